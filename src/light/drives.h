@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Drives: how far each emitter of a fixture is driven, 0..1, in the order of its emitters. A fixed
+// room for all, so that no hot path allocates.
+#pragma once
+
+#include "base/assert.h"
+
+#include <array>
+#include <cstddef>
+
+namespace zelo::light {
+
+inline constexpr std::size_t kMostEmitters = 24;
+
+class Drives {
+public:
+    Drives() = default;
+    explicit Drives(std::size_t size, double value = 0) : size_(size) {
+        ZELO_ASSERT(size <= kMostEmitters);
+        for (std::size_t i = 0; i < size; ++i)
+            values_[i] = value;
+    }
+    std::size_t size() const { return size_; }
+    bool empty() const { return size_ == 0; }
+    double& operator[](std::size_t i) { return values_[i]; }
+    double operator[](std::size_t i) const { return values_[i]; }
+    double* begin() { return values_.data(); }
+    double* end() { return values_.data() + size_; }
+    const double* begin() const { return values_.data(); }
+    const double* end() const { return values_.data() + size_; }
+
+    Drives scaled(double factor) const {
+        Drives out = *this;
+        for (double& d : out)
+            d *= factor;
+        return out;
+    }
+    friend bool operator==(const Drives& a, const Drives& b) {
+        if (a.size_ != b.size_)
+            return false;
+        for (std::size_t i = 0; i < a.size_; ++i)
+            if (a.values_[i] != b.values_[i])
+                return false;
+        return true;
+    }
+
+private:
+    std::array<double, kMostEmitters> values_{};
+    std::size_t size_ = 0;
+};
+
+} // namespace zelo::light

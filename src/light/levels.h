@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Between channel values, drives and light: the chain of design §4 for additive fixtures.
+#pragma once
+
+#include "light/fixture_type.h"
+
+#include <span>
+
+namespace zelo::light {
+
+// One value per channel of a mode, in the order of Mode::channels.
+using ChannelValues = std::vector<std::uint32_t>;
+
+ChannelValues homeValues(const Mode& mode);
+
+// Value of a channel nearest to a drive, alone. (Colours are rounded together: mix/rounding.h.)
+std::uint32_t nearestValue(const Channel& channel, double drive);
+double driveOf(const Channel& channel, std::uint32_t value);
+
+// Drives as they leave the fixture: each emitter's, times the dimmer. Emitters without a channel
+// in this mode stay dark. Requires one value per channel.
+Drives drivesOf(const FixtureType& type, const Mode& mode, const ChannelValues& values);
+
+// Σ drive_i · emitter_i.
+colour::Xyz xyzOf(const FixtureType& type, const Drives& drives,
+                  colour::Observer observer = colour::Observer::Cie1931_2);
+colour::Spectrum spectrumOf(const FixtureType& type, const Drives& drives);
+
+// Channel values to and from the slots of a universe. `slots` begins at the fixture's address and
+// holds at least `footprint` bytes.
+void writeSlots(const Mode& mode, const ChannelValues& values, std::span<std::uint8_t> slots);
+ChannelValues readSlots(const Mode& mode, std::span<const std::uint8_t> slots);
+
+} // namespace zelo::light
