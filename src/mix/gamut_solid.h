@@ -1,0 +1,55 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The gamut solid: every colour and brightness that emitters can add up to,
+//     { base + Σ a_i m_i,  0 <= a_i <= 1 },   m_i = XYZ of emitter i at full,
+// a zonotope, moved by `base` when some emitters are pinned. Its facets come in pairs from emitter
+// pairs (i, j): normal n = m_i × m_j, offset Σ_k max(0, n·m_k) and the same for -n.
+// The brightest point of a colour is where its ray leaves the solid: exact, no iteration.
+#pragma once
+
+#include "colour/xyz.h"
+#include "light/drives.h"
+
+#include <functional>
+#include <optional>
+#include <span>
+#include <vector>
+
+namespace zelo::mix {
+
+// A point of a ray t·d inside the solid.
+struct RayEnd {
+    double t = 0;
+    light::Drives drives; // of the solid's emitters, in their order
+};
+
+class GamutSolid {
+public:
+    // Emitters may be dark, alike or in one plane. At most kMostEmitters. Cost: n³ / 2.
+    explicit GamutSolid(std::span<const colour::Xyz> emitters, const colour::Xyz& base = {});
+
+    // Brightest: the largest t with t·d in the solid; nothing when the ray misses it.
+    // Cost: one pass over the facets; allocates nothing.
+    std::optional<RayEnd> brightest(const colour::Xyz& d) const;
+
+    // The corners of all facets, by their drives: what a hull of chromaticities is made of.
+    void forEachCorner(const std::function<void(const light::Drives&)>& visit) const;
+
+private:
+    struct Facet { // one pair of parallel facets
+        colour::Xyz n;
+        double plus;  // largest n·x in the solid
+        double minus; // largest -n·x
+        int i, j;
+    };
+    light::Drives drivesOnFacet(const Facet& facet, double side, const colour::Xyz& point) const;
+
+    std::vector<colour::Xyz> emitters_;
+    colour::Xyz base_;
+    std::vector<Facet> facets_; // empty when all emitters lie in one plane
+};
+
+// The same for emitters that all lie in one plane through 0 with d (an edge of the reach, two
+// emitters, or one): largest t with t·d = Σ a_i m_i. Emitters off the plane must not be given.
+std::optional<RayEnd> brightestInPlane(std::span<const colour::Xyz> emitters, const colour::Xyz& d);
+
+} // namespace zelo::mix

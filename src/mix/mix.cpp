@@ -1,0 +1,332 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "mix/mix.h"
+
+#include "colour/smoothest.h"
+#include "light/levels.h"
+#include "mix/gamut_solid.h"
+#include "mix/hull.h"
+#include "mix/quadratic.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zelo::mix {
+
+using colour::Uv;
+using colour::Xyz;
+using light::Drives;
+using light::Wanted;
+
+namespace {
+
+// Colours this near the edge of the reach are on it: the edge has its own, well-conditioned solve.
+constexpr double kOnEdge = 1e-9;
+// A ridge that makes the optimum unique when emitters are alike; too small to be seen elsewhere.
+constexpr double kRidge = 1e-10;
+
+double inner(const colour::Spectrum& a, const colour::Spectrum& b) {
+    double sum = 0;
+    for (std::size_t i = 0; i < colour::kGridSize; ++i)
+        sum += a[i] * b[i];
+    return sum;
+}
+
+} // namespace
+
+const char* nameOf(Intent intent) {
+    return intent == Intent::Brightest ? "brightest" : "truest";
+}
+
+std::optional<Intent> intentNamed(std::string_view name) {
+    for (const auto i : {Intent::Brightest, Intent::Truest})
+        if (name == nameOf(i))
+            return i;
+    return std::nullopt;
+}
+
+Done MixWish::check(std::size_t emitters) const {
+    if (!(give_up >= 0 && give_up <= 1))
+        return fail(ErrorCode::BadValue, "give-up {}: must be within 0..1", give_up);
+    std::vector<char> named(emitters, 0);
+    const auto once = [&](std::size_t e, const char* what) -> Done {
+        if (e >= emitters)
+            return fail(ErrorCode::BadValue, "{} of emitter {}: the type has {}", what, e + 1,
+                        emitters);
+        if (named[e]++)
+            return fail(ErrorCode::BadValue,
+                        "emitter {} is named twice among keep-outs and pins: once at most", e + 1);
+        return {};
+    };
+    for (const std::size_t e : keep_out)
+        if (auto ok = once(e, "keep-out"); !ok)
+            return ok;
+    for (const Pin& p : pins) {
+        if (auto ok = once(p.emitter, "pin"); !ok)
+            return ok;
+        if (!(p.drive >= 0 && p.drive <= 1))
+            return fail(ErrorCode::BadValue, "pin at {}: must be within 0..1", p.drive);
+    }
+    return {};
+}
+
+// The emitters a wish leaves free, and what the pinned ones give.
+struct Mixer::Problem {
+    std::vector<std::size_t> free; // indices in the type
+    std::vector<Xyz> xyz;          // of the free ones
+    Drives pinned;                 // drives of pinned emitters, 0 elsewhere
+    Xyz base;                      // their light
+    bool has_pins = false;
+
+    Drives whole(const Drives& of_free) const {
+        Drives all = pinned;
+        for (std::size_t k = 0; k < free.size(); ++k)
+            all[free[k]] = of_free[k];
+        return all;
+    }
+};
+
+Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
+    : type_(std::move(type)), mode_(&mode) {
+    const auto n = type_->emitters.size();
+    std::vector<Uv> points;
+    for (std::size_t e = 0; e < n; ++e) {
+        xyz_.push_back(type_->emitters[e].xyz());
+        const bool shines = colour::hasChromaticity(xyz_[e]) && mode_->channelOf(e).has_value();
+        usable_.push_back(shines);
+        if (shines)
+            points.push_back(colour::toUv(xyz_[e]));
+    }
+    hull_ = convexHull(std::move(points));
+    gram_.resize(n * n);
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = 0; j <= i; ++j)
+            gram_[i * n + j] = gram_[j * n + i] =
+                inner(type_->emitters[i].spectrum, type_->emitters[j].spectrum);
+}
+
+Xyz Mixer::xyzOf(const Drives& drives) const {
+    Xyz sum;
+    for (std::size_t e = 0; e < xyz_.size(); ++e)
+        sum += drives[e] * xyz_[e];
+    return sum;
+}
+
+double Mixer::spectralMiss(const Drives& drives, const colour::Spectrum& wanted) const {
+    const auto mix = light::spectrumOf(*type_, drives);
+    const double ym = xyzOf(drives).Y;
+    const double yw = colour::toXyz(wanted).Y;
+    if (!(ym > 0 && yw > 0))
+        return HUGE_VAL;
+    double off = 0;
+    double all = 0;
+    for (std::size_t i = 0; i < colour::kGridSize; ++i) {
+        const double w = wanted[i] / yw;
+        off += (mix[i] / ym - w) * (mix[i] / ym - w);
+        all += w * w;
+    }
+    return std::sqrt(off / all);
+}
+
+Mix Mixer::finished(const Drives& drives, MixEnd end, const Wanted& wanted,
+                    double brightest_cd) const {
+    Mix mix{drives, end, xyzOf(drives), 0, brightest_cd};
+    if (colour::hasChromaticity(mix.got))
+        mix.miss_uv = colour::distance(colour::toUv(mix.got), wanted.uv());
+    return mix;
+}
+
+Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
+    ZELO_ASSERT(wish.check(type_->emitters.size()).has_value());
+    Problem p;
+    p.pinned = Drives(type_->emitters.size());
+    std::vector<char> taken(type_->emitters.size(), 0);
+    for (const std::size_t e : wish.keep_out)
+        taken[e] = 1;
+    for (const Pin& pin : wish.pins) {
+        taken[pin.emitter] = 1;
+        if (usable_[pin.emitter]) {
+            p.pinned[pin.emitter] = pin.drive;
+            p.has_pins |= pin.drive > 0;
+        }
+    }
+    p.base = xyzOf(p.pinned);
+    for (std::size_t e = 0; e < taken.size(); ++e)
+        if (!taken[e] && usable_[e]) {
+            p.free.push_back(e);
+            p.xyz.push_back(xyz_[e]);
+        }
+    if (p.free.empty() && !p.has_pins)
+        return finished(p.pinned, MixEnd::Dark, wanted, 0);
+    if (!p.has_pins) {
+        std::vector<Uv> points;
+        for (const Xyz& m : p.xyz)
+            points.push_back(colour::toUv(m));
+        const auto hull = convexHull(std::move(points));
+        if (nearestOnHull(hull, wanted.uv()).distance > -kOnEdge)
+            return nearestMix(p, wanted, wish);
+    }
+    return solveInReach(p, wanted, wish);
+}
+
+Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& wish) const {
+    const GamutSolid solid(p.xyz, p.base);
+    const auto end = solid.brightest(wanted.xyz);
+    if (!end)
+        return nearestMix(p, wanted, wish);
+    const Drives brightest = p.whole(end->drives);
+    const double most = xyzOf(brightest).Y;
+    if (wish.intent == Intent::Brightest)
+        return finished(brightest, MixEnd::InReach, wanted, most);
+    const double least = (1 - wish.give_up) * most;
+    std::optional<colour::Spectrum> spectrum = wanted.spectrum;
+    if (!spectrum)
+        spectrum = colour::smoothestSpectrum(wanted.xyz);
+    std::optional<Drives> best;
+    if (spectrum && p.free.size() > (p.has_pins ? 2u : 3u))
+        best = truest(p, *spectrum, wanted.xyz, least, true);
+    if (best && p.has_pins) {
+        // With pins the optimum may lie anywhere above the bound: look without it first.
+        const auto anywhere = truest(p, *spectrum, wanted.xyz, least, false);
+        if (anywhere && xyzOf(*anywhere).Y >= least)
+            best = anywhere;
+    }
+    if (!best) // as many emitters as equations, or nothing to choose among
+        best = p.has_pins ? brightest : brightest.scaled(1 - wish.give_up);
+    return finished(*best, MixEnd::InReach, wanted, most);
+}
+
+// Minimise ∫(Σ aᵢ (SPDᵢ − Yᵢ/Y_w SPD_w))² dλ: with s tied to the brightness the residual is linear
+// in the drives. Subject to the exact colour d, and to Y = least_y when `exactly`.
+std::optional<Drives> Mixer::truest(const Problem& p, const colour::Spectrum& wanted, const Xyz& d,
+                                    double least_y, bool exactly) const {
+    const auto n = xyz_.size();
+    const double yw = colour::toXyz(wanted).Y;
+    const double ww = inner(wanted, wanted);
+    std::array<double, light::kMostEmitters> y{};
+    std::array<double, light::kMostEmitters> h{};
+    for (std::size_t e = 0; e < n; ++e) {
+        y[e] = xyz_[e].Y / yw;
+        h[e] = inner(type_->emitters[e].spectrum, wanted);
+    }
+    const auto residual = [&](std::size_t i, std::size_t j) {
+        return gram_[i * n + j] - y[i] * h[j] - y[j] * h[i] + y[i] * y[j] * ww;
+    };
+    Quadratic q;
+    q.n = p.free.size();
+    double largest = 0;
+    for (std::size_t i = 0; i < q.n; ++i)
+        largest = std::max(largest, residual(p.free[i], p.free[i]));
+    if (!(largest > 0))
+        return std::nullopt;
+    for (std::size_t i = 0; i < q.n; ++i) {
+        for (std::size_t j = 0; j < q.n; ++j)
+            q.G[i][j] = residual(p.free[i], p.free[j]) / largest;
+        q.G[i][i] += kRidge;
+        for (std::size_t e = 0; e < n && p.has_pins; ++e)
+            q.g[i] += p.pinned[e] * residual(p.free[i], e) / largest;
+    }
+    // Colour: X − d_X Y = 0, Z − d_Z Y = 0, rows scaled to drives of about 1.
+    double scale = 0;
+    for (const Xyz& m : p.xyz)
+        scale = std::max(scale, m.X + m.Y + m.Z);
+    const auto across = [&](const Xyz& m, int row) {
+        const double c = row == 0 ? m.X - d.X / d.Y * m.Y : row == 1 ? m.Z - d.Z / d.Y * m.Y : m.Y;
+        return c / scale;
+    };
+    q.equalities = exactly ? 3 : 2;
+    for (std::size_t row = 0; row < q.equalities; ++row) {
+        for (std::size_t i = 0; i < q.n; ++i)
+            q.row[row][i] = across(p.xyz[i], static_cast<int>(row));
+        q.rhs[row] = (row == 2 ? least_y / scale : 0) - across(p.base, static_cast<int>(row));
+    }
+    const auto free = minimise(q);
+    return free ? std::optional(p.whole(*free)) : std::nullopt;
+}
+
+Mix Mixer::nearestMix(const Problem& p, const Wanted& wanted, const MixWish& wish) const {
+    // Corners of the reach and the drives that make them. Without pins the emitters themselves.
+    std::vector<Uv> points;
+    std::vector<Drives> makers;
+    const auto add = [&](const Drives& of_free) {
+        const Drives all = p.whole(of_free);
+        const Xyz xyz = xyzOf(all);
+        if (colour::hasChromaticity(xyz)) {
+            points.push_back(colour::toUv(xyz));
+            makers.push_back(all);
+        }
+    };
+    if (p.has_pins) {
+        add(Drives(p.free.size()));
+        if (p.free.size() <= 2) // too few for facets: every corner of a square or a line
+            for (unsigned bits = 1; bits < 1u << p.free.size(); ++bits) {
+                Drives corner(p.free.size());
+                for (std::size_t k = 0; k < p.free.size(); ++k)
+                    corner[k] = bits >> k & 1;
+                add(corner);
+            }
+        else
+            GamutSolid(p.xyz, p.base).forEachCorner(add);
+    } else {
+        for (std::size_t k = 0; k < p.free.size(); ++k) {
+            Drives one(p.free.size());
+            one[k] = 1;
+            add(one);
+        }
+    }
+    const auto hull = convexHull(points);
+    HullPoint nearest = nearestOnHull(hull, wanted.uv());
+    if (wish.nearest == Nearest::Hue && nearest.distance > kOnEdge)
+        if (const auto enters = entersHull(hull, wanted.uv(), wish.white))
+            nearest = nearestOnHull(hull, *enters);
+    const bool reached = colour::distance(wanted.uv(), nearest.at) <= kOnEdge;
+    const MixEnd end = reached ? MixEnd::InReach : MixEnd::OutOfReach;
+
+    const Uv a = hull[nearest.edge];
+    const Uv b = hull[(nearest.edge + 1) % hull.size()];
+    const double length = colour::distance(a, b);
+    const auto along = [&](const Uv& q) { // near this edge of the hull, or its one corner
+        if (length == 0 || nearest.part <= 0 || nearest.part >= 1)
+            return colour::distance(q, nearest.at) < 1e-9;
+        return std::abs(colour::cross(b - a, q - a)) / length < 1e-9;
+    };
+    if (!p.has_pins) {
+        std::vector<std::size_t> rim;
+        std::vector<Xyz> rim_xyz;
+        for (std::size_t k = 0; k < p.free.size(); ++k)
+            if (along(points[k])) {
+                rim.push_back(k);
+                rim_xyz.push_back(p.xyz[k]);
+            }
+        Drives of_free(p.free.size());
+        if (const auto edge = brightestInPlane(rim_xyz, colour::toXyz(nearest.at)))
+            for (std::size_t k = 0; k < rim.size(); ++k)
+                of_free[rim[k]] = edge->drives[k];
+        const Drives brightest = p.whole(of_free);
+        const double most = xyzOf(brightest).Y;
+        const double keep = wish.intent == Intent::Brightest ? 1 : 1 - wish.give_up;
+        return finished(brightest.scaled(keep), end, wanted, most);
+    }
+    // With pins: the point lies between two corners; mix their drives so that the chromaticity is
+    // the one asked for. In the u'v' plane a light weighs as X + 15Y + 3Z.
+    std::size_t first = 0;
+    std::size_t second = 0;
+    for (std::size_t k = 0; k < points.size(); ++k) {
+        if (colour::distance(points[k], a) < colour::distance(points[first], a))
+            first = k;
+        if (colour::distance(points[k], b) < colour::distance(points[second], b))
+            second = k;
+    }
+    const auto weight = [&](std::size_t k) {
+        const Xyz c = xyzOf(makers[k]);
+        return c.X + 15 * c.Y + 3 * c.Z;
+    };
+    const double wa = (1 - nearest.part) / weight(first);
+    const double wb = nearest.part / weight(second);
+    Drives drives = makers[first];
+    for (std::size_t e = 0; e < drives.size(); ++e)
+        drives[e] =
+            std::clamp((wa * makers[first][e] + wb * makers[second][e]) / (wa + wb), 0.0, 1.0);
+    return finished(drives, end, wanted, xyzOf(drives).Y);
+}
+
+} // namespace zelo::mix

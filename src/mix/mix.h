@@ -1,0 +1,100 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A mix: how the emitters of one fixture type make a wanted colour, and how well.
+#pragma once
+
+#include "base/result.h"
+#include "light/drives.h"
+#include "light/fixture_type.h"
+#include "light/wanted.h"
+
+#include <memory>
+#include <string>
+#include <vector>
+
+namespace zelo::mix {
+
+enum class Intent { Brightest = 0, Truest = 1 }; // stored in shows by name
+
+const char* nameOf(Intent intent); // "brightest"
+std::optional<Intent> intentNamed(std::string_view name);
+
+enum class Nearest { Uv, Hue }; // what to take when the colour is out of reach
+
+struct Pin {
+    std::size_t emitter = 0; // index in the fixture type
+    double drive = 0;
+    friend bool operator==(const Pin&, const Pin&) = default;
+};
+
+struct MixWish {
+    Intent intent = Intent::Truest;    // what to favour among all mixes that show the colour
+    double give_up = 0.3;              // share of the brightness it may cost, 0..1
+    std::vector<std::size_t> keep_out; // emitters the mix must not use
+    std::vector<Pin> pins;             // emitters held at a drive; one pin each at most
+    Nearest nearest = Nearest::Uv;
+    colour::Uv white; // where Nearest::Hue goes to; unused otherwise
+
+    // BadValue: "give-up 1.4: must be within 0..1".
+    Done check(std::size_t emitters) const;
+    friend bool operator==(const MixWish&, const MixWish&) = default;
+};
+
+enum class MixEnd {
+    InReach,
+    OutOfReach, // drives make the nearest colour
+    Dark,       // the emitters that may be used give no light
+};
+
+struct Mix {
+    light::Drives drives; // one per emitter of the type, 0..1, always playable
+    MixEnd end = MixEnd::Dark;
+    colour::Xyz got;         // of these drives, cd
+    double miss_uv = 0;      // Δu'v' between wanted and got, before rounding
+    double brightest_cd = 0; // the most this colour can have with these keep-outs and pins
+
+    double ofBrightest() const { return brightest_cd > 0 ? got.Y / brightest_cd : 0; }
+};
+
+// Everything about one fixture type and mode that mixes need, computed once. Immutable; share it
+// between threads.
+class Mixer {
+public:
+    // Keeps the type alive. Requires a mode of this type.
+    Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode);
+
+    const light::FixtureType& type() const { return *type_; }
+    const light::Mode& mode() const { return *mode_; }
+    const std::vector<colour::Xyz>& emitters() const { return xyz_; } // XYZ at full
+    // Reach: counter-clockwise hull of the chromaticities; empty when nothing shines.
+    const std::vector<colour::Uv>& hull() const { return hull_; }
+    bool usable(std::size_t emitter) const { return usable_[emitter]; } // driven and not dark
+
+    // Always answers. Without a spectrum Truest takes the smoothest one with the colour.
+    // Requires wish.check().
+    Mix solve(const light::Wanted& wanted, const MixWish& wish) const;
+
+    // XYZ of drives, from the emitters' XYZ.
+    colour::Xyz xyzOf(const light::Drives& drives) const;
+
+    // Relative spectral difference of a mix from the wanted light, both at the same luminous
+    // intensity: √∫(mix − wanted)² / √∫wanted². Requires a wanted spectrum.
+    double spectralMiss(const light::Drives& drives, const colour::Spectrum& wanted) const;
+
+private:
+    struct Problem;
+    Mix solveInReach(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
+    Mix nearestMix(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
+    std::optional<light::Drives> truest(const Problem& p, const colour::Spectrum& wanted,
+                                        const colour::Xyz& d, double least_y, bool exactly) const;
+    Mix finished(const light::Drives& drives, MixEnd end, const light::Wanted& wanted,
+                 double brightest_cd) const;
+
+    std::shared_ptr<const light::FixtureType> type_;
+    const light::Mode* mode_;
+    std::vector<colour::Xyz> xyz_;
+    std::vector<char> usable_;
+    std::vector<colour::Uv> hull_;
+    std::vector<double> gram_; // ∫ SPD_i SPD_j, row by row
+};
+
+} // namespace zelo::mix

@@ -1,0 +1,26 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// From drives to whole channel values, rounded together so that the colour stays.
+#pragma once
+
+#include "light/levels.h"
+#include "mix/mix.h"
+
+namespace zelo::mix {
+
+// What is sent to one fixture, and the light it makes.
+struct Sent {
+    light::ChannelValues values; // one per channel of the mode
+    light::Drives drives;        // as they leave the fixture, intensity in them
+    colour::Xyz xyz;
+};
+
+// Channel values for `drives` at `intensity` (0..1): on the dimmer where there is one, else in the
+// emitters. The values of all lit emitters are searched together, one step up and down each,
+// for the least Δu'v' from the drives' own colour, brightness free within 10 % (design: §6).
+// Up to 8 lit emitters of 8 bit: all combinations. Beyond: pairs, until none is better.
+Sent rounded(const Mixer& mixer, const light::Drives& drives, double intensity);
+
+// Each value rounded alone: what the search is measured against.
+Sent roundedAlone(const Mixer& mixer, const light::Drives& drives, double intensity);
+
+} // namespace zelo::mix
