@@ -1,0 +1,48 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Undo and redo without bound: a list of snapshots with names, and a pointer into it.
+#pragma once
+
+#include "show/show.h"
+
+#include <string>
+#include <vector>
+
+namespace zelo::show {
+
+struct Moment {
+    std::string name; // of the edit that led here: "Colour of 6 fixtures"
+    ShowPtr show;
+    HandPtr hand;
+};
+
+class History {
+public:
+    History(ShowPtr show, HandPtr hand);
+
+    const Moment& now() const { return moments_[at_]; }
+    // A new moment after this one; what was undone is forgotten. With the same non-empty `merge` as
+    // the last push and nothing undone or kept since, it replaces it: a drag is one step.
+    void push(Moment moment, const std::string& merge = {});
+    bool canUndo() const { return at_ > 0; }
+    bool canRedo() const { return at_ + 1 < moments_.size(); }
+    void undo();
+    void redo();
+    const std::string& undoName() const; // of what undo would take back; empty when nothing
+    const std::string& redoName() const;
+    const std::vector<Moment>& moments() const { return moments_; }
+    std::size_t position() const { return at_; }
+
+    void markKept() { // the show has been saved as it is now
+        kept_ = now().show;
+        last_merge_.clear();
+    }
+    bool kept() const { return kept_ == now().show; }
+
+private:
+    std::vector<Moment> moments_;
+    std::size_t at_ = 0;
+    ShowPtr kept_;
+    std::string last_merge_;
+};
+
+} // namespace zelo::show
