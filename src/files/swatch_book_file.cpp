@@ -1,0 +1,177 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/swatch_book_file.h"
+
+#include "base/file.h"
+#include "base/text.h"
+#include "files/cgats.h"
+
+#include <algorithm>
+#include <set>
+
+namespace zelo::files {
+
+using colour::Samples;
+
+namespace {
+
+struct RawGel {
+    std::string id;
+    std::string name;
+    Samples samples;
+    std::string where;
+};
+
+struct RawBook {
+    std::string name;
+    std::vector<RawGel> gels;
+};
+
+Result<RawBook> rawFromCgats(std::string_view text) {
+    auto table = parseCgats(text);
+    if (!table)
+        return passOn(table.error());
+    auto columns = spectralColumns(*table);
+    if (!columns)
+        return passOn(columns.error());
+    const int id = table->field("SAMPLE_ID");
+    const int name = table->field("SAMPLE_NAME");
+    if (id < 0)
+        return fail(ErrorCode::BadSyntax, "no field SAMPLE_ID: each gel needs its number");
+    RawBook raw;
+    raw.name = table->keywords["DESCRIPTOR"];
+    for (std::size_t r = 0; r < table->rows.size(); ++r) {
+        auto samples = spectrumInRow(*table, *columns, r);
+        if (!samples)
+            return passOn(samples.error());
+        const auto& row = table->rows[r];
+        raw.gels.push_back({row[static_cast<std::size_t>(id)],
+                            name < 0 ? std::string() : row[static_cast<std::size_t>(name)],
+                            std::move(*samples), fmt::format("line {}", table->row_lines[r])});
+    }
+    return raw;
+}
+
+// Cells of a CSV line; "quoted, cells" may hold commas, "" is a quote.
+std::vector<std::string> csvCells(std::string_view line) {
+    std::vector<std::string> cells(1);
+    bool quoted = false;
+    for (std::size_t i = 0; i < line.size(); ++i) {
+        const char c = line[i];
+        if (c == '"' && quoted && i + 1 < line.size() && line[i + 1] == '"') {
+            cells.back() += '"';
+            ++i;
+        } else if (c == '"') {
+            quoted = !quoted;
+        } else if (c == ',' && !quoted) {
+            cells.emplace_back();
+        } else {
+            cells.back() += c;
+        }
+    }
+    return cells;
+}
+
+Result<RawBook> rawFromCsv(std::string_view text) {
+    RawBook raw;
+    std::vector<double> wavelengths_nm;
+    int line_no = 0;
+    for (const std::string_view line : lines(text)) {
+        ++line_no;
+        if (trimmed(line).empty() || line[0] == '#')
+            continue;
+        const auto where = fmt::format("line {}", line_no);
+        const auto bad = [&](const std::string& what) {
+            return passOn(Error{ErrorCode::BadSyntax, what, {}}, where);
+        };
+        const auto cells = csvCells(line);
+        if (wavelengths_nm.empty()) {
+            for (std::size_t i = 2; i < cells.size(); ++i) {
+                const auto nm = toNumber(cells[i]);
+                if (!nm)
+                    return bad(fmt::format("'{}': the heading must be id,name, then wavelengths",
+                                           cells[i]));
+                wavelengths_nm.push_back(*nm);
+            }
+            if (wavelengths_nm.size() < 3)
+                return bad("the heading must be id,name, then 3 or more wavelengths");
+            continue;
+        }
+        if (cells.size() != wavelengths_nm.size() + 2)
+            return bad(fmt::format("{} cells: the heading has {}", cells.size(),
+                                   wavelengths_nm.size() + 2));
+        RawGel gel{std::string(trimmed(cells[0])),
+                   std::string(trimmed(cells[1])),
+                   {wavelengths_nm, {}},
+                   where};
+        for (std::size_t i = 2; i < cells.size(); ++i) {
+            const auto value = toNumber(cells[i]);
+            if (!value)
+                return bad(fmt::format("'{}' at {} nm: expected a number", cells[i],
+                                       wavelengths_nm[i - 2]));
+            gel.samples.values.push_back(*value);
+        }
+        raw.gels.push_back(std::move(gel));
+    }
+    return raw;
+}
+
+} // namespace
+
+Result<ReadBook> parseSwatchBook(std::string_view text) {
+    if (startsWith(text, "\xEF\xBB\xBF"))
+        text.remove_prefix(3);
+    auto raw =
+        text.find("BEGIN_DATA") != std::string_view::npos ? rawFromCgats(text) : rawFromCsv(text);
+    if (!raw)
+        return passOn(raw.error());
+    if (raw->gels.empty())
+        return fail(ErrorCode::BadValue, "no gels in it");
+    ReadBook read;
+    read.book.name = raw->name;
+    double largest = 0;
+    for (const auto& gel : raw->gels)
+        for (const double v : gel.samples.values)
+            largest = std::max(largest, v);
+    const bool percent = largest > 1.5;
+    if (percent)
+        read.notes.push_back(
+            fmt::format("values up to {}: taken as percent, not as 0 to 1", largest));
+    std::set<std::string> ids;
+    for (auto& gel : raw->gels) {
+        if (gel.id.empty())
+            return passOn(Error{ErrorCode::BadValue, "a gel without a number", {}}, gel.where);
+        if (!ids.insert(lowered(gel.id)).second)
+            return passOn(
+                Error{ErrorCode::BadValue, fmt::format("gel {} is there twice", gel.id), {}},
+                gel.where);
+        if (percent)
+            for (double& v : gel.samples.values)
+                v /= 100;
+        for (const double v : gel.samples.values)
+            if (v > 1.5)
+                return passOn(
+                    Error{ErrorCode::BadValue,
+                          fmt::format("gel {}: transmittance {}: must be within 0..1", gel.id, v),
+                          {}},
+                    gel.where);
+        auto spectrum = colour::filterFromSamples(gel.samples);
+        if (!spectrum)
+            return passOn(spectrum.error(), gel.where + ", gel " + gel.id);
+        read.book.gels.push_back({gel.id, gel.name, *spectrum});
+    }
+    return read;
+}
+
+Result<ReadBook> readSwatchBook(const std::filesystem::path& path) {
+    auto text = readFile(path);
+    if (!text)
+        return passOn(text.error());
+    auto read = parseSwatchBook(*text);
+    if (!read)
+        return passOn(read.error(), path.string());
+    if (read->book.name.empty())
+        read->book.name = path.stem().string();
+    return read;
+}
+
+} // namespace zelo::files

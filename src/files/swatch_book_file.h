@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Swatch books: CGATS.17 tables (SAMPLE_ID, SAMPLE_NAME, SPECTRAL_NM…) and CSV (id,name,400,405,…).
+#pragma once
+
+#include "base/result.h"
+#include "light/gel.h"
+
+#include <filesystem>
+#include <string_view>
+
+namespace zelo::files {
+
+struct ReadBook {
+    light::SwatchBook book;
+    std::vector<std::string> notes; // "values are percent", …
+};
+
+// Transmittances 0..1, or 0..100 when any exceeds 1.5, which is noted. All or nothing: a bad row
+// fails with its line.
+Result<ReadBook> parseSwatchBook(std::string_view text);
+Result<ReadBook> readSwatchBook(const std::filesystem::path& path);
+
+} // namespace zelo::files

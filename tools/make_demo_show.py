@@ -1,0 +1,49 @@
+#!/usr/bin/env python3
+"""Writes data/shows/salt-lanterns.zelo: the demo show, a night piece in an old salt works by the sea.
+
+    python3 tools/make_demo_show.py data/shows/salt-lanterns.zelo
+"""
+import json
+import sys
+
+SLOTS = {("petrel-4", "emitters 8 bit"): 5, ("tern-6", "emitters 8 bit"): 6, ("gannet-8", "emitters 16 bit"): 18,
+         ("petrel-4", "emitters 16 bit"): 10}
+
+# group, type, mode, [(x, y, z, aim)], colour, intensity; metres, x from the middle, y upstage
+RIG = [
+    ("front", "petrel-4", "emitters 8 bit", [(x, -3.2, 6.0, a) for x, a in
+     ((-6, 20), (-3.6, 12), (-1.2, 4), (1.2, -4), (3.6, -12), (6, -20))], "gel:214@3200", 0.85),
+    ("back", "gannet-8", "emitters 16 bit", [(-6 + 2.4 * i, 5.6, 6.5, 180) for i in range(6)], "gel:341@5600", 0.9),
+    ("cyc", "tern-6", "emitters 8 bit", [(-7 + 2 * i, 7.4, 0.4, 0) for i in range(8)], "gel:422@3200", 0.7),
+    ("left", "tern-6", "emitters 8 bit", [(-8, 0.4 + 1.6 * i, 2.5 + 0.5 * i, 90) for i in range(4)], "gel:321@5600", 0.6),
+    ("right", "tern-6", "emitters 8 bit", [(8, 0.4 + 1.6 * i, 2.5 + 0.5 * i, 270) for i in range(4)], "gel:109@3200", 0.6),
+    ("lanterns", "petrel-4", "emitters 16 bit", [(-3.6, 4.6, 2.2, 0), (-1.8, 3.0, 2.4, 0), (0.2, 4.8, 2.0, 0),
+     (2.1, 3.2, 2.3, 0), (3.8, 4.5, 2.1, 0), (5.2, 2.9, 2.2, 0)], "gel:207@2700", 0.5),
+    ("sea", "gannet-8", "emitters 16 bit", [(-5 + 2 * i, 1.2, 0.2, 0) for i in range(6)], "gel:338@5600", 0.4),
+]
+NOTES = {13: "hung upside down", 21: "boom, lowest", 4: "behind the winch", 32: "on the drying rack"}
+
+fixtures, groups, look = [], [], []
+number, universe, slot = 0, 1, 1
+for index, (group, kind, mode, places, colour, intensity) in enumerate(RIG):
+    ids = []
+    for x, y, z, aim in places:
+        number += 1
+        size = SLOTS[kind, mode]
+        if slot + size - 1 > 512 or (group == "lanterns" and universe == 1):
+            universe, slot = universe + 1, 1
+        fixture = {"id": number, "number": number, "type": kind, "mode": mode, "universe": universe, "address": slot,
+                   "place": {"x_m": round(x, 2), "y_m": y, "z_m": z, "aim_deg": aim}}
+        if number in NOTES:
+            fixture["note"] = NOTES[number]
+        fixtures.append(fixture)
+        look.append({"fixture": number, "intensity": intensity,
+                     "colour": {"asked": colour, "intent": "truest", "give_up": 0.3}})
+        ids.append(number)
+        slot += size
+    groups.append({"id": index + 1, "name": group, "fixtures": ids})
+
+show = {"format": "zelochrome-show", "version": 1, "name": "The Salt Lanterns", "white_cct_k": 4300,
+        "last_fixture_id": number, "fixtures": fixtures, "groups": groups, "look": look}
+with open(sys.argv[1], "w", encoding="utf-8") as out:
+    out.write(json.dumps(show, indent=1) + "\n")
