@@ -1,0 +1,42 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The library: fixture types and swatch books at hand. Thread-safe once loaded; books may be added
+// at any time.
+#pragma once
+
+#include "light/wanted.h"
+#include "play/mixes.h"
+
+#include <filesystem>
+#include <mutex>
+
+namespace zelo::host {
+
+class Library : public play::TypeSource, public light::ColourSources {
+public:
+    // Reads DATA/fixtures/* and DATA/gels/*. What cannot be read is left out and told in
+    // troubles().
+    explicit Library(const std::filesystem::path& data);
+    Library() = default;
+
+    // A type by id, or from a GDTF folder or archive by its path; a path is then known by that
+    // path.
+    Result<std::shared_ptr<const light::FixtureType>> find(const std::string& id_or_path);
+    Done addBook(const std::filesystem::path& path); // its gels come before those already there
+
+    std::vector<std::shared_ptr<const light::FixtureType>> types() const; // by id
+    std::vector<std::shared_ptr<const light::SwatchBook>> books() const;
+    const std::vector<std::string>& troubles() const { return troubles_; }
+
+    std::shared_ptr<const light::FixtureType> type(const std::string& id) const override;
+    Result<light::Gel> gel(const std::string& id) const override;
+    Result<colour::Spectrum> spectrum(const std::string& path) const override;
+    Result<light::Wanted> palette(const std::string& name) const override;
+
+private:
+    mutable std::mutex mutex_;
+    std::map<std::string, std::shared_ptr<const light::FixtureType>> types_;
+    std::vector<std::shared_ptr<const light::SwatchBook>> books_;
+    std::vector<std::string> troubles_;
+};
+
+} // namespace zelo::host

@@ -1,0 +1,136 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "host/session.h"
+
+#include "files/show_file.h"
+
+#include <algorithm>
+
+namespace zelo::host {
+
+namespace {
+show::ShowPtr emptyShow() {
+    show::Show show;
+    show.name = "Untitled";
+    return std::make_shared<const show::Show>(std::move(show));
+}
+} // namespace
+
+Session::Session(Library& library, std::unique_ptr<light::FrameSink> sink)
+    : library_(library), mixes_(library, library), history_(emptyShow(), show::emptyHand()),
+      player_(sink ? std::make_unique<Player>(std::move(sink)) : nullptr),
+      workers_(std::max(2u, std::thread::hardware_concurrency() - 1)) {}
+
+Session::~Session() = default;
+
+Done Session::open(const std::filesystem::path& path) {
+    auto opened = files::readShow(path);
+    if (!opened)
+        return passOn(opened.error()); // what was open stays
+    start(opened->show, opened->hand);
+    path_ = path;
+    kept_ = history_.now();
+    changed();
+    return {};
+}
+
+void Session::start(show::ShowPtr show, show::HandPtr hand) {
+    history_ = show::History(std::move(show), std::move(hand));
+    kept_.reset();
+    path_.reset();
+    lineup_.clear();
+    changed();
+}
+
+Done Session::save() {
+    if (!path_)
+        return fail(ErrorCode::NotFound, "the show has no file yet");
+    return saveAs(*path_);
+}
+
+Done Session::saveAs(const std::filesystem::path& path) {
+    if (auto written = files::writeShow(path, *show(), *hand()); !written)
+        return written;
+    path_ = path;
+    kept_ = history_.now();
+    history_.markKept();
+    changed();
+    return {};
+}
+
+bool Session::kept() const {
+    return kept_ && kept_->show == show() && kept_->hand == hand();
+}
+
+Done Session::edit(const std::string& name, const Result<show::ShowPtr>& next) {
+    if (!next)
+        return passOn(next.error());
+    history_.push({name, *next, hand()});
+    std::erase_if(lineup_, [&](show::FixtureId id) { return !show()->fixture(id); });
+    changed();
+    return {};
+}
+
+void Session::setHand(const std::string& name, show::HandPtr hand, const std::string& merge) {
+    history_.push({name, show(), std::move(hand)}, merge);
+    changed();
+}
+
+Done Session::keepHand() {
+    auto next = show::keepHand(show(), *hand());
+    if (!next)
+        return passOn(next.error());
+    history_.push({"Keep in the look", *next, show::emptyHand()});
+    changed();
+    return {};
+}
+
+void Session::putDown() {
+    if (!hand()->empty())
+        setHand("Put down", show::emptyHand());
+}
+
+void Session::undo() {
+    history_.undo();
+    changed();
+}
+
+void Session::redo() {
+    history_.redo();
+    changed();
+}
+
+void Session::setLineup(show::Lineup lineup) {
+    lineup_ = std::move(lineup);
+    if (on_change)
+        on_change();
+}
+
+void Session::setControls(const play::Controls& controls) {
+    controls_ = controls;
+    changed();
+}
+
+void Session::setOnStage(bool on) {
+    on_stage_now_ = on;
+    changed();
+}
+
+void Session::changed() {
+    workers_.post("stage", [this, show = show(), hand = hand(), controls = controls_,
+                            out = on_stage_now_, wish = ++wish_] {
+        auto stage =
+            std::make_shared<const play::Stage>(play::computeStage(show, hand, controls, mixes_));
+        const std::lock_guard lock(publish_);
+        if (wish < published_)
+            return;
+        published_ = wish;
+        if (player_ && out)
+            player_->put(std::make_shared<const light::Frame>(play::frameOf(*stage)));
+        if (on_stage)
+            on_stage(std::move(stage));
+    });
+    if (on_change)
+        on_change();
+}
+
+} // namespace zelo::host

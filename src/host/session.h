@@ -1,0 +1,83 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The running program without a face: one show with its history, what is in hand, the lineup, the
+// controls, and the light that goes out. All calls come from one thread (the interface's); stages
+// are computed by a worker and handed back through `on_stage`.
+#pragma once
+
+#include "host/library.h"
+#include "host/player.h"
+#include "host/workers.h"
+#include "play/stage.h"
+#include "show/edits.h"
+#include "show/history.h"
+
+#include <filesystem>
+#include <functional>
+#include <mutex>
+#include <optional>
+
+namespace zelo::host {
+
+class Session {
+public:
+    // `sink` may be null: nothing goes out. The library outlives the session.
+    Session(Library& library, std::unique_ptr<light::FrameSink> sink);
+    ~Session();
+
+    // --- the document
+    Done open(const std::filesystem::path& path);
+    void start(show::ShowPtr show, show::HandPtr hand); // a new document, not on disk yet
+    Done save();                                        // NotFound without a path
+    Done saveAs(const std::filesystem::path& path);
+    const std::optional<std::filesystem::path>& path() const { return path_; }
+    bool kept() const; // everything, the hand too, is on disk as it is now
+
+    const show::History& history() const { return history_; }
+    const show::ShowPtr& show() const { return history_.now().show; }
+    const show::HandPtr& hand() const { return history_.now().hand; }
+
+    // --- edits
+    Done edit(const std::string& name, const Result<show::ShowPtr>& next);
+    void setHand(const std::string& name, show::HandPtr hand, const std::string& merge = {});
+    Done keepHand(); // puts what is in hand into the look
+    void putDown();  // lets go of all that is in hand
+    void undo();
+    void redo();
+
+    // --- not part of the document
+    void setLineup(show::Lineup lineup);
+    const show::Lineup& lineup() const { return lineup_; }
+    void setControls(const play::Controls& controls);
+    const play::Controls& controls() const { return controls_; }
+    // In rehearsal the fixtures hold what they last showed on stage.
+    void setOnStage(bool on);
+    bool onStage() const { return on_stage_now_; }
+
+    Library& library() { return library_; }
+    play::Mixes& mixes() { return mixes_; }
+    Workers& workers() { return workers_; }
+    const Player* player() const { return player_.get(); }
+
+    // Called on a worker thread with each new stage; set once, before anything is opened.
+    std::function<void(std::shared_ptr<const play::Stage>)> on_stage;
+    // Called at once, on the caller's thread, after anything above changed.
+    std::function<void()> on_change;
+
+private:
+    void changed();
+    Library& library_;
+    play::Mixes mixes_;
+    show::History history_;
+    std::optional<show::Moment> kept_; // as last saved or opened
+    std::optional<std::filesystem::path> path_;
+    show::Lineup lineup_;
+    play::Controls controls_;
+    bool on_stage_now_ = true;
+    std::uint64_t wish_ = 0; // counts changes; a stage older than the newest shown is dropped
+    std::mutex publish_;
+    std::uint64_t published_ = 0;
+    std::unique_ptr<Player> player_;
+    Workers workers_; // last: its jobs use the others
+};
+
+} // namespace zelo::host

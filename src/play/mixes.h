@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Mixes by value: the same colour on the same type is solved once. Thread-safe.
+#pragma once
+
+#include "light/wanted.h"
+#include "mix/mix.h"
+#include "show/show.h"
+
+#include <map>
+#include <memory>
+#include <mutex>
+#include <string>
+
+namespace zelo::play {
+
+// Fixture types by id; the owner of the library implements it. Thread-safe.
+class TypeSource {
+public:
+    virtual ~TypeSource() = default;
+    virtual std::shared_ptr<const light::FixtureType> type(const std::string& id) const = 0;
+};
+
+// A colour on one fixture type and mode.
+struct MixedColour {
+    light::Wanted wanted;
+    mix::MixWish wish;
+    mix::Mix mix;
+    std::string trouble; // why the colour is not to be had as asked, in one line; empty when it is
+};
+
+class Mixes {
+public:
+    Mixes(const TypeSource& types, const light::ColourSources& colours)
+        : types_(types), colours_(colours) {}
+
+    // Null when the library has no such type or mode.
+    std::shared_ptr<const mix::Mixer> mixer(const std::string& type, const std::string& mode);
+
+    // Reads the notation, once per text.
+    Result<light::Wanted> wanted(const std::string& asked);
+
+    // Always answers. When the colour cannot be read (its gel is not in any book) the wish's own
+    // u'v' is mixed instead, and `trouble` says so. Keep-outs and pins naming emitters that this
+    // type does not have are passed over.
+    std::shared_ptr<const MixedColour> mixed(const mix::Mixer& mixer, const show::ColourWish& wish);
+
+    void forgetColours(); // after a book or palette changed
+
+private:
+    const TypeSource& types_;
+    const light::ColourSources& colours_;
+    std::mutex mutex_;
+    std::map<std::pair<std::string, std::string>, std::shared_ptr<const mix::Mixer>> mixers_;
+    std::map<std::string, Result<light::Wanted>> wanted_;
+    std::map<std::string, std::shared_ptr<const MixedColour>> mixed_;
+};
+
+} // namespace zelo::play

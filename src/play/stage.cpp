@@ -1,0 +1,117 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "play/stage.h"
+
+#include <algorithm>
+
+namespace zelo::play {
+
+using light::Drives;
+
+const char* words(DarkWhy why) {
+    switch (why) {
+    case DarkWhy::None:
+        return "";
+    case DarkWhy::NoType:
+        return "its fixture type is not in the library";
+    case DarkWhy::PastEnd:
+        return "its slots run past 512";
+    case DarkWhy::Blackout:
+        return "Dark is on";
+    case DarkWhy::Master:
+        return "master at 0";
+    case DarkWhy::NoIntensity:
+        return "nobody set an intensity";
+    case DarkWhy::Intensity:
+        return "intensity at 0";
+    case DarkWhy::Emitters:
+        break;
+    }
+    return "all emitters at 0";
+}
+
+namespace {
+
+// Where no colour is asked for, emitters rest at home.
+Drives homeDrives(const mix::Mixer& mixer) {
+    Drives drives(mixer.type().emitters.size());
+    for (const light::Channel& c : mixer.mode().channels)
+        if (c.role == light::Role::Emitter)
+            drives[c.emitter] = light::driveOf(c, c.home);
+    return drives;
+}
+
+DarkWhy whyDark(const StageLamp& lamp, const show::Value& value, const Controls& controls) {
+    if (controls.dark)
+        return DarkWhy::Blackout;
+    if (controls.master <= 0)
+        return DarkWhy::Master;
+    if (!value.intensity)
+        return DarkWhy::NoIntensity;
+    if (*value.intensity <= 0)
+        return DarkWhy::Intensity;
+    return lamp.sent.xyz.Y > 0 ? DarkWhy::None : DarkWhy::Emitters;
+}
+
+StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::Fixture& fixture,
+                 const Controls& controls, Mixes& mixes) {
+    StageLamp lamp;
+    lamp.id = fixture.id;
+    lamp.in_hand = hand.contains(fixture.id);
+    const show::Value value = show::shownValue(show, hand, fixture.id);
+    lamp.intensity = value.intensity.value_or(0);
+    lamp.mixer = mixes.mixer(fixture.type, fixture.mode);
+    if (!lamp.mixer) {
+        lamp.dark = DarkWhy::NoType;
+        return lamp;
+    }
+    if (value.colour)
+        lamp.colour = mixes.mixed(*lamp.mixer, *value.colour);
+    lamp.by_hand = value.drives && value.drives->size() == lamp.mixer->type().emitters.size();
+    lamp.drives = lamp.by_hand  ? *value.drives
+                  : lamp.colour ? lamp.colour->mix.drives
+                                : homeDrives(*lamp.mixer);
+    const double out = controls.dark ? 0 : lamp.intensity * controls.master;
+    lamp.sent = mix::rounded(*lamp.mixer, lamp.drives, out);
+    const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;
+    lamp.dark = fits ? whyDark(lamp, value, controls) : DarkWhy::PastEnd;
+    if (lamp.colour) {
+        const colour::Xyz got = lamp.mixer->xyzOf(lamp.drives);
+        if (colour::hasChromaticity(got))
+            lamp.miss_uv = colour::distance(colour::toUv(got), lamp.colour->wanted.uv());
+    }
+    return lamp;
+}
+
+} // namespace
+
+const StageLamp* Stage::lamp(show::FixtureId id) const {
+    const auto it =
+        std::lower_bound(lamps.begin(), lamps.end(), id,
+                         [](const StageLamp& l, show::FixtureId i) { return l.id < i; });
+    return it != lamps.end() && it->id == id ? &*it : nullptr;
+}
+
+Stage computeStage(const show::ShowPtr& show, const show::HandPtr& hand, const Controls& controls,
+                   Mixes& mixes) {
+    Stage stage{show, hand, controls, {}};
+    stage.lamps.reserve(show->fixtures.size());
+    for (const auto& [id, fixture] : show->fixtures)
+        stage.lamps.push_back(lampOf(*show, *hand, *fixture, controls, mixes));
+    return stage;
+}
+
+light::Frame frameOf(const Stage& stage) {
+    light::Frame frame;
+    for (const StageLamp& lamp : stage.lamps) {
+        if (lamp.dark == DarkWhy::NoType || lamp.dark == DarkWhy::PastEnd)
+            continue;
+        const show::Fixture& f = *stage.show->fixture(lamp.id);
+        auto& universe = frame.at(f.universe);
+        light::writeSlots(
+            lamp.mixer->mode(), lamp.sent.values,
+            std::span(universe.slots).subspan(static_cast<std::size_t>(f.address - 1)));
+    }
+    return frame;
+}
+
+} // namespace zelo::play

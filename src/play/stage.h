@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The stage: what every fixture shows for one show, one hand and one set of controls, down to the
+// channel values. A pure function of them; immutable once computed.
+#pragma once
+
+#include "light/frame.h"
+#include "mix/rounding.h"
+#include "play/mixes.h"
+
+#include <memory>
+#include <vector>
+
+namespace zelo::play {
+
+struct Controls {
+    double master = 1; // 0..1
+    bool dark = false; // blackout
+};
+
+// Why a lamp is dark, the first reason of the chain; None when it shines.
+enum class DarkWhy {
+    None,
+    NoType,  // the library has no such fixture type or mode
+    PastEnd, // its slots run past 512
+    Blackout,
+    Master,
+    NoIntensity, // nobody set one
+    Intensity,   // set to 0
+    Emitters,    // all emitters at 0
+};
+const char* words(DarkWhy why); // "master at 0"; "" for None
+
+struct StageLamp {
+    show::FixtureId id;
+    std::shared_ptr<const mix::Mixer> mixer;   // null for NoType
+    std::shared_ptr<const MixedColour> colour; // null when no colour is asked for
+    light::Drives drives; // of the emitters before intensity: mixed, by hand, or at home
+    bool by_hand = false; // drives are set by hand, not mixed
+    bool in_hand = false;
+    double intensity = 0; // 0..1, before the master
+    mix::Sent sent;       // rounded, master and blackout in it
+    DarkWhy dark = DarkWhy::None;
+
+    // Δu'v' of what the drives give from what is wanted; 0 without a colour or light.
+    double miss_uv = 0;
+};
+
+struct Stage {
+    show::ShowPtr show;
+    show::HandPtr hand;
+    Controls controls;
+    std::vector<StageLamp> lamps; // by fixture id
+
+    const StageLamp* lamp(show::FixtureId id) const;
+};
+
+Stage computeStage(const show::ShowPtr& show, const show::HandPtr& hand, const Controls& controls,
+                   Mixes& mixes);
+
+// The DMX slots of a stage: every universe that holds a fixture. Where fixtures overlap the one
+// with the higher id wins.
+light::Frame frameOf(const Stage& stage);
+
+} // namespace zelo::play
