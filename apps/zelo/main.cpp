@@ -1,0 +1,72 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// zelo: batch work and scripts. Exit 0 done, 1 failed inside, 2 bad input.
+#include "commands.h"
+#include "host/paths.h"
+
+#include <CLI/Config.hpp>
+#include <CLI/Formatter.hpp>
+#include <cstdio>
+#include <exception>
+
+namespace {
+
+int fail(const zelo::Error& error) {
+    std::fprintf(stderr, "zelo: %s\n", error.text().c_str());
+    const bool inside = error.code == zelo::ErrorCode::Io;
+    return inside ? 1 : 2;
+}
+
+int run(int argc, char** argv) {
+    CLI::App app{"Zelochrome on the command line: colours, mixes, fixtures."};
+    app.name("zelo");
+    app.set_version_flag("--version", "zelo " ZELO_VERSION);
+    app.require_subcommand(1);
+    app.footer("A colour is written gel:ID[@KELVIN|@FILE][+gel:ID], cct:K[/DUV], xy:X,Y, uv:U,V,\n"
+               "srgb:#RRGGBB or spd:FILE. A fixture is an id of `zelo fixtures` or a GDTF file.");
+
+    auto data = zelo::host::dataFolder();
+    zelo::host::Library library(data ? *data : std::filesystem::path());
+    zelo::cli::Context context{library, false, {}, {}};
+    zelo::cli::addLight(app, context);
+    zelo::cli::addMatch(app, context);
+    zelo::cli::addGels(app, context);
+    zelo::cli::addFixtures(app, context);
+
+    std::string topic;
+    auto* help = app.add_subcommand("help", "explain a command");
+    help->add_option("COMMAND", topic, "the command");
+    try {
+        app.parse(argc, argv);
+    } catch (const CLI::ParseError& e) {
+        return app.exit(e) == 0 ? 0 : 2;
+    }
+    if (help->parsed()) {
+        const auto all = app.get_subcommands([&](CLI::App* c) { return c->get_name() == topic; });
+        const CLI::App* about = topic.empty() ? &app : all.empty() ? nullptr : all.front();
+        if (!about)
+            return fail({zelo::ErrorCode::NotFound, "no command '" + topic + "'", {}});
+        std::fputs(about->help().c_str(), stdout);
+        return 0;
+    }
+    if (!data)
+        return fail(data.error());
+    for (const auto& trouble : library.troubles())
+        std::fprintf(stderr, "zelo: left out: %s\n", trouble.c_str());
+    for (const auto& book : context.books)
+        if (auto added = library.addBook(book); !added)
+            return fail(added.error());
+    if (auto done = context.run(); !done)
+        return fail(done.error());
+    return 0;
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    try {
+        return run(argc, argv);
+    } catch (const std::exception& e) {
+        std::fprintf(stderr, "zelo: %s\n", e.what());
+        return 1;
+    }
+}
