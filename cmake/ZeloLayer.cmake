@@ -17,6 +17,7 @@ function(zelo_layer name)
     list(TRANSFORM L_USES PREPEND zelo_)
     target_link_libraries(zelo_${name} PUBLIC ${L_USES} ${L_PUBLIC} PRIVATE ${L_PRIVATE} zelo_warnings)
     if(L_QT)
-        set_target_properties(zelo_${name} PROPERTIES AUTOMOC ON)
+        # moc 6.4 cannot parse libstdc++'s <concepts>; it needs nothing from it.
+        set_target_properties(zelo_${name} PROPERTIES AUTOMOC ON AUTOMOC_MOC_OPTIONS -D_GLIBCXX_CONCEPTS)
     endif()
 endfunction()

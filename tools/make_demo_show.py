@@ -12,9 +12,9 @@ SLOTS = {("petrel-4", "emitters 8 bit"): 5, ("tern-6", "emitters 8 bit"): 6, ("g
 # group, type, mode, [(x, y, z, aim)], colour, intensity; metres, x from the middle, y upstage
 RIG = [
     ("front", "petrel-4", "emitters 8 bit", [(x, -3.2, 6.0, a) for x, a in
-     ((-6, 20), (-3.6, 12), (-1.2, 4), (1.2, -4), (3.6, -12), (6, -20))], "gel:214@3200", 0.85),
-    ("back", "gannet-8", "emitters 16 bit", [(-6 + 2.4 * i, 5.6, 6.5, 180) for i in range(6)], "gel:341@5600", 0.9),
-    ("cyc", "tern-6", "emitters 8 bit", [(-7 + 2 * i, 7.4, 0.4, 0) for i in range(8)], "gel:422@3200", 0.7),
+     ((-6, 20), (-3.6, 12), (-1.2, 4), (1.2, -4), (3.6, -12), (6, -20))], "gel:214@3200", 1.0),
+    ("back", "gannet-8", "emitters 16 bit", [(-6 + 2.4 * i, 5.6, 6.5, 180) for i in range(6)], "gel:214@3200", 0.68),
+    ("cyc", "tern-6", "emitters 8 bit", [(-7 + 2 * i, 7.4, 0.4, 0) for i in range(8)], "gel:214@3200", 0.67),
     ("left", "tern-6", "emitters 8 bit", [(-8, 0.4 + 1.6 * i, 2.5 + 0.5 * i, 90) for i in range(4)], "gel:321@5600", 0.6),
     ("right", "tern-6", "emitters 8 bit", [(8, 0.4 + 1.6 * i, 2.5 + 0.5 * i, 270) for i in range(4)], "gel:109@3200", 0.6),
     ("lanterns", "petrel-4", "emitters 16 bit", [(-3.6, 4.6, 2.2, 0), (-1.8, 3.0, 2.4, 0), (0.2, 4.8, 2.0, 0),

@@ -13,7 +13,7 @@ inline constexpr int kLastUniverse = 63999; // ANSI E1.31
 
 struct UniverseSlots {
     std::uint16_t universe = 1; // 1..63999
-    std::array<std::uint8_t, kSlots> slots{};
+    std::array<std::uint8_t, kSlots> values{};
     friend bool operator==(const UniverseSlots&, const UniverseSlots&) = default;
 };
 

@@ -54,22 +54,22 @@ colour::Spectrum spectrumOf(const FixtureType& type, const Drives& drives) {
     return colour::Spectrum(sum);
 }
 
-void writeSlots(const Mode& mode, const ChannelValues& values, std::span<std::uint8_t> slots) {
+void writeSlots(const Mode& mode, const ChannelValues& values, std::span<std::uint8_t> to) {
     ZELO_ASSERT(values.size() == mode.channels.size());
     for (std::size_t i = 0; i < values.size(); ++i) {
         const auto& offsets = mode.channels[i].offsets;
         for (std::size_t b = 0; b < offsets.size(); ++b)
-            slots[static_cast<std::size_t>(offsets[b] - 1)] =
+            to[static_cast<std::size_t>(offsets[b] - 1)] =
                 static_cast<std::uint8_t>(values[i] >> (8 * (offsets.size() - 1 - b)));
     }
 }
 
-ChannelValues readSlots(const Mode& mode, std::span<const std::uint8_t> slots) {
+ChannelValues readSlots(const Mode& mode, std::span<const std::uint8_t> from) {
     ChannelValues values;
     for (const Channel& c : mode.channels) {
         std::uint32_t value = 0;
         for (const int offset : c.offsets)
-            value = value << 8 | slots[static_cast<std::size_t>(offset - 1)];
+            value = value << 8 | from[static_cast<std::size_t>(offset - 1)];
         values.push_back(value);
     }
     return values;

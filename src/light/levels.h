@@ -26,9 +26,9 @@ colour::Xyz xyzOf(const FixtureType& type, const Drives& drives,
                   colour::Observer observer = colour::Observer::Cie1931_2);
 colour::Spectrum spectrumOf(const FixtureType& type, const Drives& drives);
 
-// Channel values to and from the slots of a universe. `slots` begins at the fixture's address and
-// holds at least `footprint` bytes.
-void writeSlots(const Mode& mode, const ChannelValues& values, std::span<std::uint8_t> slots);
-ChannelValues readSlots(const Mode& mode, std::span<const std::uint8_t> slots);
+// Channel values to and from the slots of a universe. `to` and `from` begin at the fixture's
+// address and hold at least `footprint` bytes.
+void writeSlots(const Mode& mode, const ChannelValues& values, std::span<std::uint8_t> to);
+ChannelValues readSlots(const Mode& mode, std::span<const std::uint8_t> from);
 
 } // namespace zelo::light

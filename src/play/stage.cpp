@@ -109,7 +109,7 @@ light::Frame frameOf(const Stage& stage) {
         auto& universe = frame.at(f.universe);
         light::writeSlots(
             lamp.mixer->mode(), lamp.sent.values,
-            std::span(universe.slots).subspan(static_cast<std::size_t>(f.address - 1)));
+            std::span(universe.values).subspan(static_cast<std::size_t>(f.address - 1)));
     }
     return frame;
 }

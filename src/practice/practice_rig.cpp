@@ -66,9 +66,9 @@ Shown PracticeRig::answer(const Lamp& lamp, light::ChannelValues values) const {
 }
 
 std::vector<std::size_t> PracticeRig::take(std::uint16_t universe,
-                                           std::span<const std::uint8_t> slots) {
+                                           std::span<const std::uint8_t> levels) {
     std::array<std::uint8_t, light::kSlots> all{};
-    std::copy_n(slots.begin(), std::min(slots.size(), all.size()), all.begin());
+    std::copy_n(levels.begin(), std::min(levels.size(), all.size()), all.begin());
     std::vector<std::size_t> changed;
     for (std::size_t i = 0; i < lamps_.size(); ++i) {
         const Lamp& lamp = lamps_[i];

@@ -40,8 +40,8 @@ public:
              const std::string& mode, std::uint16_t universe, int address);
 
     // New slots of a universe; returns the places (in lamps()) of the lamps that changed. Slots
-    // past the end of `slots` count as 0.
-    std::vector<std::size_t> take(std::uint16_t universe, std::span<const std::uint8_t> slots);
+    // past the end of `levels` count as 0.
+    std::vector<std::size_t> take(std::uint16_t universe, std::span<const std::uint8_t> levels);
 
     const std::vector<Lamp>& lamps() const { return lamps_; }
     const Shown& shown(std::size_t lamp) const { return shown_[lamp]; }

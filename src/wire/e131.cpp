@@ -49,8 +49,8 @@ tl::unexpected<Error> broken(ErrorCode code, std::size_t offset, std::string wha
 } // namespace
 
 std::size_t encode(const DataPacket& packet, std::span<std::uint8_t> to) {
-    const std::size_t size = kE131Header + packet.slots.size();
-    ZELO_ASSERT(packet.slots.size() <= light::kSlots && to.size() >= size);
+    const std::size_t size = kE131Header + packet.values.size();
+    ZELO_ASSERT(packet.values.size() <= light::kSlots && to.size() >= size);
     std::fill(to.begin(), to.begin() + kE131Header, std::uint8_t{0});
     const auto length = [&](std::size_t layer) { put16(to, layer, 0x7000 | (size - layer)); };
 
@@ -77,14 +77,14 @@ std::size_t encode(const DataPacket& packet, std::span<std::uint8_t> to) {
     to[118] = kDmpAddressType;
     put16(to, 119, 0);
     put16(to, 121, 1);
-    put16(to, 123, packet.slots.size() + 1);
+    put16(to, 123, packet.values.size() + 1);
     to[125] = 0; // start code
-    std::copy(packet.slots.begin(), packet.slots.end(), to.begin() + kE131Header);
+    std::copy(packet.values.begin(), packet.values.end(), to.begin() + kE131Header);
     return size;
 }
 
 std::vector<std::uint8_t> encoded(const DataPacket& packet) {
-    std::vector<std::uint8_t> bytes(kE131Header + packet.slots.size());
+    std::vector<std::uint8_t> bytes(kE131Header + packet.values.size());
     encode(packet, bytes);
     return bytes;
 }
@@ -131,8 +131,8 @@ Result<DataPacket> decode(std::span<const std::uint8_t> bytes) {
     if (packet.priority > 200)
         return broken(ErrorCode::BadValue, 108,
                       fmt::format("priority {}: must be within 0..200", packet.priority));
-    packet.slots.assign(bytes.begin() + kE131Header,
-                        bytes.begin() + static_cast<std::ptrdiff_t>(125 + count));
+    packet.values.assign(bytes.begin() + kE131Header,
+                         bytes.begin() + static_cast<std::ptrdiff_t>(125 + count));
     return packet;
 }
 

@@ -30,7 +30,7 @@ struct DataPacket {
     std::uint8_t sequence = 0;
     std::uint8_t options = 0;
     std::uint16_t universe = 1;
-    std::vector<std::uint8_t> slots; // 0..512, behind start code 0
+    std::vector<std::uint8_t> values; // 0..512, behind start code 0
     friend bool operator==(const DataPacket&, const DataPacket&) = default;
 };
 

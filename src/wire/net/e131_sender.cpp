@@ -30,7 +30,7 @@ E131Sender::E131Sender(E131Settings settings)
     packet_.cid = settings_.cid;
     packet_.source_name = settings_.source_name;
     packet_.priority = settings_.priority;
-    packet_.slots.resize(light::kSlots);
+    packet_.values.resize(light::kSlots);
 }
 
 Result<std::unique_ptr<E131Sender>> E131Sender::open(E131Settings settings) {
@@ -67,8 +67,8 @@ void E131Sender::sendAt(const light::Frame& frame, Clock::time_point now) {
             stream = streams_.back().get();
             stream->sent = universe;
             stream->repeats_left = kRepeats + 1;
-        } else if (stream->sent.slots != universe.slots) {
-            stream->sent.slots = universe.slots;
+        } else if (stream->sent.values != universe.values) {
+            stream->sent.values = universe.values;
             stream->repeats_left = kRepeats + 1;
         }
         if (stream->repeats_left == 0 && now - stream->last < kKeepAlive)
@@ -82,7 +82,7 @@ void E131Sender::sendAt(const light::Frame& frame, Clock::time_point now) {
 void E131Sender::sendPacket(Stream& stream) {
     packet_.universe = stream.sent.universe;
     packet_.sequence = stream.sequence++;
-    std::copy(stream.sent.slots.begin(), stream.sent.slots.end(), packet_.slots.begin());
+    std::copy(stream.sent.values.begin(), stream.sent.values.end(), packet_.values.begin());
     const auto size = encode(packet_, bytes_);
     asio::error_code error;
     socket_->socket.send_to(asio::buffer(bytes_.data(), size), socket_->to, 0, error);

@@ -1,0 +1,74 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// zelo-rig: simulated fixtures on this computer's own network.
+#include "desk/kit/theme.h"
+#include "host/paths.h"
+#include "rig_loop.h"
+#include "rig_window.h"
+
+#include <CLI/App.hpp>
+#include <CLI/Config.hpp>
+#include <CLI/Formatter.hpp>
+#include <QApplication>
+#include <csignal>
+#include <cstdio>
+#include <cstdlib>
+
+namespace {
+
+int runWindow(const zelo::rig::RigLoop& loop, int argc, char** argv) {
+    if (!std::getenv("DISPLAY") && !std::getenv("WAYLAND_DISPLAY") &&
+        !std::getenv("QT_QPA_PLATFORM")) {
+        std::fputs("zelo-rig: no display: use --headless\n", stderr);
+        return 1;
+    }
+    QApplication app(argc, argv);
+    if (const auto data = zelo::host::dataFolder())
+        zelo::desk::loadFonts(*data);
+    QApplication::setStyle("Fusion");
+    zelo::desk::useTheme(zelo::desk::boothTheme());
+    zelo::rig::RigWindow window(loop);
+    window.show();
+    return QApplication::exec();
+}
+
+int waitForSignal(const sigset_t& signals_wanted) {
+    int which = 0;
+    sigwait(&signals_wanted, &which);
+    return 0;
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    CLI::App cli{"Practice rig: simulated fixtures that take E1.31 on this computer."};
+    cli.set_version_flag("--version", "zelo-rig " ZELO_VERSION);
+    zelo::rig::RigWish wish;
+    cli.add_option("--show", wish.show, "the show whose patch the lamps have");
+    cli.add_flag("--demo", wish.demo, "the demo show's patch (also when no show is named)");
+    cli.add_flag("--headless", wish.headless, "no window");
+    cli.add_flag("--watch", wish.watch, "print a JSON line for each lamp that changed");
+    cli.add_flag("--exact", wish.exact, "lamps shine just as their data says");
+    cli.add_option("--seed", wish.seed, "of how the lamps differ from their data");
+    cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(0, 65535));
+    try {
+        cli.parse(argc, argv);
+    } catch (const CLI::ParseError& e) {
+        return cli.exit(e) == 0 ? 0 : 2;
+    }
+    sigset_t ends; // blocked before any thread starts, so that sigwait gets them
+    sigemptyset(&ends);
+    sigaddset(&ends, SIGINT);
+    sigaddset(&ends, SIGTERM);
+    if (wish.headless)
+        pthread_sigmask(SIG_BLOCK, &ends, nullptr);
+    const auto loop = zelo::rig::RigLoop::open(wish);
+    if (!loop) {
+        std::fprintf(stderr, "zelo-rig: %s\n", loop.error().text().c_str());
+        return loop.error().code == zelo::ErrorCode::Io ? 1 : 2;
+    }
+    if (wish.headless) {
+        std::fprintf(stderr, "zelo-rig: listening on 127.0.0.1:%d\n", (*loop)->port());
+        return waitForSignal(ends);
+    }
+    return runWindow(**loop, argc, argv);
+}

@@ -1,0 +1,56 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "start.h"
+
+#include <CLI/App.hpp>
+#include <CLI/Config.hpp>
+#include <CLI/Formatter.hpp>
+#include <QApplication>
+#include <cstdio>
+#include <cstdlib>
+
+namespace {
+
+// Qt ends the program with several lines when there is no display; one clear line is better.
+bool displayThere() {
+    const auto set = [](const char* name) {
+        const char* value = std::getenv(name);
+        return value && *value;
+    };
+    return set("DISPLAY") || set("WAYLAND_DISPLAY") || set("QT_QPA_PLATFORM");
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    CLI::App cli{"Zelochrome: colour for multi-emitter LED fixtures."};
+    cli.set_version_flag("--version", "zelochrome " ZELO_VERSION);
+    zelo::desk::StartWish wish;
+    cli.add_option("SHOW", wish.show, "a show to open");
+    cli.add_flag("--demo", wish.demo, "open a copy of the demo show");
+    cli.add_flag("--rehearsal", wish.rehearsal, "start in Rehearsal: nothing goes out");
+    cli.add_flag("--rig", wish.rig, "start a practice rig beside it");
+    cli.add_option("--view", wish.view, "rig, match, gradient, crossfade, cues or ripple");
+    cli.add_option("--lineup", wish.lineup, "groups to take into the lineup")->delimiter(',');
+    cli.add_option("--pick", wish.pick, "a colour for the lineup: gel:214@3200");
+    cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");
+    cli.add_option("--shot", wish.shot, "draw the window to a PNG and exit");
+    cli.add_option("--width", wish.width, "of the window")->check(CLI::Range(1180, 8000));
+    cli.add_option("--height", wish.height, "of the window")->check(CLI::Range(720, 8000));
+    cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(1, 65535));
+    try {
+        cli.parse(argc, argv);
+    } catch (const CLI::ParseError& e) {
+        return cli.exit(e) == 0 ? 0 : 2;
+    }
+    if (!wish.shot.empty() && !displayThere())
+        qputenv("QT_QPA_PLATFORM", "offscreen");
+    if (!displayThere()) {
+        std::fputs("zelochrome: no display: neither DISPLAY nor WAYLAND_DISPLAY is set "
+                   "(--shot FILE works without one)\n",
+                   stderr);
+        return 1;
+    }
+    int qt_argc = 1;
+    QApplication app(qt_argc, argv);
+    return zelo::desk::start(wish);
+}

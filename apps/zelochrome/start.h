@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Starting the program: what the command line asks for.
+#pragma once
+
+#include <string>
+#include <vector>
+
+namespace zelo::desk {
+
+struct StartWish {
+    std::string show;
+    bool demo = false;      // a copy of the demo show
+    bool rehearsal = false; // fixtures hold until On stage is chosen
+    bool rig = false;       // start a practice rig beside it
+    std::string view = "match";
+    std::vector<std::string> lineup; // names of groups
+    std::string pick;                // a colour for the lineup
+    std::string theme = "booth";
+    std::string shot; // draw the window to this PNG once all is computed, and exit
+    int width = 1280;
+    int height = 800;
+    int port = 5568;
+};
+
+// Runs the program to its end; its exit code.
+int start(const StartWish& wish);
+
+} // namespace zelo::desk

@@ -1,0 +1,134 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/kit/draw.h"
+
+#include <QFontMetrics>
+#include <algorithm>
+#include <cmath>
+
+namespace zelo::desk {
+
+int textWidth(const QString& text, const QFont& font) {
+    return QFontMetrics(font).horizontalAdvance(text);
+}
+
+int drawText(QPainter& p, int x, int y, const QString& text, const QFont& font, const QColor& c) {
+    p.setFont(font);
+    p.setPen(c);
+    p.drawText(QPoint(x, y), text);
+    return textWidth(text, font);
+}
+
+int drawTextRight(QPainter& p, int right, int y, const QString& text, const QFont& font,
+                  const QColor& c) {
+    const int width = textWidth(text, font);
+    drawText(p, right - width, y, text, font, c);
+    return width;
+}
+
+void drawTextCentred(QPainter& p, int centre, int y, const QString& text, const QFont& font,
+                     const QColor& c) {
+    drawText(p, centre - textWidth(text, font) / 2, y, text, font, c);
+}
+
+void drawPointer(QPainter& p, const QPointF& a, Points to, double base, double height,
+                 const QColor& c) {
+    const double b = base / 2;
+    QPolygonF triangle;
+    switch (to) {
+    case Points::Up:
+        triangle << a << a + QPointF(-b, height) << a + QPointF(b, height);
+        break;
+    case Points::Down:
+        triangle << a << a + QPointF(-b, -height) << a + QPointF(b, -height);
+        break;
+    case Points::Left:
+        triangle << a << a + QPointF(height, -b) << a + QPointF(height, b);
+        break;
+    case Points::Right:
+        triangle << a << a + QPointF(-height, -b) << a + QPointF(-height, b);
+        break;
+    }
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(Qt::NoPen);
+    p.setBrush(c);
+    p.drawPolygon(triangle);
+    p.restore();
+}
+
+void drawDotted(QPainter& p, int x1, int x2, int y, const QColor& c) {
+    for (int x = x1; x < x2; x += 3)
+        p.fillRect(x, y, 1, 1, c);
+}
+
+void drawFocusBrackets(QPainter& p, const QRect& r) {
+    constexpr int leg = 6;
+    const QColor& c = theme().bright;
+    for (const int x : {r.left(), r.right() - leg + 1})
+        for (const int y : {r.top(), r.bottom() - 1})
+            p.fillRect(x, y, leg, 2, c);
+    for (const int x : {r.left(), r.right() - 1})
+        for (const int y : {r.top(), r.bottom() - leg + 1})
+            p.fillRect(x, y, 2, leg, c);
+}
+
+void drawMissMark(QPainter& p, const QPointF& centre, const colour::Uv& off) {
+    constexpr double none = 0.0004;
+    constexpr double other = 0.012;
+    const double size = std::hypot(off.u, off.v);
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen(theme().dim, 1));
+    p.setBrush(Qt::NoBrush);
+    p.drawEllipse(centre, 5, 5);
+    if (size > other) {
+        p.setPen(QPen(theme().text, 1.4));
+        p.drawLine(centre + QPointF(-4.5, 4.5), centre + QPointF(4.5, -4.5));
+    } else {
+        const double far = size < none ? 0 : 3 * (size - none) / (other - none);
+        const QPointF dot = size > 0 ? centre + QPointF(off.u, -off.v) / size * far : centre;
+        p.setPen(Qt::NoPen);
+        p.setBrush(theme().text);
+        p.drawEllipse(dot, 2, 2);
+    }
+    p.restore();
+}
+
+void drawHatch(QPainter& p, const QRectF& light) {
+    p.save();
+    const double height = std::min(6.0, light.height());
+    const QRectF band(light.left(), light.bottom() - height, light.width(), height);
+    p.setClipRect(band, Qt::IntersectClip);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen(Qt::black, 1.3));
+    for (double x = band.left() - height; x < band.right(); x += 4)
+        p.drawLine(QPointF(x, band.bottom()), QPointF(x + height, band.top()));
+    p.restore();
+}
+
+namespace {
+template <class F>
+void cased(QPainter& p, double width, F draw) {
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setBrush(Qt::NoBrush);
+    p.setPen(QPen(Qt::black, width + 2, Qt::SolidLine, Qt::FlatCap));
+    draw(1.0);
+    p.setPen(QPen(Qt::white, width, Qt::SolidLine, Qt::FlatCap));
+    draw(0.0);
+    p.restore();
+}
+} // namespace
+
+void drawWanted(QPainter& p, const QPointF& at) {
+    cased(p, 1.5, [&](double grow) {
+        for (const QPointF d : {QPointF(1, 0), QPointF(-1, 0), QPointF(0, 1), QPointF(0, -1)})
+            p.drawLine(at + d * (2.5 - grow), at + d * (7.5 + grow));
+    });
+}
+
+void drawGot(QPainter& p, const QPointF& at) {
+    cased(p, 1.5, [&](double) { p.drawEllipse(at, 5.5, 5.5); });
+}
+
+} // namespace zelo::desk

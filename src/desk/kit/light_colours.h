@@ -1,0 +1,25 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Lights as colours on this screen, the eye adapted to the show's white.
+#pragma once
+
+#include "base/quantity.h"
+#include "colour/srgb.h"
+
+#include <QColor>
+#include <QLinearGradient>
+
+namespace zelo::desk {
+
+class LightColours {
+public:
+    explicit LightColours(Kelvin white);
+    QColor of(const colour::Xyz& light, double level = 1) const;
+    bool outside(const colour::Xyz& light) const; // beyond the monitor
+    // The spectrum's own colours along x1..x2 = first..last nm, for filling plots.
+    QLinearGradient spectral(double x1, double x2, double first_nm, double last_nm) const;
+
+private:
+    colour::Screen screen_;
+};
+
+} // namespace zelo::desk

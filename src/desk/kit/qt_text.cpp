@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/kit/qt_text.h"
+
+#include <cmath>
+
+namespace zelo::desk {
+
+QString numberText(double value, int decimals) {
+    QString text = QString::number(std::abs(value), 'f', decimals);
+    const auto point = text.indexOf('.');
+    const auto whole = point < 0 ? text.size() : point;
+    if (whole > 3)
+        for (auto at = whole - 3; at > 0; at -= 3)
+            text.insert(at, QChar(0x2009));
+    const bool zero = text.toDouble() == 0 && !text.contains(QChar(0x2009));
+    return value < 0 && !zero ? QChar(0x2212) + text : text;
+}
+
+QString numberOrDash(double value, int decimals) {
+    return std::isfinite(value) ? numberText(value, decimals) : QString(QChar(0x2013));
+}
+
+} // namespace zelo::desk

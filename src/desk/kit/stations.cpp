@@ -1,0 +1,131 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/kit/stations.h"
+
+#include "desk/kit/draw.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+
+namespace zelo::desk {
+
+namespace {
+constexpr int kGap = 20;
+constexpr int kKeyGap = 5;
+} // namespace
+
+Stations::Stations(const QString& name, const QString& tip, const QStringList& words,
+                   const QStringList& keys, bool spread, QWidget* parent)
+    : QWidget(parent), words_(words), keys_(keys), spread_(spread) {
+    setAccessibleName(name);
+    setToolTip(tip);
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setAccessibleDescription(words_.value(0));
+}
+
+void Stations::setChosen(int index) {
+    if (index == chosen_)
+        return;
+    chosen_ = index;
+    setAccessibleDescription(words_.value(index));
+    update();
+}
+
+void Stations::setOnEdge(bool on) {
+    on_edge_ = on;
+    update();
+}
+
+QSize Stations::sizeHint() const {
+    return {wordRect(static_cast<int>(words_.size()) - 1).right() + 8, 32};
+}
+
+QRect Stations::wordRect(int index) const {
+    // Widths are those of the bold word, so nothing moves when another is chosen.
+    const auto widthOf = [&](int i) {
+        const int key = keys_.isEmpty() ? 0 : textWidth(keys_[i], typeface(Type::Small)) + kKeyGap;
+        return key + textWidth(words_[i], typeface(Type::Work, true));
+    };
+    int total = 0;
+    for (int i = 0; i < words_.size(); ++i)
+        total += widthOf(i);
+    const int gap = spread_ && words_.size() > 1
+                        ? (width() - total) / static_cast<int>(words_.size() - 1)
+                        : kGap;
+    int x = 0;
+    for (int i = 0; i < index; ++i)
+        x += widthOf(i) + gap;
+    return {x, 0, widthOf(index), height()};
+}
+
+int Stations::at(const QPoint& pos) const {
+    for (int i = 0; i < words_.size(); ++i)
+        if (wordRect(i).adjusted(-8, 0, 8, 0).contains(pos))
+            return i;
+    return -1;
+}
+
+void Stations::choose(int index) {
+    if (index < 0 || index >= words_.size() || index == chosen_)
+        return;
+    setChosen(index);
+    emit stationChosen(index);
+}
+
+void Stations::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    const int rule = height() - 9;
+    const int base = rule - 10;
+    const int last = wordRect(static_cast<int>(words_.size()) - 1).right();
+    if (!on_edge_)
+        p.fillRect(0, rule, last + 1, 1, theme().faint);
+    for (int i = 0; i < words_.size(); ++i) {
+        const QRect r = wordRect(i);
+        const bool on = i == chosen_;
+        int x = r.left();
+        if (!keys_.isEmpty())
+            x += drawText(p, x, base, keys_[i], typeface(Type::Small), theme().dim) + kKeyGap;
+        const QFont f = typeface(Type::Work, on);
+        const int inset = (r.right() + 1 - x - textWidth(words_[i], f)) / 2;
+        drawText(p, x + inset, base, words_[i], f,
+                 on || i == hovered_ ? theme().bright : theme().text);
+        if (on)
+            drawPointer(p, {r.center().x() + 0.5, rule - 0.5}, Points::Up, 11, 7, theme().bright);
+        else
+            p.fillRect(r.center().x(), rule + 1, 1, 2, theme().faint);
+    }
+    if (hasFocus())
+        drawFocusBrackets(p, wordRect(chosen_).adjusted(-5, base - 16, 5, base + 6 - height()));
+}
+
+void Stations::mousePressEvent(QMouseEvent* event) {
+    choose(at(event->pos()));
+}
+
+void Stations::mouseMoveEvent(QMouseEvent* event) {
+    const int now = at(event->pos());
+    if (now != hovered_) {
+        hovered_ = now;
+        setCursor(now >= 0 ? Qt::PointingHandCursor : Qt::ArrowCursor);
+        update();
+    }
+}
+
+void Stations::leaveEvent(QEvent*) {
+    hovered_ = -1;
+    update();
+}
+
+void Stations::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Right || event->key() == Qt::Key_Down)
+        return choose(chosen_ + 1);
+    if (event->key() == Qt::Key_Left || event->key() == Qt::Key_Up)
+        return choose(chosen_ - 1);
+    if (event->key() == Qt::Key_Home)
+        return choose(0);
+    if (event->key() == Qt::Key_End)
+        return choose(static_cast<int>(words_.size()) - 1);
+    QWidget::keyPressEvent(event);
+}
+
+} // namespace zelo::desk

@@ -1,0 +1,45 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A choice among a few words standing on a rule; a pointer shows the chosen one.
+#pragma once
+
+#include <QStringList>
+#include <QWidget>
+
+namespace zelo::desk {
+
+class Stations : public QWidget {
+    Q_OBJECT
+public:
+    // `keys`: dim figures before the words ("1", "2"), or empty. `spread`: over the whole width.
+    Stations(const QString& name, const QString& tip, const QStringList& words,
+             const QStringList& keys, bool spread, QWidget* parent);
+
+    int chosen() const { return chosen_; }
+    void setChosen(int index); // without a signal
+    void setOnEdge(bool on);   // stands on its parent's lower edge: no rule of its own
+    QSize sizeHint() const override;
+
+signals:
+    void stationChosen(int index);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void leaveEvent(QEvent* event) override;
+
+private:
+    QRect wordRect(int index) const;
+    int at(const QPoint& pos) const;
+    void choose(int index);
+
+    QStringList words_;
+    QStringList keys_;
+    bool spread_;
+    bool on_edge_ = false;
+    int chosen_ = 0;
+    int hovered_ = -1;
+};
+
+} // namespace zelo::desk

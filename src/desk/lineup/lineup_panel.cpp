@@ -1,0 +1,414 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/lineup/lineup_panel.h"
+
+#include "desk/kit/button.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+
+#include <QDateTime>
+#include <QHelpEvent>
+#include <QKeyEvent>
+#include <QMenu>
+#include <QMouseEvent>
+#include <QToolTip>
+#include <algorithm>
+#include <random>
+
+namespace zelo::desk {
+
+namespace {
+
+constexpr int kGlassTop = 24;
+constexpr int kGlassHeight = 60;
+constexpr int kLeft = 260;
+constexpr int kRight = 280;
+constexpr double kLeastLight = 4; // px: a lamp at 1 % still tells its colour
+
+} // namespace
+
+LineupPanel::LineupPanel(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document),
+      choose_(new Button(tr("Choose lamps…"), "L", tr("Take a group into the lineup"),
+                         Button::Kind::Text, this)),
+      reverse_(new Button(tr("Reverse"), {}, tr("Turn the order round"), Button::Kind::Text, this)),
+      middle_(new Button(tr("From the middle"), {}, tr("Order from the middle outwards"),
+                         Button::Kind::Text, this)),
+      shuffle_(
+          new Button(tr("Shuffle"), {}, tr("Another random order"), Button::Kind::Text, this)) {
+    setFixedHeight(132);
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Lineup"));
+    setToolTip(
+        tr("The chosen lamps in their order: drag up or down for intensity, sideways to move"));
+    connect(choose_, &Button::clicked, this, &LineupPanel::chooseLamps);
+    connect(reverse_, &Button::clicked, this, &LineupPanel::reverse);
+    connect(middle_, &Button::clicked, this, &LineupPanel::fromTheMiddle);
+    connect(shuffle_, &Button::clicked, this, &LineupPanel::shuffle);
+    const auto repaint = [this] { update(); };
+    connect(&document_, &Document::stageComputed, this, repaint);
+    connect(&document_, &Document::lineupChanged, this, repaint);
+    connect(&document_, &Document::focusTypeChanged, this, repaint);
+}
+
+void LineupPanel::resizeEvent(QResizeEvent*) {
+    choose_->setGeometry(20, 102, choose_->sizeHint().width(), 22);
+    const int x = width() - 260;
+    reverse_->setGeometry(x, 38, reverse_->sizeHint().width(), 20);
+    middle_->setGeometry(x, 58, middle_->sizeHint().width(), 20);
+    shuffle_->setGeometry(x, 78, shuffle_->sizeHint().width(), 20);
+}
+
+LineupPanel::Geometry LineupPanel::geometryNow() const {
+    const double room = width() - kLeft - kRight - 24.0;
+    const auto n = std::max<std::size_t>(1, document_.lineup().size());
+    const double pitch = std::min(58.0, room / static_cast<double>(n));
+    const double glass = std::clamp(pitch * 0.62, 3.0, 44.0);
+    const double centre = kLeft + (width() - kLeft - kRight) / 2.0;
+    return {pitch, glass, centre - pitch * (static_cast<double>(n) - 1) / 2};
+}
+
+QRectF LineupPanel::glassOf(std::size_t place) const {
+    const Geometry g = geometryNow();
+    return {std::round(g.first + g.pitch * static_cast<double>(place) - g.glass / 2), kGlassTop,
+            std::round(g.glass), kGlassHeight};
+}
+
+int LineupPanel::placeAt(const QPointF& pos) const {
+    const Geometry g = geometryNow();
+    const int place = static_cast<int>(std::floor((pos.x() - g.first) / g.pitch + 0.5));
+    if (place < 0 || place >= static_cast<int>(document_.lineup().size()) || pos.y() < 8 ||
+        pos.y() > 108)
+        return -1;
+    return place;
+}
+
+void LineupPanel::paintLamp(QPainter& p, std::size_t place) {
+    const auto id = document_.lineup()[place];
+    const show::Fixture* fixture = document_.show().fixture(id);
+    const play::StageLamp* lamp = document_.stage().lamp(id);
+    if (!fixture)
+        return;
+    const QRectF glass = glassOf(place);
+    const Geometry g = geometryNow();
+    const int centre = static_cast<int>(glass.center().x());
+    const bool in_focus = document_.typeOf(id) == document_.focusType();
+    const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
+    constexpr double kNotch = 9;
+    QPolygonF shape;
+    const bool notched = lamp && lamp->in_hand && glass.width() > 14;
+    const double cut = notched ? kNotch : 0;
+    shape << glass.topLeft() << glass.topRight() - QPointF(cut, 0)
+          << glass.topRight() + QPointF(0, cut) << glass.bottomRight() << glass.bottomLeft();
+    p.setRenderHint(QPainter::Antialiasing);
+    if (dark) {
+        p.setPen(QPen(theme().rule, 1));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(glass.adjusted(0.5, 0.5, -0.5, -0.5));
+        p.setPen(Qt::NoPen);
+        p.setBrush(theme().text);
+        p.drawEllipse(glass.center(), 2.5, 2.5);
+    } else {
+        QPainterPath path;
+        path.addPolygon(shape);
+        p.save();
+        p.setClipPath(path);
+        p.fillRect(glass, theme().glass);
+        const double level = lamp->intensity * document_.stage().controls.master;
+        const double height = std::max(kLeastLight, glass.height() * level);
+        const QRectF light(glass.left(), glass.bottom() - height, glass.width(), height);
+        p.fillRect(light, document_.colours().of(lamp->sent.xyz));
+        if (lamp->miss_uv > 0.004)
+            drawHatch(p, light);
+        p.restore();
+    }
+    if (notched) {
+        p.setPen(QPen(theme().bright, 1.5));
+        p.drawLine(glass.topRight() - QPointF(cut, 0), glass.topRight() + QPointF(0, cut));
+    }
+    if (in_focus && glass.width() > 8) {
+        QPolygonF outline;
+        const double c = notched ? cut + 1.2 : 0;
+        const QRectF o = glass.adjusted(-3, -3, 3, 3);
+        outline << o.topLeft() << o.topRight() - QPointF(c, 0) << o.topRight() + QPointF(0, c)
+                << o.bottomRight() << o.bottomLeft() << o.topLeft();
+        p.setPen(QPen(theme().sel, 2));
+        p.setBrush(Qt::NoBrush);
+        p.drawPolyline(outline);
+    }
+    if (hasFocus() && place == cursor_)
+        drawFocusBrackets(p, glass.toRect().adjusted(-6, -6, 6, 6));
+    // Figures thin out when lamps stand close.
+    const int every = g.pitch >= 20 ? 1 : static_cast<int>(std::ceil(20 / g.pitch));
+    if (static_cast<int>(place) % every != 0)
+        return;
+    if (lamp && (!dark || lamp->intensity > 0))
+        drawTextCentred(p, centre, 15, numberText(100 * lamp->intensity, 0), typeface(Type::Small),
+                        theme().dim);
+    drawTextCentred(p, centre, 102, QString::number(fixture->number), typeface(Type::Small),
+                    in_focus ? theme().bright : theme().text);
+}
+
+void LineupPanel::paintBrackets(QPainter& p) {
+    // A run of neighbours that are in one group gets a bracket with its name and type.
+    const auto& lineup = document_.lineup();
+    const auto groupOf = [&](show::FixtureId id) -> const show::Group* {
+        for (const auto& g : document_.show().groups)
+            if (std::find(g->fixtures.begin(), g->fixtures.end(), id) != g->fixtures.end())
+                return g.get();
+        return nullptr;
+    };
+    for (std::size_t i = 0; i < lineup.size();) {
+        const auto* group = groupOf(lineup[i]);
+        std::size_t end = i;
+        while (end + 1 < lineup.size() && groupOf(lineup[end + 1]) == group)
+            ++end;
+        if (group) {
+            const int left = static_cast<int>(glassOf(i).left());
+            const int right = static_cast<int>(glassOf(end).right()) - 1;
+            const play::StageLamp* lamp = document_.stage().lamp(lineup[i]);
+            QString name = toQt(group->name);
+            if (lamp && lamp->mixer)
+                name += QStringLiteral(" · ") + toQt(lamp->mixer->type().name);
+            if (textWidth(name, typeface(Type::Small)) > right - left - 16)
+                name = toQt(group->name);
+            const int w = textWidth(name, typeface(Type::Small));
+            const int middle = (left + right) / 2;
+            p.fillRect(left, 112, 1, 5, theme().rule);
+            p.fillRect(right, 112, 1, 5, theme().rule);
+            if (w < right - left - 12) {
+                p.fillRect(left, 116, middle - w / 2 - 6 - left, 1, theme().rule);
+                p.fillRect(middle + w / 2 + 6, 116, right - middle - w / 2 - 6, 1, theme().rule);
+                drawTextCentred(p, middle, 120, name, typeface(Type::Small), theme().dim);
+            } else {
+                p.fillRect(left, 116, right - left, 1, theme().rule);
+            }
+        }
+        i = end + 1;
+    }
+}
+
+void LineupPanel::paintWords(QPainter& p) {
+    const auto& lineup = document_.lineup();
+    drawText(p, 20, 28, tr("Lineup"), typeface(Type::Title), theme().text);
+    std::map<std::pair<std::string, std::string>, int> types;
+    int in_hand = 0;
+    for (const auto id : lineup) {
+        const auto key = document_.typeOf(id);
+        ++types[{key.type, key.mode}];
+        in_hand += document_.session().hand()->contains(id);
+    }
+    if (lineup.empty()) {
+        drawText(p, 20, 50, tr("No lamps chosen yet."), typeface(Type::Small), theme().dim);
+        return;
+    }
+    const int n = static_cast<int>(lineup.size());
+    const int t = static_cast<int>(types.size());
+    drawText(p, 20, 48,
+             t == 1 ? tr("%n lamps of one type", nullptr, n)
+                    : tr("%n lamps of %1 types", nullptr, n).arg(t),
+             typeface(Type::Small), theme().dim);
+    drawText(p, 20, 70,
+             in_hand ? tr("%n in hand, Esc puts them down", nullptr, in_hand)
+                     : tr("nothing in hand"),
+             typeface(Type::Small), theme().text);
+    for (const auto id : lineup) { // the first lamp that is dark, and why
+        const play::StageLamp* lamp = document_.stage().lamp(id);
+        if (!lamp || lamp->dark == play::DarkWhy::None)
+            continue;
+        drawText(p, 20, 88,
+                 tr("lamp %1 is dark: %2")
+                     .arg(document_.show().fixture(id)->number)
+                     .arg(tr(play::words(lamp->dark))),
+                 typeface(Type::Small), theme().dim);
+        break;
+    }
+}
+
+void LineupPanel::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().floor);
+    paintWords(p);
+    p.fillRect(kLeft, kGlassTop + kGlassHeight, width() - kLeft - kRight, 1, theme().hair);
+    for (std::size_t i = 0; i < document_.lineup().size(); ++i)
+        paintLamp(p, i);
+    paintBrackets(p);
+    drawText(p, width() - 260, 28, tr("Order"), typeface(Type::Work), theme().bright);
+}
+
+void LineupPanel::shiftIntensity(double by, int gesture) {
+    auto& session = document_.session();
+    auto hand = hand_at_press_ ? hand_at_press_ : session.hand();
+    for (const auto id : document_.lineup()) {
+        const auto value = show::shownValue(*session.show(), *hand, id);
+        hand = show::withIntensity(hand, {id}, value.intensity.value_or(0) + by);
+    }
+    session.setHand("Intensity", hand, fmt::format("intensity-{}", gesture));
+}
+
+void LineupPanel::mousePressEvent(QMouseEvent* event) {
+    grabbed_ = placeAt(event->position());
+    if (grabbed_ < 0 || event->button() != Qt::LeftButton)
+        return;
+    cursor_ = static_cast<std::size_t>(grabbed_);
+    pressed_ = event->position();
+    drag_ = Drag::Undecided;
+    ++gesture_;
+    update();
+}
+
+void LineupPanel::mouseMoveEvent(QMouseEvent* event) {
+    if (drag_ == Drag::None)
+        return;
+    const QPointF way = event->position() - pressed_;
+    if (drag_ == Drag::Undecided && way.manhattanLength() > 5) {
+        drag_ = std::abs(way.y()) >= std::abs(way.x()) ? Drag::Intensity : Drag::Order;
+        hand_at_press_ = document_.session().hand();
+    }
+    if (drag_ == Drag::Intensity)
+        shiftIntensity(-way.y() / kGlassHeight * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1),
+                       gesture_);
+    if (drag_ == Drag::Order) {
+        const int over = placeAt({event->position().x(), 50});
+        if (over >= 0 && over != grabbed_) {
+            auto lineup = document_.lineup();
+            const auto id = lineup[static_cast<std::size_t>(grabbed_)];
+            lineup.erase(lineup.begin() + grabbed_);
+            lineup.insert(lineup.begin() + over, id);
+            grabbed_ = over;
+            cursor_ = static_cast<std::size_t>(over);
+            document_.setLineup(std::move(lineup));
+        }
+    }
+}
+
+void LineupPanel::mouseReleaseEvent(QMouseEvent*) {
+    if (drag_ == Drag::Undecided && grabbed_ >= 0)
+        document_.setFocusType(
+            document_.typeOf(document_.lineup()[static_cast<std::size_t>(grabbed_)]));
+    drag_ = Drag::None;
+    hand_at_press_.reset();
+}
+
+void LineupPanel::wheelEvent(QWheelEvent* event) {
+    const qint64 now = QDateTime::currentMSecsSinceEpoch();
+    if (now - last_wheel_ms_ > 600)
+        ++gesture_;
+    last_wheel_ms_ = now;
+    const double step = event->modifiers() & Qt::ShiftModifier     ? 0.001
+                        : event->modifiers() & Qt::ControlModifier ? 0.1
+                                                                   : 0.01;
+    hand_at_press_.reset();
+    shiftIntensity(event->angleDelta().y() / 120.0 * step, gesture_);
+    event->accept();
+}
+
+void LineupPanel::keyPressEvent(QKeyEvent* event) {
+    const auto& lineup = document_.lineup();
+    if (lineup.empty())
+        return QWidget::keyPressEvent(event);
+    cursor_ = std::min(cursor_, lineup.size() - 1);
+    const double step = event->modifiers() & Qt::ShiftModifier     ? 0.001
+                        : event->modifiers() & Qt::ControlModifier ? 0.1
+                                                                   : 0.01;
+    hand_at_press_.reset();
+    switch (event->key()) {
+    case Qt::Key_Left:
+        cursor_ = cursor_ > 0 ? cursor_ - 1 : 0;
+        return update();
+    case Qt::Key_Right:
+        cursor_ = std::min(cursor_ + 1, lineup.size() - 1);
+        return update();
+    case Qt::Key_Up:
+        return shiftIntensity(step, ++gesture_);
+    case Qt::Key_Down:
+        return shiftIntensity(-step, ++gesture_);
+    case Qt::Key_Home:
+        return shiftIntensity(-1, ++gesture_);
+    case Qt::Key_End:
+        return shiftIntensity(1, ++gesture_);
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+        return document_.setFocusType(document_.typeOf(lineup[cursor_]));
+    default:
+        QWidget::keyPressEvent(event);
+    }
+}
+
+bool LineupPanel::event(QEvent* event) {
+    if (event->type() == QEvent::ToolTip) {
+        auto* help = static_cast<QHelpEvent*>(event);
+        const int place = placeAt(help->pos());
+        if (place >= 0) {
+            const auto id = document_.lineup()[static_cast<std::size_t>(place)];
+            const show::Fixture* f = document_.show().fixture(id);
+            const play::StageLamp* lamp = document_.stage().lamp(id);
+            const QString type =
+                lamp && lamp->mixer ? toQt(lamp->mixer->type().name) : toQt(f->type);
+            QString text = tr("Lamp %1, %2, %3 in universe %4")
+                               .arg(f->number)
+                               .arg(type)
+                               .arg(f->address)
+                               .arg(f->universe);
+            if (lamp && lamp->dark != play::DarkWhy::None)
+                text += tr("\nDark: %1").arg(tr(play::words(lamp->dark)));
+            if (lamp && lamp->in_hand)
+                text += tr("\nIn hand");
+            QToolTip::showText(help->globalPos(), text, this);
+            return true;
+        }
+    }
+    return QWidget::event(event);
+}
+
+void LineupPanel::chooseLamps() {
+    QMenu menu(this);
+    menu.addAction(tr("All lamps"), this, &LineupPanel::chooseAll);
+    menu.addSeparator();
+    for (const auto& group : document_.show().groups) {
+        auto* action =
+            menu.addAction(tr("%1, %n lamps", nullptr, static_cast<int>(group->fixtures.size()))
+                               .arg(toQt(group->name)));
+        const auto id = group->id;
+        connect(action, &QAction::triggered, this, [this, id] { chooseGroup(id); });
+    }
+    menu.exec(choose_->mapToGlobal(QPoint(0, -menu.sizeHint().height())));
+}
+
+void LineupPanel::chooseGroup(show::GroupId id) {
+    if (const show::Group* group = document_.show().group(id))
+        document_.setLineup(group->fixtures);
+}
+
+void LineupPanel::chooseAll() {
+    show::Lineup all;
+    for (const auto& [id, fixture] : document_.show().fixtures)
+        all.push_back(id);
+    document_.setLineup(std::move(all));
+}
+
+void LineupPanel::reverse() {
+    auto lineup = document_.lineup();
+    std::reverse(lineup.begin(), lineup.end());
+    document_.setLineup(std::move(lineup));
+}
+
+void LineupPanel::fromTheMiddle() {
+    const auto& was = document_.lineup();
+    show::Lineup lineup;
+    const int n = static_cast<int>(was.size());
+    for (int i = 0; i < n; ++i) { // middle, then one left, one right, and on outwards
+        const int out = (i + 1) / 2;
+        const int place = (n - 1) / 2 + (i % 2 ? out : -out);
+        lineup.push_back(was[static_cast<std::size_t>(place)]);
+    }
+    document_.setLineup(std::move(lineup));
+}
+
+void LineupPanel::shuffle() {
+    auto lineup = document_.lineup();
+    std::mt19937 random(++shuffles_);
+    std::shuffle(lineup.begin(), lineup.end(), random);
+    document_.setLineup(std::move(lineup));
+}
+
+} // namespace zelo::desk

@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The lineup at the bottom: the chosen fixtures in their order as tall lamps in which light stands.
+// Drag a lamp up or down for intensity (all lamps keep their relation), sideways to move it.
+#pragma once
+
+#include "desk/kit/document.h"
+
+#include <QWidget>
+
+namespace zelo::desk {
+
+class Button;
+
+class LineupPanel : public QWidget {
+    Q_OBJECT
+public:
+    LineupPanel(Document& document, QWidget* parent);
+    void chooseLamps(); // opens the menu of groups
+    void chooseGroup(show::GroupId id);
+    void chooseAll();
+    void reverse();
+    void fromTheMiddle();
+    void shuffle();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    bool event(QEvent* event) override;
+
+private:
+    struct Geometry {
+        double pitch;
+        double glass;
+        double first; // centre of the first lamp
+    };
+    Geometry geometryNow() const;
+    QRectF glassOf(std::size_t place) const;
+    int placeAt(const QPointF& pos) const; // -1 when there is no lamp
+    void shiftIntensity(double by, int gesture);
+    void paintWords(QPainter& p);
+    void paintLamp(QPainter& p, std::size_t place);
+    void paintBrackets(QPainter& p);
+
+    Document& document_;
+    Button* choose_;
+    Button* reverse_;
+    Button* middle_;
+    Button* shuffle_;
+    std::size_t cursor_ = 0; // lamp that has the keyboard
+    int grabbed_ = -1;
+    QPointF pressed_;
+    enum class Drag { None, Undecided, Intensity, Order } drag_ = Drag::None;
+    show::HandPtr hand_at_press_;
+    int gesture_ = 0;
+    qint64 last_wheel_ms_ = 0;
+    unsigned shuffles_ = 0;
+};
+
+} // namespace zelo::desk

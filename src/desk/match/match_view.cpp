@@ -1,0 +1,298 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/match/match_view.h"
+
+#include "colour/lamp.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/value_control.h"
+#include "desk/match/mix_panel.h"
+#include "desk/readings/spectrum_plot.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zelo::desk {
+
+namespace {
+
+constexpr int kMargin = 24;
+constexpr int kSide = 172; // width of Want and Get
+constexpr int kMixWidth = 300;
+
+} // namespace
+
+// --- TypeButton ------------------------------------------------------------------------------
+
+TypeButton::TypeButton(QWidget* parent) : QAbstractButton(parent) {
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::PointingHandCursor);
+    setAttribute(Qt::WA_Hover);
+}
+
+void TypeButton::show(const TypeRow& row, bool in_focus) {
+    name_ = row.name;
+    words_ = row.words;
+    miss_uv_ = row.miss_uv;
+    candela_ = row.candela;
+    in_focus_ = in_focus;
+    judged_ = row.lamp.colour != nullptr;
+    setAccessibleName(tr("%1 gets it").arg(name_));
+    setAccessibleDescription(tr("miss %1, %2").arg(numberText(miss_uv_, 4), words_));
+    setToolTip(in_focus ? tr("%1 is in focus: Mix and Readings are about it").arg(name_)
+                        : tr("Bring %1 into focus").arg(name_));
+    update();
+}
+
+void TypeButton::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    const QFont name = typeface(in_focus_ ? Type::Title : Type::Work);
+    const QColor ink = in_focus_ || underMouse() ? theme().bright : theme().text;
+    const int base = in_focus_ ? 20 : 14;
+    drawText(p, 0, base, name_, name, ink);
+    if (judged_)
+        drawTextRight(p, width(), base, numberText(miss_uv_, 4), name, ink);
+    const int line = base + (in_focus_ ? 12 : 8);
+    p.fillRect(0, line, width(), 1, in_focus_ ? theme().rule : theme().hair);
+    const QString cd = tr("%1 cd").arg(numberText(candela_, 0));
+    const int below = line + (in_focus_ ? 20 : 16);
+    const int room = width() - (in_focus_ ? 0 : textWidth(cd, typeface(Type::Small)) + 10);
+    drawText(p, 0, below,
+             QFontMetrics(typeface(Type::Small)).elidedText(words_, Qt::ElideRight, room),
+             typeface(Type::Small), in_focus_ ? theme().text : theme().dim);
+    if (in_focus_) {
+        const int w =
+            drawText(p, 0, below + 20, numberText(candela_, 0), typeface(Type::Work), theme().text);
+        drawText(p, w + 5, below + 20, tr("cd at full"), typeface(Type::Small), theme().dim);
+    } else {
+        drawTextRight(p, width(), below, cd, typeface(Type::Small), theme().dim);
+    }
+    if (hasFocus())
+        drawFocusBrackets(p, rect());
+}
+
+// --- MatchView -------------------------------------------------------------------------------
+
+MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
+    : QWidget(parent), document_(document), match_(match),
+      mix_(new MixPanel(document, match, this)),
+      lamp_(new NumberField(tr("Lamp behind the gel"), tr("Colour temperature of the lamp"),
+                            {1000, 25000, 50, 0}, tr("K"), this)),
+      kelvin_(new NumberField(tr("White"), tr("Colour temperature"), {1000, 25000, 50, 0}, tr("K"),
+                              this)),
+      tint_(new NumberField(tr("Tint"), tr("Duv: above 0 greener, below pinker"),
+                            {-0.05, 0.05, 0.001, 4}, tr("Duv"), this)),
+      through_(new SpectrumPlot(tr("Light wanted"),
+                                tr("The light wanted; dashed: the lamp before the gel"), true,
+                                this)) {
+    setAccessibleName(tr("Match"));
+    connect(lamp_, &NumberField::valueEdited, this,
+            [this](double k, int gesture) { match_.setLampK(k, gesture); });
+    connect(lamp_, &NumberField::resetWanted, this,
+            [this] { match_.setLampK(light::kGelLampK, 0); });
+    connect(kelvin_, &NumberField::valueEdited, this,
+            [this](double k, int gesture) { match_.setWhite(k, tint_->value(), gesture); });
+    connect(tint_, &NumberField::valueEdited, this,
+            [this](double duv, int gesture) { match_.setWhite(kelvin_->value(), duv, gesture); });
+    connect(tint_, &NumberField::resetWanted, this,
+            [this] { match_.setWhite(kelvin_->value(), 0, 0); });
+    connect(&match_, &MatchModel::rowsChanged, this, &MatchView::refresh);
+    setTabOrder(lamp_, kelvin_);
+    setTabOrder(kelvin_, tint_);
+    setTabOrder(tint_, mix_);
+}
+
+MatchView::Places MatchView::places() const {
+    // At 740 × 620 the disc has r 112 and stands at (370, 152); more room makes it larger.
+    const double grow =
+        std::clamp(std::min((width() - 740) / 3.0, (height() - 620) / 3.0), -30.0, 140.0);
+    const double r = 112 + grow;
+    return {{width() / 2.0, 40 + r}, r, static_cast<int>(40 + 2 * r + 36)};
+}
+
+std::vector<MatchView::Part> MatchView::parts() const {
+    // The type in focus has half the height, the others share the rest.
+    const auto n = match_.rows().size();
+    std::vector<Part> all;
+    const auto [centre, r, lower] = places();
+    double y = centre.y() - r;
+    for (std::size_t i = 0; i < n; ++i) {
+        const double share = n == 1                     ? 1
+                             : i == match_.focusIndex() ? 0.5
+                                                        : 0.5 / static_cast<double>(n - 1);
+        all.push_back({y, y + 2 * r * share});
+        y += 2 * r * share;
+    }
+    return all;
+}
+
+QPoint MatchView::wantedPixel() const {
+    const auto [centre, r, lower] = places();
+    return QPointF(centre.x() - r / 2, centre.y()).toPoint();
+}
+
+QPoint MatchView::gotPixel() const {
+    const auto [centre, r, lower] = places();
+    const auto all = parts();
+    if (all.empty())
+        return {};
+    const auto& part = all[match_.focusIndex()];
+    return QPointF(centre.x() + r / 4, (part.top + part.bottom) / 2).toPoint();
+}
+
+void MatchView::resizeEvent(QResizeEvent*) {
+    const auto [centre, r, lower] = places();
+    const int cx = static_cast<int>(centre.x());
+    const int cy = static_cast<int>(centre.y());
+    const int mix_width = std::min(width() - 2 * (kMargin + kSide) - 48 + 48,
+                                   std::max(kMixWidth, static_cast<int>(2.7 * r)));
+    mix_->setGeometry(cx - mix_width / 2, lower - 14, mix_width, height() - lower + 14 - 8);
+    for (NumberField* f : {lamp_, kelvin_})
+        f->setGeometry(kMargin + kSide - 72, cy + 8, 72, 24);
+    tint_->setGeometry(kMargin + kSide - 92, cy + 30, 92, 24);
+    through_->setGeometry(kMargin, lower + 22, kSide, 110);
+    refresh();
+}
+
+void MatchView::refresh() {
+    const auto all = parts();
+    while (types_.size() > all.size()) {
+        types_.back()->deleteLater();
+        types_.pop_back();
+    }
+    while (types_.size() < all.size()) {
+        auto* button = new TypeButton(this);
+        const std::size_t i = types_.size();
+        connect(button, &TypeButton::clicked, this,
+                [this, i] { document_.setFocusType(match_.rows()[i].key); });
+        button->QWidget::show();
+        types_.push_back(button);
+    }
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const bool focus = i == match_.focusIndex();
+        types_[i]->show(match_.rows()[i], focus);
+        const int line = focus ? 32 : 22; // the line inside the button is the leader's height
+        const int y = static_cast<int>((all[i].top + all[i].bottom) / 2) - line;
+        types_[i]->setGeometry(width() - kMargin - kSide, y, kSide, focus ? 78 : 44);
+    }
+    const auto lamp_k = match_.lampK();
+    const auto white_k = match_.whiteK();
+    lamp_->setVisible(lamp_k.has_value());
+    kelvin_->setVisible(white_k.has_value());
+    tint_->setVisible(white_k.has_value());
+    if (lamp_k)
+        lamp_->setValue(*lamp_k);
+    if (white_k) {
+        kelvin_->setValue(*white_k);
+        tint_->setValue(match_.whiteDuv().value_or(0));
+    }
+    const light::Wanted* wanted = match_.wanted();
+    through_->setVisible(wanted && wanted->spectrum);
+    if (wanted && wanted->spectrum) {
+        std::optional<colour::Spectrum> lamp;
+        if (wanted->lamp) // at the strength that it has before the gel
+            lamp = wanted->lamp->scaled(1 / (wanted->transmitted * colour::toXyz(*wanted->lamp).Y));
+        through_->showLight(*wanted->spectrum, lamp, document_.colours());
+    }
+    update();
+}
+
+void MatchView::paintDisc(QPainter& p) {
+    const auto [centre, r, lower] = places();
+    const QRectF disc(centre.x() - r, centre.y() - r, 2 * r, 2 * r);
+    const light::Wanted* wanted = match_.wanted();
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(Qt::NoPen);
+    // The halves share the edge at the very same x: no gap, no border.
+    const double seam = std::round(centre.x());
+    const auto all = parts();
+    QPainterPath whole;
+    whole.addEllipse(disc);
+    p.setClipPath(whole);
+    p.setRenderHint(QPainter::Antialiasing, false);
+    p.fillRect(QRectF(disc.left() - 1, disc.top() - 1, seam - disc.left() + 1, 2 * r + 2),
+               wanted ? document_.colours().of(wanted->xyz) : theme().glass);
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const auto& lamp = match_.rows()[i].lamp;
+        const double top = std::round(all[i].top) - (i == 0);
+        const QRectF part(seam, top, r + 2, std::round(all[i].bottom) - top + 1);
+        p.fillRect(part, colour::hasChromaticity(lamp.sent.xyz)
+                             ? document_.colours().of(lamp.sent.xyz)
+                             : theme().glass);
+    }
+    if (all.empty())
+        p.fillRect(QRectF(seam, disc.top() - 1, r + 2, 2 * r + 2), theme().glass);
+    p.restore();
+    drawPointer(p, {seam, disc.top() - 4}, Points::Down, 9, 7, theme().text);
+    drawPointer(p, {seam, disc.bottom() + 4}, Points::Up, 9, 7, theme().text);
+    // Leaders tie each part to its words.
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const double y = std::round((all[i].top + all[i].bottom) / 2);
+        const double dy = y - centre.y();
+        const double x = centre.x() + std::sqrt(std::max(0.0, r * r - dy * dy));
+        const bool focus = i == match_.focusIndex();
+        const QColor& c = focus ? theme().rule : theme().hair;
+        const double from = x + 9;
+        p.fillRect(QRectF(from, y, width() - kMargin - kSide - from, 1), c);
+        p.fillRect(QRectF(from, y - 3, 1, 7), c);
+    }
+    const double y = std::round(centre.y());
+    p.fillRect(QRectF(kMargin, y, centre.x() - r - 9 - kMargin, 1), theme().rule);
+    p.fillRect(QRectF(centre.x() - r - 10, y - 3, 1, 7), theme().rule);
+}
+
+void MatchView::paintWant(QPainter& p) {
+    const auto [centre, r, lower] = places();
+    const int y = static_cast<int>(std::round(centre.y()));
+    drawText(p, kMargin, 36, tr("Want"), typeface(Type::Title), theme().text);
+    const QString head = match_.headline();
+    if (head.isEmpty()) {
+        drawText(p, kMargin, y - 12, tr("No colour yet"), typeface(Type::Title), theme().text);
+    } else {
+        const int w = drawText(p, kMargin, y - 12, head, typeface(Type::Asked), theme().bright);
+        const int room = static_cast<int>(centre.x() - r) - 16 - kMargin - w;
+        drawText(p, kMargin + w + 10, y - 12,
+                 QFontMetrics(typeface(Type::Title))
+                     .elidedText(match_.headlineName(), Qt::ElideRight, room),
+                 typeface(Type::Title), theme().bright);
+    }
+    drawText(p, kMargin, y + 22, match_.kindText(), typeface(Type::Small), theme().dim);
+    const light::Wanted* wanted = match_.wanted();
+    if (match_.lampK() && wanted) {
+        drawText(p, kMargin, y + 44, tr("lets through"), typeface(Type::Small), theme().dim);
+        drawTextRight(p, kMargin + kSide - 17, y + 44, numberText(100 * wanted->transmitted, 0),
+                      typeface(Type::Work), theme().text);
+        drawText(p, kMargin + kSide - 12, y + 44, QStringLiteral("%"), typeface(Type::Small),
+                 theme().dim);
+    }
+    const TypeRow* row = match_.focus();
+    if (row && row->lamp.colour && !row->lamp.colour->trouble.empty()) {
+        const QRect room(kMargin, y + 54, kSide + 20, 60);
+        p.setFont(typeface(Type::Small));
+        p.setPen(theme().text);
+        p.drawText(room, Qt::TextWordWrap, toQt(row->lamp.colour->trouble));
+    }
+    if (wanted && document_.colours().outside(wanted->xyz))
+        drawText(p, kMargin, y + 66, tr("beyond this screen: shown as near as it can"),
+                 typeface(Type::Small), theme().dim);
+    if (wanted && wanted->spectrum)
+        drawText(p, kMargin, lower,
+                 match_.lampK() ? tr("light through the gel") : tr("light wanted"),
+                 typeface(Type::Small), theme().dim);
+}
+
+void MatchView::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().bench);
+    paintDisc(p);
+    paintWant(p);
+    drawText(p, width() - kMargin - kSide, 36, tr("Get"), typeface(Type::Title), theme().text);
+    if (match_.rows().empty()) {
+        drawText(p, width() - kMargin - kSide, 60, tr("Choose lamps in the lineup: L"),
+                 typeface(Type::Small), theme().text);
+        return;
+    }
+    drawTextRight(p, width() - kMargin, 36, tr("miss Δu′v′"), typeface(Type::Small), theme().dim);
+}
+
+} // namespace zelo::desk

@@ -1,0 +1,72 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The Match view: the colour wanted at the left, the split disc in the middle, what each type gets
+// at the right, and how the type in focus mixes it below.
+#pragma once
+
+#include "desk/match/match_model.h"
+
+#include <QAbstractButton>
+#include <QWidget>
+
+namespace zelo::desk {
+
+class MixPanel;
+class NumberField;
+class SpectrumPlot;
+
+// One row of Get; pressing it brings its type into focus.
+class TypeButton : public QAbstractButton {
+    Q_OBJECT
+public:
+    explicit TypeButton(QWidget* parent);
+    void show(const TypeRow& row, bool in_focus);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    QString name_, words_;
+    double miss_uv_ = 0, candela_ = 0;
+    bool in_focus_ = false, judged_ = false;
+};
+
+class MatchView : public QWidget {
+    Q_OBJECT
+public:
+    MatchView(Document& document, MatchModel& match, QWidget* parent);
+    MixPanel& mix() { return *mix_; }
+    // Where the halves of the disc are, for looking at their pixels.
+    QPoint wantedPixel() const;
+    QPoint gotPixel() const; // of the type in focus
+    const std::vector<TypeButton*>& typeButtons() const { return types_; }
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    struct Places {
+        QPointF centre;
+        double r;
+        int lower; // y of the lower row's titles
+    };
+    struct Part { // a slice of the right half
+        double top, bottom;
+    };
+    Places places() const;
+    std::vector<Part> parts() const; // one per row of the model
+    void refresh();
+    void paintDisc(QPainter& p);
+    void paintWant(QPainter& p);
+
+    Document& document_;
+    MatchModel& match_;
+    MixPanel* mix_;
+    NumberField* lamp_;
+    NumberField* kelvin_;
+    NumberField* tint_;
+    SpectrumPlot* through_;
+    std::vector<TypeButton*> types_;
+};
+
+} // namespace zelo::desk

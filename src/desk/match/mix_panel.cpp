@@ -1,0 +1,194 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/match/mix_panel.h"
+
+#include "desk/kit/button.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/stations.h"
+#include "desk/match/level_column.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zelo::desk {
+
+namespace {
+constexpr int kScale = 20;          // room for the columns' one scale at the left
+constexpr double kMostGivenUp = 95; // percent, the end of the slider
+} // namespace
+
+MixPanel::MixPanel(Document& document, MatchModel& match, QWidget* parent)
+    : QWidget(parent), document_(document), match_(match),
+      intents_(new Stations(tr("Intent"),
+                            tr("What to favour among all mixes that show the colour: the most "
+                               "light, or the spectrum nearest the wanted one"),
+                            {tr("Brightest"), tr("Truest")}, {}, false, this)),
+      slider_(new ValueSlider(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
+                              {0, kMostGivenUp, 1, 0}, this)),
+      give_up_(new NumberField(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
+                               {0, kMostGivenUp, 1, 0}, tr("% of brightness"), this)),
+      again_(new Button(tr("solve again"), {}, tr("Let go of the levels set by hand"),
+                        Button::Kind::Text, this)) {
+    setAccessibleName(tr("Mix"));
+    connect(intents_, &Stations::stationChosen, this, [this](int i) {
+        match_.setIntent(i == 0 ? mix::Intent::Brightest : mix::Intent::Truest);
+    });
+    for (ValueControl* c :
+         {static_cast<ValueControl*>(slider_), static_cast<ValueControl*>(give_up_)}) {
+        connect(c, &ValueControl::valueEdited, this,
+                [this](double value, int gesture) { match_.setGiveUp(value / 100, gesture); });
+        connect(c, &ValueControl::resetWanted, this, [this] { match_.setGiveUp(0.3, 0); });
+    }
+    connect(again_, &Button::clicked, this, [this] { match_.solveAgain(); });
+    connect(&match_, &MatchModel::rowsChanged, this, &MixPanel::refresh);
+    connect(&match_, &MatchModel::tradeOffComputed, this, [this] { update(); });
+    again_->hide();
+}
+
+QRect MixPanel::curveRect() const {
+    return {6, 76, width() - 12, 34};
+}
+
+void MixPanel::resizeEvent(QResizeEvent*) {
+    intents_->setGeometry(0, 26, width(), 34);
+    slider_->setGeometry(0, 100, width(), 26);
+    give_up_->setGeometry(60, 128, 150, 24);
+    again_->move(width() - again_->sizeHint().width(), 0);
+    again_->resize(again_->sizeHint());
+    const int n = std::max<int>(1, static_cast<int>(columns_.size()));
+    const double pitch = std::min(52.0, (width() + 12.0 - kScale) / n);
+    const int top = 168;
+    const int height_now = std::max(90, height() - top);
+    for (std::size_t i = 0; i < columns_.size(); ++i) {
+        const int x = static_cast<int>(std::lround(kScale - 12 + pitch * static_cast<double>(i)));
+        columns_[i]->setGeometry(x, top, static_cast<int>(pitch), height_now);
+    }
+}
+
+void MixPanel::makeColumns(const light::FixtureType& type) {
+    for (LevelColumn* c : columns_)
+        c->deleteLater();
+    columns_.clear();
+    for (std::size_t e = 0; e < type.emitters.size(); ++e) {
+        const QString name = toQt(type.emitters[e].name);
+        auto* column = new LevelColumn(name, this);
+        column->setShortName(name.section(' ', 0, 0).toLower()); // "deep red": deep
+        connect(column, &LevelColumn::valueEdited, this,
+                [this, e](double value, int gesture) { match_.setDrive(e, value / 100, gesture); });
+        connect(column, &LevelColumn::resetWanted, this, [this] { match_.solveAgain(); });
+        connect(column, &LevelColumn::pinWanted, this, [this, e] { match_.togglePin(e); });
+        connect(column, &LevelColumn::keepOutWanted, this, [this, e] { match_.toggleKeepOut(e); });
+        column->show();
+        columns_.push_back(column);
+    }
+    QWidget* before = give_up_;
+    for (LevelColumn* c : columns_) {
+        setTabOrder(before, c);
+        before = c;
+    }
+    resizeEvent(nullptr);
+}
+
+void MixPanel::refresh() {
+    const TypeRow* row = match_.focus();
+    const std::string of = row ? row->key.type + "\n" + row->key.mode : std::string();
+    if (of != columns_of_) {
+        columns_of_ = of;
+        makeColumns(row ? row->lamp.mixer->type() : light::FixtureType{});
+    }
+    const auto wish = match_.wish();
+    intents_->setEnabled(wish.has_value());
+    if (wish) {
+        intents_->setChosen(wish->intent == mix::Intent::Brightest ? 0 : 1);
+        slider_->setValue(100 * wish->give_up);
+        give_up_->setValue(100 * wish->give_up);
+    }
+    const bool truest = wish && wish->intent == mix::Intent::Truest;
+    slider_->setVisible(truest);
+    give_up_->setVisible(truest);
+    again_->setVisible(row && row->lamp.by_hand);
+    for (std::size_t e = 0; row && e < columns_.size(); ++e) {
+        columns_[e]->setValue(100 * match_.drive(e));
+        columns_[e]->setLight(document_.colours().of(row->lamp.mixer->emitters()[e]),
+                              match_.keptOut(e), match_.pinned(e));
+        columns_[e]->setEnabled(row->lamp.mixer->usable(e));
+    }
+    update();
+}
+
+void MixPanel::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    const TypeRow* row = match_.focus();
+    const int w = drawText(p, 0, 14, tr("Mix"), typeface(Type::Title), theme().bright);
+    if (!row)
+        return;
+    const QString by_hand = row->lamp.by_hand ? tr(", by hand") : QString();
+    drawText(p, w + 14, 14, match_.lampsText() + by_hand, typeface(Type::Small), theme().dim);
+    const auto wish = match_.wish();
+    if (!columns_.empty()) { // the columns' scale, every tenth
+        const int top = columns_.front()->y() + 4;
+        const int well = columns_.front()->height() - 4 - LevelColumn::kBelow;
+        for (int i = 0; i <= 10; ++i)
+            p.fillRect(i % 5 ? 3 : 0, top + well * i / 10 - (i == 10), i % 5 ? 3 : 6, 1,
+                       theme().faint);
+        drawText(p, 0, top + well + 15, QStringLiteral("%"), typeface(Type::Small), theme().dim);
+    }
+    if (!wish)
+        return;
+    if (wish->intent == mix::Intent::Brightest) {
+        drawText(p, 0, 86,
+                 tr("The most light this colour can have: %1 cd").arg(numberText(row->candela, 0)),
+                 typeface(Type::Small), theme().dim);
+        return;
+    }
+    // Similarity to the wanted spectrum over what is given up; it stands on the slider below.
+    const auto& trade = match_.tradeOff();
+    const QRect r = curveRect();
+    if (trade.size() >= 2) {
+        double low = 100;
+        double high = 0;
+        for (const auto& t : trade) {
+            low = std::min(low, t.ssi);
+            high = std::max(high, t.ssi);
+        }
+        const double span = std::max(8.0, high - low);
+        const auto place = [&](double give_up, double ssi) {
+            return QPointF(r.left() + give_up * 100 / kMostGivenUp * r.width(),
+                           r.bottom() - 14 - (ssi - low) / span * (r.height() - 22));
+        };
+        QPolygonF curve;
+        double here = trade.front().ssi;
+        for (std::size_t i = 0; i < trade.size(); ++i) {
+            curve << place(trade[i].give_up, trade[i].ssi);
+            if (i > 0 && wish->give_up <= trade[i].give_up &&
+                wish->give_up >= trade[i - 1].give_up) {
+                const double part = (wish->give_up - trade[i - 1].give_up) /
+                                    (trade[i].give_up - trade[i - 1].give_up);
+                here = trade[i - 1].ssi + part * (trade[i].ssi - trade[i - 1].ssi);
+            }
+        }
+        p.setRenderHint(QPainter::Antialiasing);
+        p.setPen(QPen(theme().text, 1.5));
+        p.drawPolyline(curve);
+        const QPointF at = place(wish->give_up, here);
+        p.setPen(QPen(theme().faint, 1));
+        p.drawLine(at, QPointF(at.x(), slider_->geometry().bottom() - 10));
+        p.setPen(Qt::NoPen);
+        p.setBrush(theme().bright);
+        p.drawEllipse(at, 4, 4);
+        const QString ssi = numberText(here, 0);
+        const int value = textWidth(ssi, typeface(Type::Work));
+        const int label = textWidth(tr("SSI"), typeface(Type::Small));
+        const int x = std::clamp(static_cast<int>(at.x()) - (value + label + 5) / 2, 0,
+                                 width() - value - label - 5);
+        drawText(p, x, static_cast<int>(at.y()) - 8, tr("SSI"), typeface(Type::Small), theme().dim);
+        drawText(p, x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
+                 theme().bright);
+    }
+    drawText(p, 0, 145, tr("Give-up"), typeface(Type::Work), theme().text);
+    const int unit = drawTextRight(p, width(), 145, tr("cd"), typeface(Type::Small), theme().dim);
+    drawTextRight(p, width() - unit - 5, 145, numberText(row->candela, 0), typeface(Type::Work),
+                  theme().bright);
+}
+
+} // namespace zelo::desk

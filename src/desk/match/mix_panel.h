@@ -1,0 +1,42 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Mix: the intent, what it gives up, and one level column per emitter of the type in focus.
+#pragma once
+
+#include "desk/match/match_model.h"
+
+#include <QWidget>
+
+namespace zelo::desk {
+
+class Button;
+class LevelColumn;
+class NumberField;
+class Stations;
+class ValueSlider;
+
+class MixPanel : public QWidget {
+    Q_OBJECT
+public:
+    MixPanel(Document& document, MatchModel& match, QWidget* parent);
+    const std::vector<LevelColumn*>& columns() const { return columns_; }
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    void refresh();
+    void makeColumns(const light::FixtureType& type);
+    QRect curveRect() const;
+
+    Document& document_;
+    MatchModel& match_;
+    Stations* intents_;
+    ValueSlider* slider_;
+    NumberField* give_up_;
+    Button* again_;
+    std::vector<LevelColumn*> columns_;
+    std::string columns_of_;
+};
+
+} // namespace zelo::desk

@@ -1,0 +1,159 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/readings/readings_panel.h"
+
+#include "colour/cct.h"
+#include "colour/lamp.h"
+#include "colour/rendering.h"
+#include "colour/ssi.h"
+#include "desk/kit/button.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/readings/reach_map.h"
+#include "desk/readings/spectrum_plot.h"
+#include "light/levels.h"
+
+#include <cmath>
+
+namespace zelo::desk {
+
+namespace {
+constexpr int kMargin = 20;
+constexpr int kMapTop = 44;
+constexpr int kRow = 20;
+} // namespace
+
+ReadingsPanel::ReadingsPanel(Document& document, MatchModel& match, QWidget* parent)
+    : QWidget(parent), document_(document), match_(match),
+      map_(new ReachMap(document, match, this)),
+      spectrum_(new SpectrumPlot(
+          tr("Spectrum"), tr("The emitters of the mix, stacked; the line is the light wanted"),
+          false, this)),
+      keep_(new Button(tr("Keep"), "K", tr("Keep what is in hand in the look"), Button::Kind::Next,
+                       this)),
+      put_down_(new Button(tr("Put down"), "Esc", tr("Let go of everything in hand"),
+                           Button::Kind::Plain, this)) {
+    setFixedWidth(280);
+    setAccessibleName(tr("Readings"));
+    connect(keep_, &Button::clicked, this, &ReadingsPanel::keepWanted);
+    connect(put_down_, &Button::clicked, this, &ReadingsPanel::putDownWanted);
+    connect(&match_, &MatchModel::rowsChanged, this, &ReadingsPanel::refresh);
+    connect(&document_, &Document::showChanged, this, [this] {
+        const bool holding = !document_.session().hand()->empty();
+        for (Button* b : {keep_, put_down_}) {
+            b->setEnabled(holding);
+            b->update();
+        }
+    });
+}
+
+void ReadingsPanel::resizeEvent(QResizeEvent*) {
+    const int w = width() - 2 * kMargin;
+    const int extra = std::max(0, height() - 620); // more height: more map and plot
+    const int map = 224;
+    map_->setGeometry(kMargin, kMapTop, w, map);
+    spectrum_->setGeometry(kMargin, kMapTop + map + 40, w, 112 + std::min(extra / 2, 160));
+    keep_->setGeometry(kMargin, height() - 36, w / 2 - 4, 28);
+    put_down_->setGeometry(kMargin + w / 2 + 4, height() - 36, w / 2 - 4, 28);
+}
+
+void ReadingsPanel::refresh() {
+    rows_.clear();
+    const TypeRow* row = match_.focus();
+    const light::Wanted* wanted = match_.wanted();
+    if (!row) {
+        spectrum_->showNothing();
+        rendering_key_.clear();
+        return update();
+    }
+    spectrum_->showMix(*row->lamp.mixer, row->lamp.drives, wanted ? wanted->spectrum : std::nullopt,
+                       document_.colours());
+    const auto& got = row->lamp.sent.xyz;
+    const bool lit = colour::hasChromaticity(got);
+    const auto wuv = wanted ? wanted->uv() : colour::Uv{NAN, NAN};
+    const auto guv = lit ? colour::toUv(got) : colour::Uv{NAN, NAN};
+    const auto wcct = wanted ? colour::cctOf(wuv) : std::nullopt;
+    const auto gcct = lit ? colour::cctOf(guv) : std::nullopt;
+    const auto k = [](const std::optional<colour::Cct>& c) { return c ? c->cct.value : NAN; };
+    const auto d = [](const std::optional<colour::Cct>& c) { return c ? c->duv : NAN; };
+    rows_ = {{tr("u′"), wuv.u, guv.u, 4},
+             {tr("v′"), wuv.v, guv.v, 4},
+             {tr("kelvin"), k(wcct), k(gcct), 0},
+             {tr("tint Duv"), d(wcct), d(gcct), 4}};
+    askRendering();
+    update();
+}
+
+// Indices of the light take longer than a repaint: worker, then the rows grow.
+void ReadingsPanel::askRendering() {
+    const TypeRow* row = match_.focus();
+    struct Indices {
+        double wanted_rf = NAN, got_rf = NAN, agreement = NAN, ssi = NAN;
+    };
+    document_.later(
+        "rendering", this,
+        [lamp = row->lamp, white = Kelvin{document_.show().white_cct_k}] {
+            Indices found;
+            const auto mix = light::spectrumOf(lamp.mixer->type(), lamp.sent.drives);
+            const auto rf = [](const colour::Spectrum& s) {
+                const auto xyz = colour::toXyz(s);
+                const auto cct =
+                    colour::hasChromaticity(xyz) ? colour::cctOf(colour::toUv(xyz)) : std::nullopt;
+                return colour::indicesMeanSomething(cct) ? colour::tm30Of(s, cct->cct).rf : NAN;
+            };
+            if (!(lamp.sent.xyz.Y > 0))
+                return found;
+            found.got_rf = rf(mix);
+            if (!lamp.colour || !lamp.colour->wanted.spectrum)
+                return found;
+            const auto& wanted = *lamp.colour->wanted.spectrum;
+            found.wanted_rf = rf(wanted);
+            found.agreement = colour::agreementOf(
+                wanted, mix, lamp.colour->wanted.lamp.value_or(colour::lampOf(white)));
+            found.ssi = colour::spectralSimilarity(mix, wanted).value_or(NAN);
+            return found;
+        },
+        [this](const Indices& i) {
+            if (rows_.size() > 4)
+                rows_.resize(4);
+            rows_.push_back({tr("R_f"), i.wanted_rf, i.got_rf, 0});
+            rows_.push_back({tr("agreement"), NAN, i.agreement, 0});
+            rows_.push_back({tr("SSI to wanted"), NAN, i.ssi, 0});
+            update();
+        });
+}
+
+void ReadingsPanel::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().side);
+    const int right = width() - kMargin;
+    const TypeRow* row = match_.focus();
+    drawText(p, kMargin, 32, row ? tr("Reach of %1").arg(row->name) : tr("Reach"),
+             typeface(Type::Work), theme().bright);
+    drawTextRight(p, right, 32, tr("u′ v′"), typeface(Type::Small), theme().dim);
+    const int plot = spectrum_->geometry().top();
+    drawText(p, kMargin, plot - 12, tr("Spectrum"), typeface(Type::Work), theme().bright);
+    drawTextRight(p, right, plot - 12, tr("wanted as line"), typeface(Type::Small), theme().dim);
+
+    int y = spectrum_->geometry().bottom() + 18;
+    const int wanted_right = width() - 92;
+    drawTextRight(p, wanted_right, y, tr("wanted"), typeface(Type::Small), theme().dim);
+    drawTextRight(p, right, y, tr("got"), typeface(Type::Small), theme().dim);
+    p.fillRect(kMargin, y + 5, width() - 2 * kMargin, 1, theme().hair);
+    y += kRow + 1;
+    for (const ReadingRow& r : rows_) {
+        if (y > keep_->geometry().top() - 6)
+            break;
+        drawText(p, kMargin, y, r.name, typeface(Type::Work), theme().text);
+        // An index that compares the two has no "wanted" of its own.
+        const bool one = !std::isfinite(r.wanted) && r.decimals == 0 && r.name != tr("kelvin") &&
+                         r.name != tr("R_f");
+        if (!one)
+            drawTextRight(p, wanted_right, y, numberOrDash(r.wanted, r.decimals),
+                          typeface(Type::Work), theme().text);
+        drawTextRight(p, right, y, numberOrDash(r.got, r.decimals), typeface(Type::Work),
+                      theme().bright);
+        y += kRow - 1;
+    }
+}
+
+} // namespace zelo::desk

@@ -1,0 +1,188 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/shell/header.h"
+
+#include "desk/kit/button.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/stations.h"
+#include "desk/kit/value_control.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QTimer>
+#include <cmath>
+
+namespace zelo::desk {
+
+namespace {
+constexpr int kBars = 9;
+}
+
+// --- StageSwitch -----------------------------------------------------------------------------
+
+StageSwitch::StageSwitch(QWidget* parent) : QWidget(parent) {
+    setAccessibleName(tr("Rehearsal or On stage"));
+    setToolTip(tr("Rehearsal: the fixtures hold what they show while you work. "
+                  "On stage: what you do goes out (F9)"));
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::PointingHandCursor);
+    setAccessibleDescription(tr("On stage"));
+}
+
+int StageSwitch::seam() const {
+    return textWidth(tr("Rehearsal"), typeface(Type::Work)) + 15;
+}
+
+QSize StageSwitch::sizeHint() const {
+    return {seam() + textWidth(tr("On stage"), typeface(Type::Work, true)) + 16, 26};
+}
+
+void StageSwitch::setOnStage(bool on) {
+    on_stage_ = on;
+    setAccessibleDescription(on ? tr("On stage") : tr("Rehearsal"));
+    update();
+}
+
+void StageSwitch::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    const int s = seam();
+    const QRect left(1, 1, s - 1, height() - 2);
+    const QRect right(s, 1, width() - s - 1, height() - 2);
+    p.fillRect(on_stage_ ? right : left, on_stage_ ? theme().bright : theme().lift);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen(theme().faint, 1));
+    p.setBrush(Qt::NoBrush);
+    p.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), 2, 2);
+    p.setRenderHint(QPainter::Antialiasing, false);
+    p.fillRect(s, 1, 1, height() - 2, theme().faint);
+    const int base = height() / 2 + 5;
+    drawTextCentred(p, left.center().x(), base, tr("Rehearsal"), typeface(Type::Work),
+                    on_stage_ ? theme().text : theme().bright);
+    drawTextCentred(p, right.center().x(), base, tr("On stage"), typeface(Type::Work, on_stage_),
+                    on_stage_ ? theme().head : theme().text);
+    if (hasFocus())
+        drawFocusBrackets(p, rect());
+}
+
+void StageSwitch::mousePressEvent(QMouseEvent* event) {
+    emit onStageChosen(event->pos().x() >= seam());
+}
+
+void StageSwitch::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Left || event->key() == Qt::Key_Right)
+        emit onStageChosen(event->key() == Qt::Key_Right);
+    else if (event->key() == Qt::Key_Return)
+        emit onStageChosen(!on_stage_);
+    else
+        QWidget::keyPressEvent(event);
+}
+
+// --- Header ----------------------------------------------------------------------------------
+
+Header::Header(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document),
+      views_(new Stations(
+          tr("Views"), tr("The six views, in the order of the work (1 to 6)"),
+          {tr("Rig"), tr("Match"), tr("Gradient"), tr("Crossfade"), tr("Cues"), tr("Ripple")},
+          {"1", "2", "3", "4", "5", "6"}, false, this)),
+      master_(new NumberField(tr("Master"), tr("All intensities together"), {0, 100, 1, 0},
+                              QStringLiteral("%"), this)),
+      dark_(new Button(tr("Dark"), {}, tr("All light out, at once (Ctrl+D)"), Button::Kind::Plain,
+                       this)),
+      stage_(new StageSwitch(this)),
+      name_(new Button({}, {}, tr("The show: open, keep, undo, theme, help (F10)"),
+                       Button::Kind::Title, this)) {
+    setFixedHeight(48);
+    setAccessibleName(tr("Header"));
+    views_->setOnEdge(true);
+    dark_->setCheckable(true);
+    master_->setValue(100);
+    connect(views_, &Stations::stationChosen, this, &Header::viewChosen);
+    connect(name_, &Button::clicked, this,
+            [this] { emit menuWanted(name_->mapToGlobal(QPoint(0, name_->height() + 6))); });
+    const auto controls = [this] {
+        document_.session().setControls({master_->value() / 100, dark_->isChecked()});
+    };
+    connect(master_, &NumberField::valueEdited, this, controls);
+    connect(master_, &NumberField::resetWanted, this, [this, controls] {
+        master_->setValue(100);
+        controls();
+    });
+    connect(dark_, &Button::clicked, this, controls);
+    connect(stage_, &StageSwitch::onStageChosen, this,
+            [this](bool on) { document_.session().setOnStage(on); });
+    connect(&document_, &Document::showChanged, this, &Header::refresh);
+    auto* beat = new QTimer(this);
+    connect(beat, &QTimer::timeout, this, [this] {
+        const host::Player* player = document_.session().player();
+        if (player && player->framesPerSecond() > 1)
+            beat_ = (beat_ + 1) % kBars;
+        update();
+    });
+    beat->start(250);
+    refresh();
+}
+
+void Header::setView(int view) {
+    views_->setChosen(view);
+}
+
+void Header::refresh() {
+    const auto& controls = document_.session().controls();
+    master_->setValue(100 * controls.master);
+    dark_->setChecked(controls.dark);
+    stage_->setOnStage(document_.session().onStage());
+    name_->setText(toQt(document_.show().name));
+    name_->setAccessibleName(tr("Show: %1").arg(name_->text()));
+    resizeEvent(nullptr);
+    update();
+}
+
+void Header::resizeEvent(QResizeEvent*) {
+    const int s = stage_->sizeHint().width();
+    int x = width() - 20 - s;
+    stage_->setGeometry(x, 11, s, 26);
+    x -= 62;
+    dark_->setGeometry(x, 11, 46, 26);
+    x -= 78;
+    master_->setGeometry(x, 13, 62, 24);
+    const int v = views_->sizeHint().width();
+    // The views stand over the bench; a narrow window lets them move left.
+    views_->setGeometry(std::min(284, x - v - 200), 0, v, 49);
+    const int name = std::min(textWidth(name_->text(), typeface(Type::Title)) + 2, 190);
+    name_->setGeometry(20, 10, name, 28);
+}
+
+void Header::mousePressEvent(QMouseEvent*) {
+    setFocus();
+}
+
+void Header::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().head);
+    const bool on = document_.session().onStage();
+    p.fillRect(0, height() - (on ? 3 : 1), width(), on ? 3 : 1, on ? theme().bright : theme().hair);
+
+    QString kept = document_.session().kept() ? tr("all kept") : tr("not yet kept");
+    if (!document_.session().path() && !document_.session().kept())
+        kept = tr("a copy");
+    drawText(p, name_->geometry().right() + 12, 30, kept, typeface(Type::Small), theme().dim);
+
+    // Heartbeat: a bar that moves while frames go out, and where to.
+    const host::Player* player = document_.session().player();
+    const int right = master_->geometry().left() - 60;
+    const QString text =
+        player ? tr("%1 fps, this computer").arg(std::lround(player->framesPerSecond()))
+               : tr("no output");
+    const int w = drawTextRight(p, right - 24, 30, text, typeface(Type::Small), theme().dim);
+    const int bars = right - 24 - w - 10 - kBars * 4;
+    for (int i = 0; i < kBars && bars > views_->geometry().right(); ++i) {
+        const bool lit = player && i == beat_;
+        p.fillRect(bars + i * 4, lit ? 18 : 22, lit ? 2 : 1, lit ? 14 : 10,
+                   lit ? theme().bright : theme().faint);
+    }
+    drawTextRight(p, master_->geometry().left() + 12, 30, tr("Master"), typeface(Type::Work),
+                  theme().text);
+}
+
+} // namespace zelo::desk

@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The header: the show and whether it is kept, the six views, the output's heartbeat, master, Dark,
+// Rehearsal or On stage.
+#pragma once
+
+#include "desk/kit/document.h"
+
+#include <QWidget>
+
+namespace zelo::desk {
+
+class Button;
+class NumberField;
+class Stations;
+
+// Rehearsal | On stage, in one box.
+class StageSwitch : public QWidget {
+    Q_OBJECT
+public:
+    explicit StageSwitch(QWidget* parent);
+    void setOnStage(bool on);
+    QSize sizeHint() const override;
+
+signals:
+    void onStageChosen(bool on);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    int seam() const;
+    bool on_stage_ = true;
+};
+
+class Header : public QWidget {
+    Q_OBJECT
+public:
+    Header(Document& document, QWidget* parent);
+    void setView(int view);
+
+signals:
+    void viewChosen(int view);
+    void menuWanted(const QPoint& global);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+
+private:
+    void refresh();
+
+    Document& document_;
+    Stations* views_;
+    NumberField* master_;
+    Button* dark_;
+    StageSwitch* stage_;
+    Button* name_;
+    int beat_ = 0;
+};
+
+} // namespace zelo::desk

@@ -1,0 +1,235 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/shell/main_window.h"
+
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/lineup/lineup_panel.h"
+#include "desk/match/match_view.h"
+#include "desk/readings/readings_panel.h"
+#include "desk/shell/coming_view.h"
+#include "desk/shell/header.h"
+#include "desk/shell/message_line.h"
+#include "desk/swatches/swatch_panel.h"
+
+#include <QApplication>
+#include <QCloseEvent>
+#include <QFileDialog>
+#include <QMenu>
+#include <QMessageBox>
+#include <QToolTip>
+
+namespace zelo::desk {
+
+namespace {
+constexpr int kHeader = 48;
+constexpr int kSwatches = 260;
+constexpr int kReadings = 280;
+constexpr int kLineup = 132;
+} // namespace
+
+MainWindow::MainWindow(Document& document)
+    : document_(document), match_model_(new MatchModel(document, this)),
+      header_(new Header(document, this)),
+      swatches_(new SwatchPanel(document, *match_model_, this)), views_(new QStackedWidget(this)),
+      match_view_(new MatchView(document, *match_model_, views_)),
+      readings_(new ReadingsPanel(document, *match_model_, this)),
+      lineup_(new LineupPanel(document, this)), message_(new MessageLine(this)) {
+    setWindowTitle(tr("Zelochrome"));
+    setMinimumSize(1180, 720);
+    resize(1280, 800);
+    const auto coming = [this](const QString& title, const QString& line) {
+        views_->addWidget(new ComingView(title, line, views_));
+    };
+    coming(tr("Rig"), tr("Not built yet. Here will be the plan of the stage, the patch and Find "
+                         "fixtures."));
+    views_->addWidget(match_view_);
+    coming(tr("Gradient"), tr("Not built yet. Here colours will be spread along the lineup."));
+    coming(tr("Crossfade"), tr("Not built yet. Here the way of a fade through colour will be "
+                               "planned, round the white."));
+    coming(tr("Cues"), tr("Not built yet. Here will be the cue list, the stage picture and the "
+                          "faders."));
+    coming(tr("Ripple"), tr("Not built yet. Here colours will move along the lineup."));
+    connect(header_, &Header::viewChosen, this, &MainWindow::showView);
+    connect(header_, &Header::menuWanted, this, &MainWindow::openMenu);
+    connect(&document_, &Document::told, this, &MainWindow::tell);
+    connect(readings_, &ReadingsPanel::keepWanted, this, [this] {
+        if (auto done = document_.session().keepHand(); !done)
+            tell(toQt(done.error().text()));
+    });
+    connect(readings_, &ReadingsPanel::putDownWanted, this,
+            [this] { document_.session().putDown(); });
+    makeCommands();
+    bindCommands(commands_, this);
+    showView(Match);
+    setFocusPolicy(Qt::ClickFocus);
+    setFocus(); // nothing is picked by a first key press that was meant for the window
+}
+
+int MainWindow::viewNamed(const QString& name) {
+    static const QStringList names{"rig", "match", "gradient", "crossfade", "cues", "ripple"};
+    return static_cast<int>(names.indexOf(name.toLower()));
+}
+
+void MainWindow::showView(int view) {
+    views_->setCurrentIndex(view);
+    header_->setView(view);
+}
+
+void MainWindow::makeCommands() {
+    auto& session = document_.session();
+    const QStringList names{tr("Rig"),       tr("Match"), tr("Gradient"),
+                            tr("Crossfade"), tr("Cues"),  tr("Ripple")};
+    for (int i = 0; i < names.size(); ++i)
+        commands_.push_back({tr("View %1").arg(names[i]), QString::number(i + 1),
+                             [this, i] { showView(i); }, false});
+    for (int i = 0; i < names.size(); ++i)
+        commands_.push_back({tr("View %1, also from a text field").arg(names[i]),
+                             QStringLiteral("Ctrl+%1").arg(i + 1), [this, i] { showView(i); },
+                             false});
+    const auto add = [this](const QString& text, const QString& key, std::function<void()> run,
+                            bool menu = false) {
+        commands_.push_back({text, key, std::move(run), menu});
+    };
+    add(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
+    add(tr("Find a command"), "Ctrl+K", [this] { openFinder(commands_, this); });
+    add(tr("Put down what is in hand"), "Esc", [&session] { session.putDown(); });
+    add(tr("Keep what is in hand"), "K", [this] { emit readings_->keepWanted(); });
+    add(
+        tr("Undo"), "Ctrl+Z", [&session] { session.undo(); }, true);
+    add(
+        tr("Redo"), "Ctrl+Shift+Z", [&session] { session.redo(); }, true);
+    add(
+        tr("Open a show…"), "Ctrl+O", [this] { askOpen(); }, true);
+    add(
+        tr("Save"), "Ctrl+S", [this] { save(); }, true);
+    add(
+        tr("Save as…"), "Ctrl+Shift+S", [this] { askSaveAs(); }, true);
+    add(tr("Choose lamps"), "L", [this] { lineup_->chooseLamps(); });
+    add(tr("All lamps into the lineup"), "Ctrl+A", [this] { lineup_->chooseAll(); });
+    add(tr("Reverse the lineup"), {}, [this] { lineup_->reverse(); });
+    add(tr("Lineup from the middle"), {}, [this] { lineup_->fromTheMiddle(); });
+    add(tr("Shuffle the lineup"), {}, [this] { lineup_->shuffle(); });
+    add(tr("Dark: all light out, or back"), "Ctrl+D", [&session] {
+        auto controls = session.controls();
+        controls.dark = !controls.dark;
+        session.setControls(controls);
+    });
+    add(tr("Rehearsal or On stage"), "F9", [&session] { session.setOnStage(!session.onStage()); });
+    add(
+        tr("Dark or light theme"), "Ctrl+T",
+        [] { useTheme(theme().booth ? deskTheme() : boothTheme()); }, true);
+    add(
+        tr("Whole screen"), "F11", [this] { setWindowState(windowState() ^ Qt::WindowFullScreen); },
+        true);
+    add(tr("Menu of the show"), "F10", [this] { openMenu(mapToGlobal(QPoint(20, kHeader))); });
+    add(
+        tr("Explain what is under the pointer"), "F1", [this] { explain(); }, true);
+    add(
+        tr("List all keys"), "F2", [this] { openKeys(commands_, this); }, true);
+}
+
+void MainWindow::openMenu(const QPoint& global) {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const Command& c : commands_) {
+        if (!c.in_menu)
+            continue;
+        QString text = c.text;
+        const auto& history = document_.session().history();
+        if (c.key == "Ctrl+Z" && history.canUndo())
+            text = tr("Undo: %1").arg(toQt(history.undoName()));
+        if (c.key == "Ctrl+Shift+Z" && history.canRedo())
+            text = tr("Redo: %1").arg(toQt(history.redoName()));
+        QAction* action = menu->addAction(text + '\t' + c.key);
+        connect(action, &QAction::triggered, this, c.run);
+    }
+    menu->popup(global);
+}
+
+Done MainWindow::open(const QString& path) {
+    auto opened = document_.session().open(fromQt(path));
+    if (opened) {
+        disposable_ = false;
+        emit document_.lineupChanged();
+    }
+    return opened;
+}
+
+void MainWindow::askOpen() {
+    if (!mayLeave())
+        return;
+    const QString path =
+        QFileDialog::getOpenFileName(this, tr("Open a show"), {}, tr("Shows (*.zelo)"));
+    if (path.isEmpty())
+        return;
+    if (auto opened = open(path); !opened)
+        tell(toQt(opened.error().text()));
+}
+
+void MainWindow::save() {
+    if (!document_.session().path())
+        return askSaveAs();
+    if (auto saved = document_.session().save(); !saved)
+        tell(toQt(saved.error().text()));
+}
+
+void MainWindow::askSaveAs() {
+    QString path = QFileDialog::getSaveFileName(
+        this, tr("Save the show as"), toQt(document_.show().name) + ".zelo", tr("Shows (*.zelo)"));
+    if (path.isEmpty())
+        return;
+    if (!path.endsWith(".zelo"))
+        path += ".zelo";
+    if (auto saved = document_.session().saveAs(fromQt(path)); !saved)
+        tell(toQt(saved.error().text()));
+    else
+        disposable_ = false;
+}
+
+bool MainWindow::mayLeave() {
+    auto& session = document_.session();
+    if (disposable_ || session.kept() || (!session.path() && !session.history().canUndo()))
+        return true;
+    QMessageBox box(this);
+    box.setText(tr("“%1” has changes that are not on disk yet.").arg(toQt(document_.show().name)));
+    auto* keep = box.addButton(tr("Save them"), QMessageBox::AcceptRole);
+    auto* lose = box.addButton(tr("Lose them"), QMessageBox::DestructiveRole);
+    box.addButton(tr("Stay here"), QMessageBox::RejectRole);
+    box.exec();
+    if (box.clickedButton() == keep)
+        save();
+    return box.clickedButton() == lose || session.kept();
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    event->setAccepted(mayLeave());
+}
+
+void MainWindow::explain() {
+    QWidget* under = QApplication::widgetAt(QCursor::pos());
+    while (under && under->toolTip().isEmpty())
+        under = under->parentWidget();
+    if (!under)
+        return tell(tr("Nothing to explain under the pointer: move it over a control."));
+    tell(QStringLiteral("%1: %2").arg(under->accessibleName(), under->toolTip()));
+}
+
+void MainWindow::tell(const QString& message) {
+    static_cast<MessageLine*>(message_)->tell(message);
+}
+
+void MainWindow::resizeEvent(QResizeEvent*) {
+    const int middle = height() - kHeader - kLineup;
+    header_->setGeometry(0, 0, width(), kHeader);
+    swatches_->setGeometry(0, kHeader, kSwatches, middle);
+    views_->setGeometry(kSwatches, kHeader, width() - kSwatches - kReadings, middle);
+    readings_->setGeometry(width() - kReadings, kHeader, kReadings, middle);
+    lineup_->setGeometry(0, height() - kLineup, width(), kLineup);
+    message_->setGeometry(kSwatches, kHeader + middle - 32, views_->width(), 32);
+}
+
+void MainWindow::paintEvent(QPaintEvent*) {
+    QPainter(this).fillRect(rect(), theme().bench);
+}
+
+} // namespace zelo::desk

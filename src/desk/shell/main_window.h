@@ -1,0 +1,70 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The window: it puts the panels in their places and the commands on their keys. It decides
+// nothing.
+#pragma once
+
+#include "desk/kit/document.h"
+#include "desk/shell/commands.h"
+
+#include <QStackedWidget>
+#include <QWidget>
+
+namespace zelo::desk {
+
+class Header;
+class LineupPanel;
+class MatchModel;
+class MatchView;
+class ReadingsPanel;
+class SwatchPanel;
+
+class MainWindow : public QWidget {
+    Q_OBJECT
+public:
+    explicit MainWindow(Document& document);
+
+    enum View { Rig, Match, Gradient, Crossfade, Cues, Ripple };
+    void showView(int view);
+    int view() const { return views_->currentIndex(); }
+    static int viewNamed(const QString& name); // -1 when there is none
+
+    // A demo copy may be closed without asking.
+    void setDisposable(bool disposable) { disposable_ = disposable; }
+    Done open(const QString& path);
+
+    MatchModel& matchModel() { return *match_model_; }
+    MatchView& matchView() { return *match_view_; }
+    SwatchPanel& swatches() { return *swatches_; }
+    LineupPanel& lineupPanel() { return *lineup_; }
+    ReadingsPanel& readings() { return *readings_; }
+    const std::vector<Command>& commands() const { return commands_; }
+
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
+    void closeEvent(QCloseEvent* event) override;
+
+private:
+    void makeCommands();
+    void openMenu(const QPoint& global);
+    void askOpen();
+    void save();
+    void askSaveAs();
+    bool mayLeave(); // asks when something is not kept
+    void explain();  // F1: what is under the pointer
+    void tell(const QString& message);
+
+    Document& document_;
+    MatchModel* match_model_;
+    Header* header_;
+    SwatchPanel* swatches_;
+    QStackedWidget* views_;
+    MatchView* match_view_;
+    ReadingsPanel* readings_;
+    LineupPanel* lineup_;
+    QWidget* message_;
+    std::vector<Command> commands_;
+    bool disposable_ = false;
+};
+
+} // namespace zelo::desk
