@@ -79,6 +79,8 @@ std::optional<Spectrum> smoothestSpectrum(const Xyz& xyz) {
         Eigen::VectorXd rhs = Eigen::VectorXd::Zero(n + 3);
         rhs.tail(3) = target;
         const Eigen::VectorXd x = kkt.partialPivLu().solve(rhs);
+        if (!x.allFinite())
+            return std::nullopt;
         s.setZero();
         for (int i = 0; i < n; ++i)
             s[free[static_cast<std::size_t>(i)]] = x[i];
@@ -104,7 +106,7 @@ std::optional<Spectrum> smoothestSpectrum(const Xyz& xyz) {
             held[static_cast<std::size_t>(worst)] = 0;
             continue;
         }
-        if ((A * s.cwiseMax(0) - target).norm() > 1e-9 * target.norm())
+        if (!((A * s.cwiseMax(0) - target).norm() <= 1e-9 * target.norm()))
             return std::nullopt;
         Grid grid{};
         for (int i = 0; i < static_cast<int>(kGridSize); ++i) {

@@ -326,6 +326,9 @@ Mix Mixer::nearestMix(const Problem& p, const Wanted& wanted, const MixWish& wis
     for (std::size_t e = 0; e < drives.size(); ++e)
         drives[e] =
             std::clamp((wa * makers[first][e] + wb * makers[second][e]) / (wa + wb), 0.0, 1.0);
+    for (std::size_t e = 0; e < drives.size(); ++e)
+        if (std::find(p.free.begin(), p.free.end(), e) == p.free.end())
+            drives[e] = p.pinned[e]; // to the last digit
     return finished(drives, end, wanted, xyzOf(drives).Y);
 }
 

@@ -14,15 +14,19 @@ using light::Drives;
 namespace {
 
 constexpr double kBrightnessFree = 0.10;
-constexpr std::size_t kExhaustive = 8;
+constexpr std::size_t kExhaustive = 8; // emitters: 3⁸ = 6561 combinations
+constexpr std::size_t kFew = 5;        // emitters that can afford two steps each: 5⁵ = 3125
+constexpr int kFarthest = 2;
 
 // One lit emitter: its rounded value and the light of the values beside it.
 struct Lit {
     std::size_t channel;
     std::uint32_t value;
-    std::array<Xyz, 3> at; // value - 1, value, value + 1
-    int lowest, highest;   // -1..1: how far it can move
+    std::array<Xyz, 2 * kFarthest + 1> at; // value - 2 … value + 2
+    int lowest, highest;                   // -2..2: how far it can move
     int step = 0;
+
+    const Xyz& lightAt(int s) const { return at[static_cast<std::size_t>(s + kFarthest)]; }
 };
 
 struct Search {
@@ -41,7 +45,7 @@ struct Search {
     Xyz sum() const {
         Xyz c;
         for (std::size_t k = 0; k < count; ++k)
-            c += lit[k].at[static_cast<std::size_t>(lit[k].step + 1)];
+            c += lit[k].lightAt(lit[k].step);
         return c;
     }
 };
@@ -60,7 +64,7 @@ void searchAll(Search& s) {
         }
         for (int step = s.lit[k].lowest; step <= s.lit[k].highest; ++step) {
             now[k] = step;
-            self(self, k + 1, so_far + s.lit[k].at[static_cast<std::size_t>(step + 1)]);
+            self(self, k + 1, so_far + s.lit[k].lightAt(step));
         }
     };
     walk(walk, 0, {});
@@ -84,8 +88,7 @@ void searchPairs(Search& s) {
                         if (i == j && a != b)
                             continue;
                         const auto moved = [](const Lit& l, int step) {
-                            return l.at[static_cast<std::size_t>(step + 1)] -
-                                   l.at[static_cast<std::size_t>(l.step + 1)];
+                            return l.lightAt(step) - l.lightAt(l.step);
                         };
                         Xyz c = all + moved(s.lit[i], a);
                         if (i != j)
@@ -155,14 +158,20 @@ Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
         if (c.role != light::Role::Emitter || !(drives[c.emitter] * scale > 0) ||
             s.count == light::kMostEmitters)
             continue;
-        Lit& lit = s.lit[s.count++];
-        lit = {i, values[i], {}, values[i] > 0 ? -1 : 0, values[i] < c.most() ? 1 : 0};
-        for (int step = lit.lowest; step <= lit.highest; ++step)
-            lit.at[static_cast<std::size_t>(step + 1)] =
-                light::driveOf(
-                    c, static_cast<std::uint32_t>(static_cast<std::int64_t>(values[i]) + step)) *
-                mixer.emitters()[c.emitter];
+        s.lit[s.count++] = {i, values[i], {}, 0, 0};
         fine |= c.bits() > 8;
+    }
+    const int far = s.count <= kFew && !fine ? kFarthest : 1;
+    for (std::size_t k = 0; k < s.count; ++k) {
+        Lit& lit = s.lit[k];
+        const Channel& c = mode.channels[lit.channel];
+        const auto value = static_cast<std::int64_t>(lit.value);
+        lit.lowest = -static_cast<int>(std::min<std::int64_t>(far, value));
+        lit.highest = static_cast<int>(std::min<std::int64_t>(far, c.most() - value));
+        for (int step = lit.lowest; step <= lit.highest; ++step)
+            lit.at[static_cast<std::size_t>(step + kFarthest)] =
+                light::driveOf(c, static_cast<std::uint32_t>(value + step)) *
+                mixer.emitters()[c.emitter];
     }
     if (s.count <= kExhaustive && !fine)
         searchAll(s);

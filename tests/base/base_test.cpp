@@ -1,0 +1,117 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "base/file.h"
+#include "base/handover.h"
+#include "base/quantity.h"
+#include "base/text.h"
+
+#include <cstdlib>
+#include <filesystem>
+#include <fstream>
+#include <gtest/gtest.h>
+#include <thread>
+
+namespace zelo {
+namespace {
+
+namespace fs = std::filesystem;
+
+class Folder { // its own, gone afterwards
+public:
+    Folder() {
+        std::string name = (fs::temp_directory_path() / "zelo-XXXXXX").string();
+        path = ::mkdtemp(name.data());
+    }
+    ~Folder() { fs::remove_all(path); }
+    fs::path path;
+};
+
+TEST(Quantity, MiredIsReciprocalMegakelvin) {
+    EXPECT_EQ(toMired(Kelvin{5000}), Mired{200});
+    EXPECT_NEAR(toMired(Kelvin{3200}).value, 312.5, 1e-9);
+    EXPECT_EQ(toKelvin(Mired{200}), Kelvin{5000});
+}
+
+TEST(Text, NumbersAreWholeAndFinite) {
+    EXPECT_EQ(toNumber(" 1.5 "), 1.5);
+    EXPECT_EQ(toNumber("+2e-3"), 0.002);
+    for (const char* bad : {"", "1.5x", "1,5", "nan", "inf", "-inf", "1 2", "--1", "0x10"})
+        EXPECT_FALSE(toNumber(bad)) << bad;
+    EXPECT_EQ(toInteger("-7"), -7);
+    EXPECT_FALSE(toInteger("7.0"));
+    EXPECT_FALSE(toInteger("99999999999999999999"));
+}
+
+TEST(Text, LinesEndInAnyOfThreeWays) {
+    const auto found = lines("a\r\nb\nc\rd");
+    ASSERT_EQ(found.size(), 4u);
+    EXPECT_EQ(found[1], "b");
+    EXPECT_EQ(found[3], "d");
+    EXPECT_EQ(lines("x\n\ny").size(), 3u);
+    EXPECT_TRUE(lines("").empty());
+}
+
+TEST(Text, SplitKeepsEmptyPieces) {
+    const auto parts = split("a,,b", ',');
+    ASSERT_EQ(parts.size(), 3u);
+    EXPECT_EQ(parts[1], "");
+    EXPECT_EQ(split("", ',').size(), 1u);
+}
+
+TEST(Text, LoweringLeavesOtherScriptsAlone) {
+    EXPECT_EQ(lowered("ÄBC Éa"), "Äbc Éa");
+}
+
+TEST(Error, TellsPlaceThenWhat) {
+    const auto inner = fail(ErrorCode::BadValue, "{} is too much", 7);
+    const auto outer = passOn(passOn(inner.value(), "row 3").value(), "gels.txt");
+    EXPECT_EQ(outer.value().text(), "gels.txt, row 3: 7 is too much");
+}
+
+TEST(File, WritesWholeOrNotAtAll) {
+    const Folder folder;
+    const auto path = folder.path / "show.zelo";
+    ASSERT_TRUE(writeFile(path, "first"));
+    ASSERT_TRUE(writeFile(path, "second"));
+    EXPECT_EQ(*readFile(path), "second");
+    // Nothing is left beside it.
+    EXPECT_EQ(std::distance(fs::directory_iterator(folder.path), fs::directory_iterator()), 1);
+}
+
+TEST(File, AFailedWriteKeepsWhatWasThere) {
+    const Folder folder;
+    const auto path = folder.path / "sub";
+    fs::create_directory(path);
+    const auto done = writeFile(path, "x"); // a folder cannot be replaced by a file
+    ASSERT_FALSE(done);
+    EXPECT_EQ(done.error().code, ErrorCode::Io);
+    EXPECT_NE(done.error().text().find("sub"), std::string::npos);
+    EXPECT_EQ(std::distance(fs::directory_iterator(folder.path), fs::directory_iterator()), 1);
+}
+
+TEST(File, ReadingIsBounded) {
+    const Folder folder;
+    const auto path = folder.path / "big";
+    std::ofstream(path) << std::string(1000, 'x');
+    const auto read = readFile(path, 999);
+    ASSERT_FALSE(read);
+    EXPECT_EQ(read.error().code, ErrorCode::TooLarge);
+    EXPECT_EQ(readFile(folder.path / "none").error().code, ErrorCode::NotFound);
+    EXPECT_EQ(readFile(folder.path).error().code, ErrorCode::Io);
+}
+
+TEST(Handover, GivesWholeSnapshotsToAnotherThread) {
+    struct Pair {
+        int a, b;
+    };
+    Handover<Pair> handover;
+    std::jthread writer([&](const std::stop_token& stop) {
+        for (int i = 0; !stop.stop_requested(); ++i)
+            handover.put(std::make_shared<const Pair>(Pair{i, -i}));
+    });
+    for (int i = 0; i < 20'000; ++i)
+        if (const auto p = handover.take())
+            ASSERT_EQ(p->a, -p->b);
+}
+
+} // namespace
+} // namespace zelo

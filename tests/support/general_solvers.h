@@ -1,0 +1,137 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The same problems solved by general packages: what our own solvers are checked and timed against.
+#pragma once
+
+#include "mix/mix.h"
+
+#include <glpk.h>
+#include <nlopt.hpp>
+#include <vector>
+
+namespace zelo::test {
+
+// Largest t with Σ a_i m_i = t d, 0 <= a_i <= 1, by the simplex of GLPK; 0 when there is none.
+inline double brightestByLinearProgram(const std::vector<colour::Xyz>& m, const colour::Xyz& d) {
+    glp_term_out(GLP_OFF);
+    glp_prob* lp = glp_create_prob();
+    glp_set_obj_dir(lp, GLP_MAX);
+    const int n = static_cast<int>(m.size());
+    glp_add_rows(lp, 3);
+    glp_add_cols(lp, n + 1);
+    for (int r = 1; r <= 3; ++r)
+        glp_set_row_bnds(lp, r, GLP_FX, 0, 0);
+    const auto part = [](const colour::Xyz& c, int r) { return r == 1 ? c.X : r == 2 ? c.Y : c.Z; };
+    double scale = 0;
+    for (const auto& c : m)
+        scale = std::max({scale, c.X, c.Y, c.Z});
+    for (int j = 1; j <= n + 1; ++j) {
+        int rows[4] = {0, 1, 2, 3};
+        double values[4] = {0, 0, 0, 0};
+        for (int r = 1; r <= 3; ++r)
+            values[r] = j <= n ? part(m[static_cast<std::size_t>(j - 1)], r) / scale : -part(d, r);
+        glp_set_mat_col(lp, j, 3, rows, values);
+        if (j <= n)
+            glp_set_col_bnds(lp, j, GLP_DB, 0, 1);
+        else
+            glp_set_col_bnds(lp, j, GLP_LO, 0, 0);
+        glp_set_obj_coef(lp, j, j <= n ? 0 : 1);
+    }
+    glp_smcp settings;
+    glp_init_smcp(&settings);
+    settings.msg_lev = GLP_MSG_OFF;
+    settings.tol_bnd = settings.tol_dj = 1e-10;
+    const double t = glp_simplex(lp, &settings) == 0 && glp_get_status(lp) == GLP_OPT
+                         ? glp_get_obj_val(lp) * scale
+                         : 0;
+    glp_delete_prob(lp);
+    return t;
+}
+
+// The program of Truest, by NLopt's SLSQP: minimise ∫(Σ a S − s W)², s for equal luminance, with
+// the exact colour d and Y = y. Returns the root of the objective over the root of ∫(s W)².
+struct TruestProblem {
+    const mix::Mixer& mixer;
+    const light::Wanted& wanted;
+    double y;
+};
+
+inline double truestByGeneralSolver(const TruestProblem& p, light::Drives start,
+                                    int max_evaluations = 4000) {
+    const auto n = static_cast<unsigned>(start.size());
+    nlopt::opt opt(nlopt::LD_SLSQP, n);
+    opt.set_lower_bounds(0);
+    opt.set_upper_bounds(1);
+    struct Data {
+        const TruestProblem* p;
+        std::vector<std::vector<double>> r; // residual spectra per drive
+        double norm;
+    } data{&p, {}, 0};
+    const auto& w = p.wanted.spectrum->values();
+    const double yw = colour::toXyz(*p.wanted.spectrum).Y;
+    for (unsigned e = 0; e < n; ++e) {
+        const auto& s = p.mixer.type().emitters[e].spectrum.values();
+        const double ye = p.mixer.emitters()[e].Y;
+        std::vector<double> r(w.size());
+        for (std::size_t i = 0; i < w.size(); ++i)
+            r[i] = s[i] - ye / yw * w[i];
+        data.r.push_back(std::move(r));
+    }
+    for (const double v : w)
+        data.norm += v * v;
+    data.norm *= p.y / yw * p.y / yw;
+    const auto objective = [](unsigned count, const double* a, double* gradient, void* raw) {
+        const auto& d = *static_cast<Data*>(raw);
+        std::vector<double> off(d.r[0].size(), 0.0);
+        for (unsigned e = 0; e < count; ++e)
+            for (std::size_t i = 0; i < off.size(); ++i)
+                off[i] += a[e] * d.r[e][i];
+        double sum = 0;
+        for (const double v : off)
+            sum += v * v;
+        if (gradient)
+            for (unsigned e = 0; e < count; ++e) {
+                gradient[e] = 0;
+                for (std::size_t i = 0; i < off.size(); ++i)
+                    gradient[e] += 2 * off[i] * d.r[e][i] / d.norm;
+            }
+        return sum / d.norm;
+    };
+    opt.set_min_objective(objective, &data);
+    struct Row {
+        std::vector<double> c;
+        double rhs;
+    };
+    std::vector<Row> rows(3);
+    const auto& d = p.wanted.xyz;
+    for (unsigned e = 0; e < n; ++e) {
+        const auto& m = p.mixer.emitters()[e];
+        rows[0].c.push_back((m.X - d.X / d.Y * m.Y) / p.y);
+        rows[1].c.push_back((m.Z - d.Z / d.Y * m.Y) / p.y);
+        rows[2].c.push_back(m.Y / p.y);
+    }
+    rows[2].rhs = 1;
+    const auto equality = [](unsigned count, const double* a, double* gradient, void* raw) {
+        const auto& row = *static_cast<Row*>(raw);
+        double sum = -row.rhs;
+        for (unsigned e = 0; e < count; ++e) {
+            sum += row.c[e] * a[e];
+            if (gradient)
+                gradient[e] = row.c[e];
+        }
+        return sum;
+    };
+    for (auto& row : rows)
+        opt.add_equality_constraint(equality, &row, 1e-10);
+    opt.set_xtol_rel(1e-10);
+    opt.set_maxeval(max_evaluations);
+    std::vector<double> a(start.begin(), start.end());
+    double least = HUGE_VAL;
+    try {
+        opt.optimize(a, least);
+    } catch (const std::exception&) {
+        // SLSQP stops on rounding near its optimum; what it has is its answer.
+    }
+    return std::sqrt(std::max(0.0, least));
+}
+
+} // namespace zelo::test
