@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // zelo-rig: simulated fixtures on this computer's own network.
+#include "desk/kit/display.h"
 #include "desk/kit/theme.h"
 #include "host/paths.h"
 #include "rig_loop.h"
@@ -11,13 +12,11 @@
 #include <QApplication>
 #include <csignal>
 #include <cstdio>
-#include <cstdlib>
 
 namespace {
 
 int runWindow(const zelo::rig::RigLoop& loop, int argc, char** argv) {
-    if (!std::getenv("DISPLAY") && !std::getenv("WAYLAND_DISPLAY") &&
-        !std::getenv("QT_QPA_PLATFORM")) {
+    if (!zelo::desk::displayThere()) {
         std::fputs("zelo-rig: no display: use --headless\n", stderr);
         return 1;
     }

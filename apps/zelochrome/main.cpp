@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/kit/display.h"
 #include "start.h"
 
 #include <CLI/App.hpp>
@@ -6,20 +7,6 @@
 #include <CLI/Formatter.hpp>
 #include <QApplication>
 #include <cstdio>
-#include <cstdlib>
-
-namespace {
-
-// Qt ends the program with several lines when there is no display; one clear line is better.
-bool displayThere() {
-    const auto set = [](const char* name) {
-        const char* value = std::getenv(name);
-        return value && *value;
-    };
-    return set("DISPLAY") || set("WAYLAND_DISPLAY") || set("QT_QPA_PLATFORM");
-}
-
-} // namespace
 
 int main(int argc, char** argv) {
     CLI::App cli{"Zelochrome: colour for multi-emitter LED fixtures."};
@@ -42,9 +29,9 @@ int main(int argc, char** argv) {
     } catch (const CLI::ParseError& e) {
         return cli.exit(e) == 0 ? 0 : 2;
     }
-    if (!wish.shot.empty() && !displayThere())
+    if (!wish.shot.empty() && !zelo::desk::displayThere())
         qputenv("QT_QPA_PLATFORM", "offscreen");
-    if (!displayThere()) {
+    if (!zelo::desk::displayThere()) {
         std::fputs("zelochrome: no display: neither DISPLAY nor WAYLAND_DISPLAY is set "
                    "(--shot FILE works without one)\n",
                    stderr);

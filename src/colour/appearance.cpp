@@ -2,31 +2,21 @@
 #include "colour/appearance.h"
 
 #include "base/assert.h"
+#include "colour/detail/matrix.h"
 
-#include <Eigen/Dense>
 #include <algorithm>
 
 namespace zelo::colour {
 
 namespace {
 
-using Eigen::Matrix3d;
-using Eigen::Vector3d;
-
-Matrix3d rows(double a, double b, double c, double d, double e, double f, double g, double h,
-              double i) {
-    Matrix3d m;
-    m << a, b, c, d, e, f, g, h, i;
-    return m;
-}
+using namespace detail;
 
 const Matrix3d kCat02 =
     rows(0.7328, 0.4296, -0.1624, -0.7036, 1.6975, 0.0061, 0.0030, 0.0136, 0.9834);
 const Matrix3d kHuntPointerEstevez =
     rows(0.38971, 0.68898, -0.07868, -0.22981, 1.18340, 0.04641, 0, 0, 1);
 const Matrix3d kCat02ToHpe = kHuntPointerEstevez * kCat02.inverse();
-const Matrix3d kCat16 = rows(0.401288, 0.650173, -0.051461, -0.250268, 1.204414, 0.045854,
-                             -0.002079, 0.048952, 0.953127);
 
 // Viewing conditions of TM-30.
 constexpr double kLA = 100;

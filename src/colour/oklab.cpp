@@ -2,22 +2,13 @@
 #include "colour/oklab.h"
 
 #include "base/assert.h"
-
-#include <Eigen/Dense>
+#include "colour/detail/matrix.h"
 
 namespace zelo::colour {
 
 namespace {
 
-using Eigen::Matrix3d;
-using Eigen::Vector3d;
-
-Matrix3d rows(double a, double b, double c, double d, double e, double f, double g, double h,
-              double i) {
-    Matrix3d m;
-    m << a, b, c, d, e, f, g, h, i;
-    return m;
-}
+using namespace detail;
 
 const Matrix3d kToLms = rows(0.8189330101, 0.3618667424, -0.1288597137, //
                              0.0329845436, 0.9293118715, 0.0361456387,  //

@@ -2,23 +2,15 @@
 #include "colour/srgb.h"
 
 #include "base/assert.h"
+#include "colour/detail/matrix.h"
 
-#include <Eigen/Dense>
 #include <algorithm>
 
 namespace zelo::colour {
 
 namespace {
 
-using Eigen::Matrix3d;
-using Eigen::Vector3d;
-
-Matrix3d rows(double a, double b, double c, double d, double e, double f, double g, double h,
-              double i) {
-    Matrix3d m;
-    m << a, b, c, d, e, f, g, h, i;
-    return m;
-}
+using namespace detail;
 
 // IEC 61966-2-1:1999, from its primaries and D65 (0.3127, 0.3290).
 const Matrix3d kFromLinear = rows(0.4123907993, 0.3575843394, 0.1804807884, //
@@ -26,15 +18,7 @@ const Matrix3d kFromLinear = rows(0.4123907993, 0.3575843394, 0.1804807884, //
                                   0.0193308187, 0.1191947798, 0.9505321522);
 const Matrix3d kToLinear = kFromLinear.inverse();
 
-// CAT16. Source: Li et al., Color Res. Appl. 42 (2017).
-const Matrix3d kCat16 = rows(0.401288, 0.650173, -0.051461, //
-                             -0.250268, 1.204414, 0.045854, //
-                             -0.002079, 0.048952, 0.953127);
 const Matrix3d kCat16Back = kCat16.inverse();
-
-Vector3d vec(const Xyz& c) {
-    return {c.X, c.Y, c.Z};
-}
 
 double decoded(std::uint8_t value) {
     const double s = value / 255.0;

@@ -27,8 +27,8 @@ mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wis
 }
 
 std::string keyOf(const mix::Mixer& mixer, const show::ColourWish& wish) {
-    std::string key = fmt::format("{}\n{}\n{}\n{}\n{}", mixer.type().id, mixer.mode().name,
-                                  wish.asked, mix::nameOf(wish.intent), wish.give_up);
+    std::string key = fmt::format("{}\n{}\n{}\n{}", fmt::ptr(&mixer), wish.asked,
+                                  mix::nameOf(wish.intent), wish.give_up);
     for (const auto& e : wish.keep_out)
         key += "\n-" + e;
     for (const auto& [e, drive] : wish.pins)

@@ -39,9 +39,10 @@ public:
     // Reads the notation, once per text.
     Result<light::Wanted> wanted(const std::string& asked);
 
-    // Always answers. When the colour cannot be read (its gel is not in any book) the wish's own
-    // u'v' is mixed instead, and `trouble` says so. Keep-outs and pins naming emitters that this
-    // type does not have are passed over.
+    // Always answers. `mixer` must be one of mixer()'s: those live as long as this. When the colour
+    // cannot be read (its gel is not in any book) the wish's own u'v' is mixed instead, and
+    // `trouble` says so. Keep-outs and pins naming emitters that this type does not have are passed
+    // over.
     std::shared_ptr<const MixedColour> mixed(const mix::Mixer& mixer, const show::ColourWish& wish);
 
     void forgetColours(); // after a book or palette changed

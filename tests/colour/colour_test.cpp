@@ -95,8 +95,8 @@ TEST(Resample, BadSamplesNameTheirRow) {
 }
 
 TEST(Observer, TablesHaveNoSlippedDigit) { // a slip is a spike in curvature
-    for (const auto o : {Observer::Cie1931_2, Observer::Cie1964_10, Observer::Cie2015_2,
-                         Observer::Cie2015_10}) {
+    for (const auto o :
+         {Observer::Cie1931_2, Observer::Cie1964_10, Observer::Cie2015_2, Observer::Cie2015_10}) {
         const auto& f = matchingFunctions(o);
         for (const Grid* g : {&f.x, &f.y, &f.z})
             for (std::size_t i = 12; i + 2 < kGridSize; ++i) { // tables of 2015 begin at 390 nm

@@ -376,8 +376,8 @@ double meanRoundingError(const Mixer& mixer, bool together) {
     for (const Xyz& c : coloursInReach(mixer, 120, 31)) {
         const Mix mix = mixer.solve(test::wantedXyz(c), {});
         const double dim = 0.05;
-        const auto sent = together ? rounded(mixer, mix.drives, dim)
-                                   : roundedAlone(mixer, mix.drives, dim);
+        const auto sent =
+            together ? rounded(mixer, mix.drives, dim) : roundedAlone(mixer, mix.drives, dim);
         if (!colour::hasChromaticity(sent.xyz))
             continue;
         sum += colour::distance(colour::toUv(sent.xyz), colour::toUv(mix.got));

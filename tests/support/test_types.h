@@ -51,14 +51,14 @@ inline std::shared_ptr<const light::FixtureType> typeOf(const std::vector<Emitte
     return type;
 }
 
-inline const std::vector<EmitterSpec> kEight = {{660, 12, 500}, {634, 10, 1800}, {596, 9, 1100},
+inline const std::vector<EmitterSpec> kEight = {{660, 12, 500},  {634, 10, 1800}, {596, 9, 1100},
                                                 {550, 45, 5000}, {523, 18, 2300}, {500, 15, 1500},
-                                                {465, 12, 600}, {447, 10, 210}};
+                                                {465, 12, 600},  {447, 10, 210}};
 inline const std::vector<EmitterSpec> kThree = {{630, 10, 1800}, {525, 18, 3300}, {462, 12, 560}};
-inline const std::vector<EmitterSpec> kFour = {{630, 10, 1800}, {525, 18, 3300}, {462, 12, 560},
-                                               {555, 70, 4400}};
-inline const std::vector<EmitterSpec> kFive = {{634, 10, 1800}, {596, 9, 1100}, {550, 45, 5000},
-                                               {523, 18, 2300}, {465, 12, 600}};
+inline const std::vector<EmitterSpec> kFour = {
+    {630, 10, 1800}, {525, 18, 3300}, {462, 12, 560}, {555, 70, 4400}};
+inline const std::vector<EmitterSpec> kFive = {
+    {634, 10, 1800}, {596, 9, 1100}, {550, 45, 5000}, {523, 18, 2300}, {465, 12, 600}};
 
 inline light::Wanted wantedXyz(const colour::Xyz& xyz) {
     return {"test", (1 / xyz.Y) * xyz, std::nullopt, std::nullopt, 1};

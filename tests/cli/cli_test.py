@@ -1,0 +1,177 @@
+#!/usr/bin/env python3
+"""The command line as a script uses it: exit codes, JSON as the formats page writes it, wrong input.
+
+    cli_test.py BIN_FOLDER DATA_FOLDER TEST_DATA
+"""
+import json
+import os
+import pathlib
+import signal
+import subprocess
+import sys
+import tempfile
+import unittest
+
+BIN, DATA, TESTS = (pathlib.Path(p) for p in sys.argv[1:4])
+
+
+def run(*args, program="zelo"):
+    env = {k: v for k, v in os.environ.items() if k not in ("DISPLAY", "WAYLAND_DISPLAY", "QT_QPA_PLATFORM")}
+    return subprocess.run([BIN / program, *map(str, args)], capture_output=True, text=True, timeout=60, env=env)
+
+
+def ask(*args):
+    done = run(*args, "--json")
+    assert done.returncode == 0, done.stderr
+    assert "NaN" not in done.stdout and "nan" not in done.stdout
+    return json.loads(done.stdout)
+
+
+class Light(unittest.TestCase):
+    def test_a_gel(self):
+        light = ask("light", "gel:214@3200")
+        self.assertEqual(list(light), ["xyz", "uv", "cct", "duv", "ra", "r", "rf", "rg", "ssi", "ssi_reference"])
+        self.assertAlmostEqual(light["uv"][0], 0.2975, 3)
+
+    def test_tungsten_is_its_own_reference(self):
+        light = ask("light", "cct:3200")
+        self.assertAlmostEqual(light["cct"], 3200, 0)
+        self.assertGreater(light["ra"], 99.5)
+        self.assertGreater(light["rf"], 99.5)
+        self.assertAlmostEqual(light["ssi"], 100, 0)
+        self.assertIn("blackbody", light["ssi_reference"])
+        self.assertEqual(len(light["r"]), 14)
+
+    def test_what_means_nothing_is_null(self):
+        red = ask("light", "xy:0.69,0.30")
+        for name in ("cct", "duv", "ra", "r", "rf", "rg", "ssi", "ssi_reference"):
+            self.assertIsNone(red[name], name)
+
+
+class Match(unittest.TestCase):
+    def test_json_is_as_written(self):
+        found = ask("match", "gannet-8", "gel:214@3200", "cct:5600")
+        self.assertEqual(len(found["matches"]), 2)
+        m = found["matches"][0]
+        for name in ("colour", "wanted", "in_reach", "miss_uv", "emitters", "channels", "got", "sent", "brightness_cd",
+                     "of_brightest", "power_w", "ra", "rf", "rg", "agreement"):
+            self.assertIn(name, m)
+        self.assertEqual(m["colour"], "gel:214@3200")
+        self.assertEqual([c["offset"] for c in m["channels"]], list(range(1, 18, 2)))
+        self.assertEqual(m["channels"][0], {"offset": 1, "attribute": "Dimmer", "value": 65535, "bits": 16})
+        self.assertAlmostEqual(m["of_brightest"], 0.7, 6)
+        self.assertTrue(m["in_reach"] and m["miss_uv"] < 1e-6)
+        self.assertGreater(m["power_w"], 10)
+        for a, b in zip(m["sent"]["uv"], m["wanted"]["uv"]):
+            self.assertAlmostEqual(a, b, 4)
+
+    def test_brightest_is_never_dimmer(self):
+        bright = ask("match", "tern-6", "gel:301", "--intent", "brightest")["matches"][0]
+        truest = ask("match", "tern-6", "gel:301", "--give-up", "0")["matches"][0]
+        self.assertGreaterEqual(bright["brightness_cd"], truest["brightness_cd"] * (1 - 1e-9))
+
+    def test_keep_out_pin_dim_mode(self):
+        m = ask("match", "gannet-8", "cct:3200", "--keep-out", "Amber,deep red", "--pin", "Lime=0.4", "--dim", "0.5",
+                "--mode", "emitters 8 bit")["matches"][0]
+        drives = {e["name"]: e["drive"] for e in m["emitters"]}
+        self.assertEqual((drives["Amber"], drives["Deep red"], drives["Lime"]), (0, 0, 0.4))
+        self.assertEqual(m["channels"][0]["value"], 128)
+        self.assertEqual(m["channels"][0]["bits"], 8)
+
+    def test_out_of_reach_says_so(self):
+        m = ask("match", "petrel-4", "xy:0.08,0.55")["matches"][0]
+        self.assertFalse(m["in_reach"])
+        self.assertGreater(m["miss_uv"], 0.01)
+        hue = ask("match", "petrel-4", "xy:0.08,0.55", "--nearest", "hue")["matches"][0]
+        self.assertGreaterEqual(hue["miss_uv"], m["miss_uv"] - 1e-9)
+
+    def test_a_fixture_by_path_and_another_book(self):
+        m = ask("match", TESTS / "reference/fixtures/Fulmar", "gel:F101@2800", "--book", TESTS / "reference/gels.txt",
+                "--intent", "brightest")["matches"][0]
+        self.assertAlmostEqual(m["brightness_cd"] / 4142.394756, 1, 2)
+
+
+class Lists(unittest.TestCase):
+    def test_gels(self):
+        self.assertGreaterEqual(len(ask("gels")["gels"]), 150)
+        near = ask("gels", "--like", "gel:214")["gels"]
+        self.assertEqual(near[0]["id"], "214")
+        self.assertEqual(sorted(g["distance_uv"] for g in near), [g["distance_uv"] for g in near])
+
+    def test_fixtures(self):
+        types = {t["id"]: t for t in ask("fixtures")["fixtures"]}
+        self.assertEqual(len(types["gannet-8"]["emitters"]), 8)
+        self.assertFalse(types["tern-6"]["modes"][0]["dimmer"])
+
+    def test_for_people(self):
+        self.assertIn("Apricot", run("gels").stdout)
+        self.assertIn("Gannet 8", run("fixtures").stdout)
+        self.assertIn("same", run("match", "gannet-8", "gel:214").stdout)
+        self.assertIn("K", run("light", "cct:3200").stdout)
+
+
+class WrongInput(unittest.TestCase):
+    def test_one_clear_line_and_exit_2(self):
+        for args, says in [
+            (["light", "gel:99999"], "no gel 99999"), (["light", "blue"], "a colour begins with"),
+            (["light"], "required"), (["lights", "cct:3200"], ""), ([], ""),
+            (["match", "nothing", "cct:3200"], "gannet-8"), (["match", "petrel-4"], "required"),
+            (["match", "petrel-4", "cct:3200", "--mode", "x"], "emitters 8 bit"),
+            (["match", "petrel-4", "cct:3200", "--give-up", "1.5"], "0..1"),
+            (["match", "petrel-4", "cct:3200", "--intent", "best"], "brightest"),
+            (["match", "petrel-4", "cct:3200", "--keep-out", "Mint"], "Red, Green, Blue, White"),
+            (["match", "petrel-4", "cct:3200", "--pin", "Red"], "EMITTER=DRIVE"),
+            (["match", "petrel-4", "cct:3200", "--pin", "Red=2"], "0..1"),
+            (["match", "petrel-4", "cct:3200", "--dim", "-1"], "0..1"),
+            (["match", "petrel-4", "cct:3200", "--nearest", "near"], "uv or hue"),
+            (["match", TESTS / "reference/gels.txt", "cct:3200"], "GDTF"),
+            (["gels", "--book", "/nowhere.txt"], "/nowhere.txt"), (["help", "nothing"], "no command"),
+        ]:
+            done = run(*args)
+            self.assertEqual(done.returncode, 2, args)
+            self.assertIn(says, done.stderr + done.stdout, args)
+            self.assertNotIn("terminate", done.stderr)
+
+    def test_help(self):
+        self.assertEqual(run("help", "match").returncode, 0)
+        self.assertIn("--keep-out", run("help", "match").stdout)
+        self.assertEqual(run("--version").stdout.split()[0], "zelo")
+
+
+class Programs(unittest.TestCase):
+    def test_no_display_is_one_line(self):
+        for program in ("zelochrome", "zelo-rig"):
+            args = ["--port", "0"] if program == "zelo-rig" else ["--demo"]
+            done = run(*args, program=program)
+            self.assertEqual(done.returncode, 1)
+            self.assertEqual(done.stderr.count("\n"), 1, done.stderr)
+            self.assertIn("no display", done.stderr)
+
+    def test_a_broken_show_is_told_with_its_place(self):
+        with tempfile.TemporaryDirectory() as folder:
+            show = pathlib.Path(folder) / "bad.zelo"
+            show.write_text('{"format": "zelochrome-show", "version": 1, "fixtures": [{"id": 1, "type": "x", "address": 0}]}')
+            for program, args in (("zelochrome", [show, "--shot", pathlib.Path(folder) / "x.png"]),
+                                  ("zelo-rig", ["--headless", "--show", show])):
+                done = run(*args, program=program)
+                self.assertEqual(done.returncode, 2, program)
+                self.assertIn("bad.zelo, fixtures[0].address", done.stderr)
+
+    def test_a_shot_needs_no_display(self):
+        with tempfile.TemporaryDirectory() as folder:
+            shot = pathlib.Path(folder) / "shot.png"
+            done = run("--demo", "--shot", shot, program="zelochrome")
+            self.assertEqual(done.returncode, 0, done.stderr)
+            self.assertEqual(shot.read_bytes()[:8], b"\x89PNG\r\n\x1a\n")
+
+    def test_the_rig_listens_and_ends_when_told(self):
+        rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--watch", "--port", "0"], stderr=subprocess.PIPE,
+                               stdout=subprocess.PIPE, text=True)
+        self.assertIn("listening on 127.0.0.1:", rig.stderr.readline())
+        rig.send_signal(signal.SIGTERM)
+        rig.communicate(timeout=5)
+        self.assertEqual(rig.returncode, 0)
+
+
+if __name__ == "__main__":
+    unittest.main(argv=sys.argv[:1])

@@ -1,0 +1,374 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "base/text.h"
+#include "colour/cct.h"
+#include "colour/lamp.h"
+#include "files/cgats.h"
+#include "files/gdtf_reader.h"
+#include "files/show_file.h"
+#include "files/spectrum_file.h"
+#include "files/swatch_book_file.h"
+#include "light/levels.h"
+#include "show/edits.h"
+#include "support/vectors.h"
+
+#include <filesystem>
+#include <gtest/gtest.h>
+
+namespace zelo::files {
+namespace {
+
+std::string shipped(const std::string& name) {
+    return std::string(ZELO_DATA) + "/" + name;
+}
+
+template <class T>
+void expectError(const Result<T>& result, const std::string& says) {
+    ASSERT_FALSE(result) << "expected: " << says;
+    EXPECT_NE(result.error().text().find(says), std::string::npos) << result.error().text();
+    EXPECT_EQ(result.error().text().find('\n'), std::string::npos) << "one line";
+}
+
+// --- spectra ---------------------------------------------------------------------------------
+
+TEST(SpectrumFile, ThreeFormatsTellTheSame) {
+    for (const char* name : {"cie-a", "cie-f11"}) {
+        const auto csv = readLight(test::dataPath(fmt::format("reference/spectra/{}.csv", name)));
+        const auto sp = readLight(test::dataPath(fmt::format("reference/spectra/{}.sp", name)));
+        const auto tm = readLight(test::dataPath(fmt::format("reference/spectra/{}.spdx", name)));
+        ASSERT_TRUE(csv && sp && tm) << name;
+        for (std::size_t i = 0; i < colour::kGridSize; ++i) {
+            EXPECT_NEAR((*csv)[i], (*sp)[i], 1e-6 * csv->largest());
+            EXPECT_NEAR((*csv)[i], (*tm)[i], 1e-6 * csv->largest());
+        }
+    }
+}
+
+TEST(SpectrumFile, TakesTheTablesOfSpreadsheets) {
+    for (const char* text : {"nm;W\n400;1\n500;2\n600;3\n", "400\t1\r\n500\t2\r\n600\t3\r\n",
+                             "# made by hand\n400,1\n\n500,2\n600,3",
+                             "\xEF\xBB\xBF"
+                             "400,1\n500,2\n600,3"}) {
+        const auto read = parseSpectrum(text);
+        ASSERT_TRUE(read) << text;
+        EXPECT_EQ(read->values, (std::vector<double>{1, 2, 3})) << text;
+    }
+}
+
+TEST(SpectrumFile, SaysWhereItIsBroken) {
+    expectError(parseSpectrum(""), "at least 3");
+    expectError(parseSpectrum("400,1\n500,x\n600,3\n"), "line 2");
+    expectError(parseSpectrum("400,1\n500,-2\n600,3\n"), "row 2");
+    expectError(parseSpectrum("a,b\nc,d\n"), "line 2");
+    expectError(parseSpectrum("<IESTM2714><SpectralDistribution>"), "offset");
+    expectError(parseSpectrum("<other/>"), "IESTM27");
+    expectError(parseSpectrum("<IESTM2720><SpectralDistribution><SpectralData wavelength='x'>1"
+                              "</SpectralData></SpectralDistribution></IESTM2720>"),
+                "SpectralData 1");
+    expectError(readLight("/nowhere/lamp.csv"), "/nowhere/lamp.csv: no such file");
+}
+
+// --- CGATS and swatch books ------------------------------------------------------------------
+
+TEST(Cgats, ReadsQuotesCommentsAndRowsOverLines) {
+    const auto table =
+        parseCgats("CGATS.17\nORIGINATOR \"A \"\n# note\nBEGIN_DATA_FORMAT\nSAMPLE_ID "
+                   "SAMPLE_NAME\nEND_DATA_FORMAT\nBEGIN_DATA\n1 \"two words\" 2\n"
+                   "three # rest\nEND_DATA\n");
+    ASSERT_TRUE(table) << table.error().text();
+    ASSERT_EQ(table->rows.size(), 2u);
+    EXPECT_EQ(table->rows[0][1], "two words");
+    EXPECT_EQ(table->rows[1][1], "three");
+    EXPECT_EQ(table->row_lines[1], 8);
+}
+
+TEST(Cgats, SaysWhereItIsBroken) {
+    expectError(parseCgats(""), "empty");
+    expectError(parseCgats("CGATS.17\nDESCRIPTOR \"open\n"), "line 2");
+    expectError(parseCgats("CGATS.17\nBEGIN_DATA_FORMAT\nA B\n"), "END_DATA_FORMAT");
+    expectError(parseCgats("X\nBEGIN_DATA_FORMAT\nA B\nEND_DATA_FORMAT\nBEGIN_DATA\n1 2\n"),
+                "cut short");
+    expectError(
+        parseCgats("X\nBEGIN_DATA_FORMAT\nA B\nEND_DATA_FORMAT\nBEGIN_DATA\n1 2\n3\nEND_DATA"),
+        "left over");
+    expectError(
+        parseCgats("X\nNUMBER_OF_SETS 3\nBEGIN_DATA_FORMAT\nA\nEND_DATA_FORMAT\nBEGIN_DATA\n"
+                   "1 2\nEND_DATA"),
+        "says 3");
+}
+
+std::string bookWith(const std::string& rows) {
+    return "CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID SAMPLE_NAME SPECTRAL_NM400 SPECTRAL_NM500 "
+           "SPECTRAL_NM600 SPECTRAL_NM700\nEND_DATA_FORMAT\nBEGIN_DATA\n" +
+           rows + "END_DATA\n";
+}
+
+TEST(SwatchBook, PercentIsTakenAsPercentAndSaid) {
+    const auto read = parseSwatchBook(bookWith("1 a 10 20 30 80\n2 b 1 1 1 1\n"));
+    ASSERT_TRUE(read);
+    EXPECT_NEAR(read->book.find("1")->transmittance.at(700), 0.8, 1e-12);
+    EXPECT_NEAR(read->book.find("2")->transmittance.at(500), 0.01, 1e-12);
+    ASSERT_EQ(read->notes.size(), 1u);
+    EXPECT_NE(read->notes[0].find("percent"), std::string::npos);
+}
+
+TEST(SwatchBook, CsvIsReadToo) {
+    const auto read =
+        parseSwatchBook("id,name,400,500,600\n7,\"Blue, deep\",0.8,0.2,0.1\n8,Clear,0.9,0.9,0.9\n");
+    ASSERT_TRUE(read) << read.error().text();
+    EXPECT_EQ(read->book.find("7")->name, "Blue, deep");
+}
+
+TEST(SwatchBook, ABadRowFailsWithItsLine) {
+    expectError(parseSwatchBook(bookWith("1 a 0.1 0.2 x 0.4\n")), "line 6");
+    expectError(parseSwatchBook(bookWith("1 a 0.1 -0.2 0.3 0.4\n")), "gel 1");
+    expectError(parseSwatchBook(bookWith("1 a .1 .2 .3 .4\n1 b .1 .2 .3 .4\n")), "line 7");
+    expectError(parseSwatchBook("id,name,400,500,600\n7,a,0.8,0.2\n"), "line 2");
+    expectError(parseSwatchBook("id,name\n"), "3 or more wavelengths");
+    expectError(parseSwatchBook(bookWith("")), "no gels");
+}
+
+TEST(SwatchBook, TheOneThatShipsCoversTheCircle) {
+    const auto read = readSwatchBook(shipped("gels/salt-road.txt"));
+    ASSERT_TRUE(read) << read.error().text();
+    EXPECT_GE(read->book.gels.size(), 150u);
+    EXPECT_EQ(read->book.find("214")->name, "Apricot");
+    std::set<int> directions;
+    const auto lamp = colour::lampOf({5600});
+    const auto white = colour::toUv(colour::toXyz(lamp));
+    std::set<std::string> names;
+    for (const auto& gel : read->book.gels) {
+        EXPECT_TRUE(names.insert(gel.name).second) << gel.name << " is there twice";
+        EXPECT_GE(gel.id.size(), 1u);
+        EXPECT_LE(gel.transmittance.largest(), 0.93);
+        const auto off = colour::toUv(colour::toXyz(lamp * gel.transmittance)) - white;
+        if (std::hypot(off.u, off.v) > 0.03)
+            directions.insert(static_cast<int>(std::floor(std::atan2(off.v, off.u) / 0.5236)));
+    }
+    EXPECT_EQ(directions.size(), 12u) << "some hue is in no gel";
+    // A whole warm correction takes 5600 K to about 3200 K: 134 mired.
+    const auto warm = colour::cctOf(colour::toUv(
+        colour::toXyz(colour::blackbody({5600}) * read->book.find("605")->transmittance)));
+    ASSERT_TRUE(warm);
+    EXPECT_NEAR(1e6 / warm->cct.value, 1e6 / 5600 + 134, 4);
+}
+
+// --- GDTF ------------------------------------------------------------------------------------
+
+std::string gdtf(const std::string& emitters, const std::string& profiles,
+                 const std::string& channels) {
+    return "<GDTF><FixtureType Name='T' LongName='Test' Manufacturer='M'><PhysicalDescriptions>"
+           "<Emitters>" +
+           emitters + "</Emitters><DMXProfiles>" + profiles +
+           "</DMXProfiles></PhysicalDescriptions><DMXModes><DMXMode Name='m'><DMXChannels>" +
+           channels + "</DMXChannels></DMXMode></DMXModes></FixtureType></GDTF>";
+}
+
+std::string emitter(const std::string& name, const std::string& inside) {
+    return "<Emitter Name='" + name + "'><Measurement Physical='100' LuminousIntensity='500'>" +
+           inside + "</Measurement></Emitter>";
+}
+
+const std::string kPoints =
+    "<MeasurementPoint WaveLength='500' Energy='0'/><MeasurementPoint "
+    "WaveLength='550' Energy='2'/><MeasurementPoint WaveLength='600' Energy='0'/>";
+
+std::string channel(const std::string& offset, const std::string& attribute,
+                    const std::string& extra = {}) {
+    return "<DMXChannel Offset='" + offset + "' Highlight='255/1'><LogicalChannel Attribute='" +
+           attribute + "'><ChannelFunction Attribute='" + attribute + "' Default='65535/2' " +
+           extra + "/></LogicalChannel></DMXChannel>";
+}
+
+TEST(Gdtf, ReadsWhatDrivesTheLight) {
+    const auto type =
+        parseGdtf(gdtf(emitter("Green", kPoints),
+                       "<DMXProfile Name='sq'><Point DMXPercentage='0' CFC0='0' CFC1='0' "
+                       "CFC2='0.01' CFC3='0'/>"
+                       "</DMXProfile>",
+                       channel("3,4", "ColorAdd_G", "Emitter='Green' DMXProfile='sq'") +
+                           channel("1,2", "Dimmer")),
+                  R"({"emitters": {"Green": {"power_w": 12.5}}})");
+    ASSERT_TRUE(type) << type.error().text();
+    EXPECT_EQ(type->name, "Test");
+    EXPECT_NEAR(type->emitters[0].xyz().Y, 500, 1e-9) << "LuminousIntensity scales the energies";
+    EXPECT_EQ(type->emitters[0].power_w, 12.5);
+    const auto& mode = type->modes[0];
+    EXPECT_EQ(mode.footprint, 4);
+    EXPECT_EQ(mode.channels[0].role, light::Role::Dimmer) << "channels stand by their offset";
+    EXPECT_EQ(mode.channels[1].home, 65535u);
+    EXPECT_EQ(mode.channels[1].highlight, 65535u) << "255/1 means full at any width";
+    EXPECT_NEAR(mode.channels[1].response.drive(0.5), 0.25, 1e-9);
+}
+
+TEST(Gdtf, AnEmitterKnownByItsColourIsModelledAndMarked) {
+    const auto type = parseGdtf(gdtf("<Emitter Name='White' Color='0.33,0.34,900'/>"
+                                     "<Emitter Name='Red' Color='0,0,0' DominantWaveLength='630'/>",
+                                     "", channel("1", "ColorAdd_W", "Emitter='White'")));
+    ASSERT_TRUE(type) << type.error().text();
+    EXPECT_TRUE(type->emitters[0].modelled && type->emitters[1].modelled);
+    const auto xy = colour::toXy(type->emitters[0].xyz());
+    EXPECT_NEAR(xy.x, 0.33, 1e-6);
+    EXPECT_NEAR(xy.y, 0.34, 1e-6);
+    EXPECT_NEAR(type->emitters[0].xyz().Y, 900, 1e-6);
+    EXPECT_EQ(type->emitters[1].spectrum.peakNm(), 630);
+    EXPECT_GE(type->notes.size(), 2u);
+}
+
+TEST(Gdtf, SaysWhatIsWrongAndWhere) {
+    const auto green = emitter("Green", kPoints);
+    const auto one = channel("1", "ColorAdd_G", "Emitter='Green'");
+    expectError(parseGdtf("<GDTF>\n<FixtureType>\n</GDTF>"), "line");
+    expectError(parseGdtf("<other/>"), "expected <GDTF>");
+    expectError(parseGdtf(gdtf("", "", one)), "no emitters");
+    expectError(parseGdtf(gdtf(green + green, "", one)), "another of this name");
+    expectError(parseGdtf(gdtf(emitter("Green", ""), "", one)), "Green");
+    expectError(
+        parseGdtf(gdtf(emitter("G", "<MeasurementPoint WaveLength='x' Energy='1'/>"), "", one)),
+        "MeasurementPoint 1");
+    expectError(parseGdtf(gdtf(green, "", channel("1", "ColorAdd_G", "Emitter='Gren'"))), "Gren");
+    expectError(
+        parseGdtf(gdtf(green, "", channel("1", "ColorAdd_G", "Emitter='Green' DMXProfile='x'"))),
+        "DMXProfile 'x'");
+    expectError(parseGdtf(gdtf(green, "", one + one)), "offset 1 is taken");
+    expectError(parseGdtf(gdtf(green, "", channel("0", "ColorAdd_G", "Emitter='Green'"))),
+                "1 to 512");
+    expectError(parseGdtf(gdtf(green, "", channel("513", "Dimmer"))), "1 to 512");
+    expectError(parseGdtf(gdtf(green, "", "")), "no channels");
+    expectError(readGdtf("/nowhere/x"), "/nowhere/x");
+    expectError(readGdtf(test::dataPath("reference/ciede2000.csv")), "not a GDTF archive");
+}
+
+TEST(Gdtf, TheTypesThatShip) {
+    struct Shipped {
+        const char* id;
+        std::size_t emitters;
+        int bits;
+        bool dimmer;
+    };
+    for (const auto& s : {Shipped{"petrel-4", 4, 8, true}, Shipped{"tern-6", 6, 8, false},
+                          Shipped{"gannet-8", 8, 16, true}}) {
+        const auto type = readGdtf(shipped(std::string("fixtures/") + s.id));
+        ASSERT_TRUE(type) << type.error().text();
+        EXPECT_EQ(type->id, s.id);
+        EXPECT_EQ(type->emitters.size(), s.emitters);
+        EXPECT_EQ(type->modes[0].channels.back().bits(), s.bits);
+        EXPECT_EQ(type->modes[0].dimmer().has_value(), s.dimmer);
+        EXPECT_TRUE(type->notes.empty()) << s.id << ": " << type->notes.front();
+        for (const auto& e : type->emitters) {
+            EXPECT_FALSE(e.modelled);
+            EXPECT_GT(e.power_w, 0) << e.name;
+        }
+    }
+}
+
+// --- shows -----------------------------------------------------------------------------------
+
+const char* const kSmallShow = R"({"format": "zelochrome-show", "version": 1, "name": "S",
+ "fixtures": [{"id": 3, "number": 7, "type": "petrel-4", "universe": 2, "address": 11,
+   "place": {"x_m": -1.5, "y_m": 2, "z_m": 6, "aim_deg": 30}, "lens": "narrow"}],
+ "groups": [{"id": 2, "name": "g", "fixtures": [3], "key": "F1"}],
+ "look": [{"fixture": 3, "intensity": 0.5, "colour": {"asked": "gel:214@3200", "uv": [0.3, 0.54],
+   "intent": "brightest", "give_up": 0.1, "keep_out": ["Red"], "pins": {"White": 0.25}}}],
+ "hand": [{"fixture": 3, "drives": [0, 0.5, 1, 0.25]}],
+ "venue": {"doors": [1, 2]}})";
+
+TEST(ShowFile, ComesBackAsItWas) {
+    const auto first = parseShow(kSmallShow);
+    ASSERT_TRUE(first) << first.error().text();
+    const auto& show = *first->show;
+    EXPECT_EQ(show.fixture({3})->place.aim_deg, 30);
+    EXPECT_EQ(show.look.at({3})->colour->pins[0].second, 0.25);
+    EXPECT_EQ((*first->hand->at({3})->drives)[2], 1);
+    const std::string text = showText(show, *first->hand);
+    const auto second = parseShow(text);
+    ASSERT_TRUE(second) << second.error().text();
+    EXPECT_EQ(showText(*second->show, *second->hand), text);
+    EXPECT_EQ(*second->show->fixture({3}), *show.fixture({3}));
+    EXPECT_EQ(*second->show->look.at({3}), *show.look.at({3}));
+    EXPECT_EQ(*second->hand->at({3}), *first->hand->at({3}));
+}
+
+TEST(ShowFile, KeepsMembersItDoesNotKnow) {
+    const auto opened = parseShow(kSmallShow);
+    ASSERT_TRUE(opened);
+    const auto json = nlohmann::json::parse(showText(*opened->show, *opened->hand));
+    EXPECT_EQ(json["venue"]["doors"][1], 2);
+    EXPECT_EQ(json["fixtures"][0]["lens"], "narrow");
+    EXPECT_EQ(json["groups"][0]["key"], "F1");
+}
+
+TEST(ShowFile, RefusesOthersAndNewerOnesClearly) {
+    expectError(parseShow("{}"), "not a Zelochrome show");
+    expectError(parseShow(R"({"format": "other", "version": 1})"), "not a Zelochrome show");
+    const auto newer = parseShow(R"({"format": "zelochrome-show", "version": 2})");
+    expectError(newer, "newer");
+    EXPECT_EQ(newer.error().code, ErrorCode::Unsupported);
+    expectError(parseShow("{\n \"format\": \"zelochrome-show\",\n oops"), "line 3");
+    expectError(parseShow(""), "line 1");
+    expectError(parseShow("[]"), "not a Zelochrome show");
+}
+
+TEST(ShowFile, NamesThePlaceOfABadValue) {
+    struct Case {
+        const char* from;
+        const char* to;
+        const char* says;
+    };
+    const Case cases[] = {
+        {"\"address\": 11", "\"address\": 700", "fixtures[0].address: 700"},
+        {"\"address\": 11", "\"address\": 1.5", "fixtures[0].address"},
+        {"\"universe\": 2", "\"universe\": \"2\"", "fixtures[0].universe"},
+        {"\"id\": 3", "\"id\": 0", "fixtures[0].id"},
+        {"\"type\": \"petrel-4\"", "\"type\": 4", "fixtures[0].type"},
+        {"[3], \"key\"", "[4], \"key\"", "groups[0].fixtures[0]"},
+        {"\"intensity\": 0.5", "\"intensity\": 1.5", "look[0].intensity"},
+        {"\"brightest\"", "\"loudest\"", "look[0].colour.intent"},
+        {"\"White\": 0.25", "\"White\": 2", "look[0].colour.pins.White"},
+        {"[0, 0.5, 1, 0.25]", "[0, 0.5, 7, 0.25]", "hand[0].drives[2]"},
+        {"{\"fixture\": 3, \"drives\"", "{\"fixture\": 9, \"drives\"", "hand[0].fixture"},
+    };
+    for (const auto& c : cases) {
+        std::string text = kSmallShow;
+        const auto at = text.find(c.from);
+        ASSERT_NE(at, std::string::npos) << c.from;
+        text.replace(at, std::string(c.from).size(), c.to);
+        expectError(parseShow(text), c.says);
+    }
+}
+
+TEST(ShowFile, TheDemoShowIsWhole) {
+    const auto opened = readShow(shipped("shows/salt-lanterns.zelo"));
+    ASSERT_TRUE(opened) << opened.error().text();
+    const auto& show = *opened->show;
+    EXPECT_EQ(show.name, "The Salt Lanterns");
+    EXPECT_GE(show.fixtures.size(), 40u);
+    EXPECT_GE(show.groups.size(), 5u);
+    std::map<std::pair<int, int>, int> slots;
+    for (const auto& [id, f] : show.fixtures) {
+        const auto type = readGdtf(shipped("fixtures/" + f->type));
+        ASSERT_TRUE(type) << f->type;
+        const auto* mode = type->mode(f->mode);
+        ASSERT_TRUE(mode) << f->mode;
+        for (int s = 0; s < mode->footprint; ++s)
+            EXPECT_TRUE(slots.emplace(std::pair(f->universe, f->address + s), id.value).second)
+                << "fixture " << id.value << " overlaps " << slots[{f->universe, f->address + s}];
+        EXPECT_LE(f->address + mode->footprint - 1, 512);
+        EXPECT_TRUE(show.look.contains(id));
+    }
+}
+
+TEST(ShowFile, DamagedTextIsNeverAHalfShow) { // cut and stirred at many places
+    const std::string whole = kSmallShow;
+    for (std::size_t cut = 0; cut < whole.size(); ++cut)
+        EXPECT_FALSE(parseShow(whole.substr(0, cut))) << cut;
+    for (std::size_t at = 0; at < whole.size(); at += 3) {
+        std::string stirred = whole;
+        stirred[at] = static_cast<char>(stirred[at] ^ 0x15);
+        const auto read = parseShow(stirred); // may still be a show; must not crash
+        if (!read)
+            EXPECT_FALSE(read.error().text().empty());
+    }
+}
+
+} // namespace
+} // namespace zelo::files

@@ -1,0 +1,134 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "play/stage.h"
+#include "show/edits.h"
+#include "support/test_types.h"
+
+#include <gtest/gtest.h>
+
+namespace zelo::play {
+namespace {
+
+class Types : public TypeSource, public light::ColourSources {
+public:
+    std::shared_ptr<const light::FixtureType> type(const std::string& id) const override {
+        if (id == "eight")
+            return eight;
+        return id == "bar" ? bar : nullptr;
+    }
+    Result<light::Gel> gel(const std::string& id) const override {
+        return fail(ErrorCode::NotFound, "no gel {}", id);
+    }
+    Result<colour::Spectrum> spectrum(const std::string& path) const override {
+        return fail(ErrorCode::NotFound, "{}", path);
+    }
+    Result<light::Wanted> palette(const std::string& name) const override {
+        return fail(ErrorCode::NotFound, "{}", name);
+    }
+    std::shared_ptr<const light::FixtureType> eight = test::typeOf(test::kEight, 2, true);
+    std::shared_ptr<const light::FixtureType> bar = test::typeOf(test::kThree, 1, false);
+};
+
+class StageTest : public ::testing::Test {
+protected:
+    StageTest() {
+        add("eight", 1, 1);
+        add("bar", 1, 101);
+        add("ghost", 1, 200);
+        add("bar", 2, 511); // runs past the end
+    }
+    void add(const char* type, std::uint16_t universe, int address) {
+        show::Fixture f;
+        f.type = type;
+        f.universe = universe;
+        f.address = address;
+        show = *show::addFixture(show, f);
+    }
+    Stage stage(Controls controls = {}) { return computeStage(show, hand, controls, mixes); }
+
+    Types types;
+    Mixes mixes{types, types};
+    show::ShowPtr show = std::make_shared<const show::Show>();
+    show::HandPtr hand = show::emptyHand();
+    const show::Lineup all{{1}, {2}, {3}, {4}};
+};
+
+TEST_F(StageTest, EveryDarkLampSaysWhy) {
+    EXPECT_EQ(stage().lamp({1})->dark, DarkWhy::NoIntensity);
+    hand = show::withIntensity(hand, all, 0);
+    EXPECT_EQ(stage().lamp({1})->dark, DarkWhy::Intensity);
+    hand = show::withIntensity(hand, all, 1);
+    EXPECT_EQ(stage().lamp({1})->dark, DarkWhy::None) << "no colour asked for: emitters at home";
+    EXPECT_GT(stage().lamp({1})->sent.xyz.Y, 0);
+    EXPECT_EQ(stage({0, false}).lamp({1})->dark, DarkWhy::Master);
+    EXPECT_EQ(stage({0, true}).lamp({1})->dark, DarkWhy::Blackout);
+    EXPECT_EQ(stage().lamp({3})->dark, DarkWhy::NoType);
+    EXPECT_EQ(stage().lamp({4})->dark, DarkWhy::PastEnd);
+    hand = show::withDrives(hand, {{1}}, light::Drives(8, 0), std::nullopt);
+    EXPECT_EQ(stage().lamp({1})->dark, DarkWhy::Emitters);
+    EXPECT_EQ(stage().lamp({9}), nullptr);
+    for (int why = 1; why <= static_cast<int>(DarkWhy::Emitters); ++why)
+        EXPECT_STRNE(words(static_cast<DarkWhy>(why)), "");
+}
+
+TEST_F(StageTest, EachTypeGetsItsOwnMixOfOneColour) {
+    hand = show::withIntensity(show::withColour(hand, all, {"cct:3200"}), all, 1);
+    const auto s = stage();
+    const auto want = s.lamp({1})->colour->wanted.uv();
+    EXPECT_LT(colour::distance(colour::toUv(s.lamp({1})->sent.xyz), want), 1e-4);
+    EXPECT_LT(colour::distance(colour::toUv(s.lamp({2})->sent.xyz), want), 3e-3);
+    EXPECT_NE(s.lamp({1})->drives.size(), s.lamp({2})->drives.size());
+}
+
+TEST_F(StageTest, TheVirtualDimmerAndTheMasterScaleTheLight) {
+    hand = show::withIntensity(show::withColour(hand, all, {"cct:4000"}), all, 1);
+    const double full = stage().lamp({2})->sent.xyz.Y;
+    EXPECT_NEAR(stage({0.5, false}).lamp({2})->sent.xyz.Y / full, 0.5, 0.06);
+    const double eight = stage().lamp({1})->sent.xyz.Y;
+    EXPECT_NEAR(stage({0.5, false}).lamp({1})->sent.xyz.Y / eight, 0.5, 1e-3);
+}
+
+TEST_F(StageTest, AColourThatIsNotToBeHadFallsBackToWhatItWas) {
+    const colour::Uv was{0.26, 0.52};
+    hand = show::withColour(hand, {{1}}, {"gel:lost", was});
+    const auto s = stage();
+    const auto& mixed = *s.lamp({1})->colour;
+    EXPECT_NE(mixed.trouble.find("no gel lost"), std::string::npos);
+    EXPECT_LT(colour::distance(mixed.wanted.uv(), was), 1e-12);
+}
+
+TEST_F(StageTest, KeepOutsByNameMissingOnATypeArePassedOver) {
+    show::ColourWish wish{"cct:3200"};
+    wish.keep_out = {"E4", "E9"};
+    wish.pins = {{"E1", 0.2}};
+    hand = show::withColour(hand, {{1}, {2}}, wish);
+    const auto s = stage();
+    EXPECT_EQ(s.lamp({1})->drives[3], 0);
+    EXPECT_EQ(s.lamp({1})->drives[0], 0.2);
+    EXPECT_EQ(s.lamp({2})->drives[0], 0.2);
+}
+
+TEST_F(StageTest, FramesHoldEveryFixtureAtItsAddress) {
+    hand = show::withIntensity(hand, all, 1);
+    const auto s = stage();
+    const auto frame = frameOf(s);
+    ASSERT_EQ(frame.universes.size(), 1u) << "what does not fit is not sent";
+    const auto& values = frame.universes[0].values;
+    const auto& mode = s.lamp({1})->mixer->mode();
+    EXPECT_EQ(light::readSlots(mode, values), s.lamp({1})->sent.values);
+    EXPECT_EQ(values[100], s.lamp({2})->sent.values[0]);
+    EXPECT_EQ(values[99], 0);
+}
+
+TEST_F(StageTest, TheSameWishIsSolvedOnce) {
+    const auto mixer = mixes.mixer("eight", "");
+    const auto a = mixes.mixed(*mixer, {"cct:3200"});
+    EXPECT_EQ(a, mixes.mixed(*mixer, {"cct:3200"}));
+    show::ColourWish other{"cct:3200"};
+    other.give_up = 0.1;
+    EXPECT_NE(a, mixes.mixed(*mixer, other));
+    EXPECT_EQ(mixes.mixer("none", ""), nullptr);
+    EXPECT_EQ(mixes.mixer("eight", "no such mode"), nullptr);
+}
+
+} // namespace
+} // namespace zelo::play

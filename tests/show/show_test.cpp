@@ -1,0 +1,156 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "show/edits.h"
+#include "show/history.h"
+
+#include <gtest/gtest.h>
+
+namespace zelo::show {
+namespace {
+
+ShowPtr showOf(int fixtures) {
+    ShowPtr show = std::make_shared<const Show>(Show{"Test"});
+    for (int i = 0; i < fixtures; ++i) {
+        Fixture f;
+        f.number = i + 1;
+        f.type = "petrel-4";
+        f.address = 1 + i % 500;
+        show = *addFixture(show, f);
+    }
+    return show;
+}
+
+TEST(Edits, NeverChangeTheShowTheyAreGiven) {
+    const auto before = showOf(3);
+    const auto after = removeFixtures(before, {{2}});
+    ASSERT_TRUE(after);
+    EXPECT_EQ(before->fixtures.size(), 3u);
+    EXPECT_EQ((*after)->fixtures.size(), 2u);
+    // What did not change is shared, not copied.
+    EXPECT_EQ(before->fixtures.at({1}).get(), (*after)->fixtures.at({1}).get());
+}
+
+TEST(Edits, IdsAreNeverUsedAgain) {
+    auto show = showOf(3);
+    show = *removeFixtures(show, {{3}});
+    Fixture f;
+    f.type = "tern-6";
+    show = *addFixture(show, f);
+    EXPECT_TRUE(show->fixture({4}));
+    EXPECT_FALSE(show->fixture({3}));
+}
+
+TEST(Edits, BadPatchesAreRefusedWithTheRule) {
+    const auto show = showOf(1);
+    Fixture f = *show->fixture({1});
+    for (const int address : {0, 513, -1}) {
+        f.address = address;
+        const auto next = changeFixture(show, f);
+        ASSERT_FALSE(next);
+        EXPECT_NE(next.error().text().find("1..512"), std::string::npos);
+    }
+    f.address = 1;
+    f.universe = 0;
+    EXPECT_FALSE(changeFixture(show, f));
+    f.universe = 64000;
+    EXPECT_FALSE(changeFixture(show, f));
+    f.universe = 1;
+    f.id = {99};
+    EXPECT_EQ(changeFixture(show, f).error().code, ErrorCode::NotFound);
+    EXPECT_FALSE(renameShow(show, "  "));
+}
+
+TEST(Edits, GroupsKeepTheirOrderAndFollowTheRig) {
+    auto show = showOf(4);
+    show = *addGroup(show, "back", {{3}, {1}, {4}});
+    EXPECT_EQ(show->groups[0]->fixtures, (std::vector<FixtureId>{{3}, {1}, {4}}));
+    EXPECT_FALSE(addGroup(show, "back", {{1}})) << "the name is taken";
+    EXPECT_FALSE(addGroup(show, "none", {}));
+    EXPECT_FALSE(addGroup(show, "ghost", {{9}}));
+    show = *removeFixtures(show, {{1}});
+    EXPECT_EQ(show->groups[0]->fixtures, (std::vector<FixtureId>{{3}, {4}}));
+    EXPECT_TRUE(removeGroup(show, show->groups[0]->id));
+    EXPECT_FALSE(removeGroup(show, {77}));
+}
+
+TEST(Hand, ColourAndIntensityAreApart) {
+    auto show = showOf(2);
+    ColourWish red{"gel:104", {0.4, 0.5}};
+    show = *keepHand(show, *withIntensity(withColour(emptyHand(), {{1}}, red), {{1}}, 0.8));
+    // Intensity alone in hand: the kept colour stays, and the other way round.
+    const auto dim = withIntensity(emptyHand(), {{1}}, 0.2);
+    EXPECT_EQ(shownValue(*show, *dim, {1}).colour->asked, "gel:104");
+    EXPECT_EQ(shownValue(*show, *dim, {1}).intensity, 0.2);
+    const auto blue = withColour(emptyHand(), {{1}}, {"gel:341", {}});
+    EXPECT_EQ(shownValue(*show, *blue, {1}).intensity, 0.8);
+    EXPECT_EQ(shownValue(*show, *blue, {1}).colour->asked, "gel:341");
+    EXPECT_TRUE(shownValue(*show, *emptyHand(), {2}).empty());
+}
+
+TEST(Hand, DrivesByHandYieldToANewColour) {
+    const auto show = showOf(1);
+    light::Drives d(4, 0.5);
+    auto hand = withDrives(emptyHand(), {{1}}, d, ColourWish{"gel:1", {}});
+    EXPECT_EQ(shownValue(*show, *hand, {1}).drives, d);
+    hand = withColour(hand, {{1}}, {"gel:2", {}});
+    EXPECT_FALSE(shownValue(*show, *hand, {1}).drives);
+    hand = putDown(hand, {{1}});
+    EXPECT_TRUE(hand->empty());
+}
+
+TEST(History, UndoesAndRedoesWithoutBound) {
+    History history(showOf(0), emptyHand());
+    for (int i = 1; i <= 1000; ++i)
+        history.push({"Add", showOf(1), emptyHand()});
+    for (int i = 0; i < 1000; ++i)
+        history.undo();
+    EXPECT_FALSE(history.canUndo());
+    EXPECT_TRUE(history.now().show->fixtures.empty());
+    history.undo();
+    history.redo();
+    EXPECT_EQ(history.position(), 1u);
+    history.push({"Other way", showOf(2), emptyHand()});
+    EXPECT_FALSE(history.canRedo()) << "what was undone is forgotten by a new edit";
+    EXPECT_EQ(history.undoName(), "Other way");
+}
+
+TEST(History, ADragIsOneStep) {
+    History history(showOf(1), emptyHand());
+    for (int i = 0; i < 50; ++i)
+        history.push({"Intensity", history.now().show, withIntensity(emptyHand(), {{1}}, i / 50.0)},
+                     "drag-1");
+    EXPECT_EQ(history.position(), 1u);
+    history.push({"Intensity", history.now().show, emptyHand()}, "drag-2");
+    EXPECT_EQ(history.position(), 2u);
+    history.undo();
+    history.push({"Intensity", history.now().show, emptyHand()}, "drag-2");
+    EXPECT_EQ(history.position(), 2u) << "after an undo a new step begins";
+}
+
+TEST(History, KnowsWhatIsKeptAcrossUndo) {
+    History history(showOf(1), emptyHand());
+    EXPECT_TRUE(history.kept());
+    history.push({"Add", showOf(2), emptyHand()});
+    EXPECT_FALSE(history.kept());
+    history.markKept();
+    history.undo();
+    EXPECT_FALSE(history.kept());
+    history.redo();
+    EXPECT_TRUE(history.kept());
+}
+
+TEST(History, AThousandEditsOfALargeShowStaySmall) {
+    auto show = showOf(500);
+    History history(show, emptyHand());
+    const void* untouched = show->fixtures.at({250}).get();
+    for (int i = 0; i < 1000; ++i) {
+        Fixture f = *show->fixture({1});
+        f.note = std::to_string(i);
+        show = *changeFixture(show, f);
+        history.push({"Note", show, emptyHand()});
+    }
+    for (const auto& m : history.moments())
+        ASSERT_EQ(m.show->fixtures.at({250}).get(), untouched);
+}
+
+} // namespace
+} // namespace zelo::show
