@@ -14,7 +14,7 @@ inline constexpr std::size_t kMostEmitters = 24;
 
 class Drives {
 public:
-    Drives() = default;
+    Drives() : size_(0) {}
     explicit Drives(std::size_t size, double value = 0) : size_(size) {
         ZELO_ASSERT(size <= kMostEmitters);
         for (std::size_t i = 0; i < size; ++i)
@@ -28,6 +28,13 @@ public:
     double* end() { return values_.data() + size_; }
     const double* begin() const { return values_.data(); }
     const double* end() const { return values_.data() + size_; }
+
+    Drives(const Drives& o) : size_(o.size_) { copyFrom(o); }
+    Drives& operator=(const Drives& o) {
+        size_ = o.size_;
+        copyFrom(o);
+        return *this;
+    }
 
     Drives scaled(double factor) const {
         Drives out = *this;
@@ -45,8 +52,12 @@ public:
     }
 
 private:
-    std::array<double, kMostEmitters> values_{};
-    std::size_t size_ = 0;
+    void copyFrom(const Drives& o) {
+        for (std::size_t i = 0; i < size_; ++i)
+            values_[i] = o.values_[i];
+    }
+    std::size_t size_;
+    std::array<double, kMostEmitters> values_; // the first size_ are set; the rest costs nothing
 };
 
 } // namespace zelo::light

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mix/gamut_solid.h"
 
+#include "base/clones.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -17,26 +19,75 @@ constexpr double kParallel = 1e-12; // sine below which two colours are one dire
 constexpr double kOnPlane = 1e-11;  // |n·m| / (|n| |m|) below which m lies in the plane of n
 } // namespace
 
+namespace {
+
+constexpr std::size_t kMostFacets = light::kMostEmitters * light::kMostEmitters;
+constexpr std::size_t kLanes = 4;
+constexpr double kNoOffset = 1e-290; // of a facet through the origin
+
+// n·d of each facet into `out`; returns the largest. `count` is a multiple of the lanes.
+ZELO_CLONES double largestAlong(const double* __restrict nx, const double* __restrict ny,
+                                const double* __restrict nz, std::size_t count, double x, double y,
+                                double z, double* __restrict out) {
+    // Vectors of four written down (GCC and Clang have them): left to itself the compiler keeps the
+    // running maximum in single registers.
+    using Four = double __attribute__((vector_size(32), aligned(8), may_alias));
+    Four most = {0, 0, 0, 0};
+    for (std::size_t k = 0; k < count; k += kLanes) {
+        const Four along = *reinterpret_cast<const Four*>(nx + k) * x +
+                           *reinterpret_cast<const Four*>(ny + k) * y +
+                           *reinterpret_cast<const Four*>(nz + k) * z;
+        *reinterpret_cast<Four*>(out + k) = along;
+        most = along > most ? along : most;
+    }
+    double best = 0;
+    for (std::size_t l = 0; l < kLanes; ++l)
+        best = most[l] > best ? most[l] : best;
+    return best;
+}
+
+} // namespace
+
 GamutSolid::GamutSolid(std::span<const Xyz> emitters, const Xyz& base)
-    : emitters_(emitters.begin(), emitters.end()), base_(base) {
-    const int n = static_cast<int>(emitters_.size());
-    ZELO_ASSERT(emitters_.size() <= light::kMostEmitters);
-    facets_.reserve(static_cast<std::size_t>(n * (n - 1) / 2));
+    : emitters_(emitters.begin(), emitters.end()), base_(base), moved_(norm(base) > 0) {
+    const std::size_t n = emitters_.size();
+    ZELO_ASSERT(n <= light::kMostEmitters);
+    facets_.reserve(n * (n - 1) / 2);
+    std::array<double, light::kMostEmitters> size{};
+    for (std::size_t k = 0; k < n; ++k)
+        size[k] = norm(emitters_[k]);
     bool solid = false;
-    for (int i = 0; i < n; ++i)
-        for (int j = i + 1; j < n; ++j) {
-            const Xyz& a = emitters_[static_cast<std::size_t>(i)];
-            const Xyz& b = emitters_[static_cast<std::size_t>(j)];
-            const Xyz normal = cross(a, b);
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = i + 1; j < n; ++j) {
+            const Xyz normal = cross(emitters_[i], emitters_[j]);
             const double length = norm(normal);
-            if (length <= kParallel * norm(a) * norm(b))
+            if (length <= kParallel * size[i] * size[j])
                 continue;
-            Facet f{(1 / length) * normal, 0, 0, i, j};
-            for (const Xyz& m : emitters_) {
-                const double along = dot(f.n, m);
-                solid |= std::abs(along) > kOnPlane * norm(m);
-                (along > 0 ? f.plus : f.minus) += std::abs(along);
+            Facet f;
+            f.n = (1 / length) * normal;
+            f.i = i;
+            f.j = j;
+            f.area = length;
+            f.plus = f.minus = 0;
+            std::size_t in_plane = 2;
+            for (std::size_t k = 0; k < n; ++k) {
+                if (k == i || k == j)
+                    continue;
+                const double along = dot(f.n, emitters_[k]);
+                if (std::abs(along) <= kOnPlane * size[k]) {
+                    in_plane += size[k] > 0;
+                } else if (along > 0) {
+                    f.plus += along;
+                    f.ahead |= 1u << k;
+                    f.sum_ahead += emitters_[k];
+                } else {
+                    f.minus -= along;
+                    f.behind |= 1u << k;
+                    f.sum_behind += emitters_[k];
+                }
             }
+            f.crowded = in_plane > 2;
+            solid |= (f.ahead | f.behind) != 0;
             const double shift = dot(f.n, base_);
             f.plus += shift;
             f.minus -= shift;
@@ -44,67 +95,89 @@ GamutSolid::GamutSolid(std::span<const Xyz> emitters, const Xyz& base)
         }
     if (!solid)
         facets_.clear();
+    for (const Facet& f : facets_) // two half-spaces each, in the order +, -
+        for (const double sign : {1.0, -1.0}) {
+            const double offset = std::max(sign > 0 ? f.plus : f.minus, kNoOffset);
+            nx_.push_back(sign * f.n.X / offset);
+            ny_.push_back(sign * f.n.Y / offset);
+            nz_.push_back(sign * f.n.Z / offset);
+        }
+    while (nx_.size() % kLanes != 0)
+        for (auto* column : {&nx_, &ny_, &nz_})
+            column->push_back(0);
 }
 
 std::optional<RayEnd> GamutSolid::brightest(const Xyz& d) const {
     if (facets_.empty())
         return norm(base_) > 0 ? std::nullopt : brightestInPlane(emitters_, d);
+    if (moved_)
+        return brightestOfMoved(d);
+    // Scaled to an offset of 1 each, the facet met first is the one with the largest n·d.
+    std::array<double, kMostFacets> along;
+    const double most =
+        largestAlong(nx_.data(), ny_.data(), nz_.data(), nx_.size(), d.X, d.Y, d.Z, along.data());
+    if (!(most > 0) || !(most < 1e200))
+        return std::nullopt;
+    std::size_t met = 0;
+    while (along[met] != most)
+        ++met;
+    std::optional<RayEnd> end(std::in_place);
+    end->t = 1 / most;
+    drivesOnFacet(facets_[met / 2], met % 2 == 0, end->t * d, end->drives);
+    return end;
+}
+
+// Pins moved the solid off the origin: the ray may enter it late, or miss it.
+std::optional<RayEnd> GamutSolid::brightestOfMoved(const Xyz& d) const {
     double far = HUGE_VAL;
     double near = 0;
     const Facet* at = nullptr;
     for (const Facet& f : facets_) {
         const double nd = dot(f.n, d);
-        const double ahead = nd > 0 ? f.plus : f.minus;
-        const double behind = nd > 0 ? f.minus : f.plus;
-        const double speed = std::abs(nd);
-        if (ahead < far * speed) {
-            far = ahead / speed;
+        const double speed = std::max(std::abs(nd), 1e-300);
+        const double ahead = (nd > 0 ? f.plus : f.minus) / speed;
+        near = std::max(near, -(nd > 0 ? f.minus : f.plus) / speed);
+        if (ahead < far) {
+            far = ahead;
             at = &f;
         }
-        // Behind is negative only when pins moved the solid off the origin.
-        if (behind < 0 && -behind > near * speed)
-            near = speed > 0 ? -behind / speed : HUGE_VAL;
     }
-    if (!at || !(far > 0) || !std::isfinite(far) || near > far * (1 + 1e-12))
+    if (!at || !(far > 0) || near > far * (1 + 1e-12))
         return std::nullopt;
-    return RayEnd{far, drivesOnFacet(*at, dot(at->n, d) > 0 ? 1 : -1, far * d)};
+    std::optional<RayEnd> end(std::in_place);
+    end->t = far;
+    drivesOnFacet(*at, dot(at->n, d) > 0, far * d, end->drives);
+    return end;
 }
 
-Drives GamutSolid::drivesOnFacet(const Facet& f, double side, const Xyz& point) const {
-    Drives drives(emitters_.size());
-    Xyz rest = point - base_;
-    std::array<int, light::kMostEmitters> in_plane{};
-    std::size_t count = 0;
-    for (std::size_t k = 0; k < emitters_.size(); ++k) {
-        const double along = side * dot(f.n, emitters_[k]);
-        const bool of_pair = static_cast<int>(k) == f.i || static_cast<int>(k) == f.j;
-        if (of_pair || std::abs(along) <= kOnPlane * norm(emitters_[k])) {
-            in_plane[count++] = static_cast<int>(k);
-        } else if (along > 0) {
-            drives[k] = 1;
-            rest = rest - emitters_[k];
-        }
+// Emitters on the outer side full, on the inner side dark; the facet's own pair makes what is left.
+void GamutSolid::drivesOnFacet(const Facet& f, bool plus, const Xyz& point, Drives& drives) const {
+    drives = Drives(emitters_.size());
+    const std::uint32_t full = plus ? f.ahead : f.behind;
+    for (std::size_t k = 0; k < emitters_.size(); ++k)
+        drives[k] = full >> k & 1 ? 1.0 : 0.0;
+    const Xyz rest = point - base_ - (plus ? f.sum_ahead : f.sum_behind);
+    if (f.crowded) {
+        return crowdedDrives(f, rest, drives);
     }
-    const Xyz& a = emitters_[static_cast<std::size_t>(f.i)];
-    const Xyz& b = emitters_[static_cast<std::size_t>(f.j)];
-    if (count == 2) { // the usual facet: a parallelogram, solved in its plane
-        const double area = dot(f.n, cross(a, b));
-        drives[static_cast<std::size_t>(f.i)] =
-            std::clamp(dot(f.n, cross(rest, b)) / area, 0.0, 1.0);
-        drives[static_cast<std::size_t>(f.j)] =
-            std::clamp(dot(f.n, cross(a, rest)) / area, 0.0, 1.0);
-        return drives;
-    }
-    // Several emitters in one plane: the point lies inside their own flat solid; scale down from
-    // its edge.
+    drives[f.i] = std::clamp(dot(f.n, cross(rest, emitters_[f.j])) / f.area, 0.0, 1.0);
+    drives[f.j] = std::clamp(dot(f.n, cross(emitters_[f.i], rest)) / f.area, 0.0, 1.0);
+}
+
+// Several emitters in one plane: the point lies inside their own flat solid; scale down from its
+// edge.
+void GamutSolid::crowdedDrives(const Facet& f, const Xyz& rest, Drives& drives) const {
+    std::array<std::size_t, light::kMostEmitters> which{};
     std::array<Xyz, light::kMostEmitters> flat;
-    for (std::size_t k = 0; k < count; ++k)
-        flat[k] = emitters_[static_cast<std::size_t>(in_plane[k])];
+    std::size_t count = 0;
+    for (std::size_t k = 0; k < emitters_.size(); ++k)
+        if (!((f.ahead | f.behind) >> k & 1)) {
+            which[count] = k;
+            flat[count++] = emitters_[k];
+        }
     if (const auto edge = brightestInPlane({flat.data(), count}, rest); edge && edge->t > 0)
         for (std::size_t k = 0; k < count; ++k)
-            drives[static_cast<std::size_t>(in_plane[k])] =
-                std::clamp(edge->drives[k] / std::max(1.0, edge->t), 0.0, 1.0);
-    return drives;
+            drives[which[k]] = std::clamp(edge->drives[k] / std::max(1.0, edge->t), 0.0, 1.0);
 }
 
 void GamutSolid::forEachCorner(const std::function<void(const Drives&)>& visit) const {
@@ -115,8 +188,8 @@ void GamutSolid::forEachCorner(const std::function<void(const Drives&)>& visit) 
                 if (side * dot(f.n, emitters_[k]) > 0)
                     corner[k] = 1;
             for (int bits = 0; bits < 4; ++bits) {
-                corner[static_cast<std::size_t>(f.i)] = bits & 1;
-                corner[static_cast<std::size_t>(f.j)] = bits >> 1;
+                corner[f.i] = bits & 1;
+                corner[f.j] = bits >> 1;
                 visit(corner);
             }
         }

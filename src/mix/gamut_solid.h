@@ -9,6 +9,7 @@
 #include "colour/xyz.h"
 #include "light/drives.h"
 
+#include <cstdint>
 #include <functional>
 #include <optional>
 #include <span>
@@ -18,6 +19,8 @@ namespace zelo::mix {
 
 // A point of a ray t·d inside the solid.
 struct RayEnd {
+    RayEnd() {} // written down: a default one would clear the room of all drives first
+    RayEnd(double at, const light::Drives& made) : t(at), drives(made) {}
     double t = 0;
     light::Drives drives; // of the solid's emitters, in their order
 };
@@ -35,17 +38,28 @@ public:
     void forEachCorner(const std::function<void(const light::Drives&)>& visit) const;
 
 private:
-    struct Facet { // one pair of parallel facets
+    struct Facet { // one pair of parallel facets, all that a solve needs worked out beforehand
         colour::Xyz n;
         double plus;  // largest n·x in the solid
         double minus; // largest -n·x
-        int i, j;
+        std::size_t i, j;
+        double area;                         // n · (m_i × m_j)
+        std::uint32_t ahead = 0, behind = 0; // emitters with n·m > 0, < 0; neither: in its plane
+        colour::Xyz sum_ahead, sum_behind;   // their light
+        bool crowded = false;                // more than two emitters in its plane
     };
-    light::Drives drivesOnFacet(const Facet& facet, double side, const colour::Xyz& point) const;
+    std::optional<RayEnd> brightestOfMoved(const colour::Xyz& d) const;
+    void drivesOnFacet(const Facet& facet, bool plus, const colour::Xyz& point,
+                       light::Drives& drives) const;
+    void crowdedDrives(const Facet& facet, const colour::Xyz& rest, light::Drives& drives) const;
 
     std::vector<colour::Xyz> emitters_;
     colour::Xyz base_;
+    bool moved_;                // by pins
     std::vector<Facet> facets_; // empty when all emitters lie in one plane
+    // Both normals of each pair, scaled to an offset of 1, column by column: what a ray is tried
+    // against.
+    std::vector<double> nx_, ny_, nz_;
 };
 
 // The same for emitters that all lie in one plane through 0 with d (an edge of the reach, two

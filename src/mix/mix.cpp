@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mix/mix.h"
 
+#include "base/clones.h"
 #include "colour/smoothest.h"
 #include "light/levels.h"
-#include "mix/gamut_solid.h"
 #include "mix/hull.h"
 #include "mix/quadratic.h"
 
@@ -24,9 +24,19 @@ constexpr double kOnEdge = 1e-9;
 // A ridge that makes the optimum unique when emitters are alike; too small to be seen elsewhere.
 constexpr double kRidge = 1e-10;
 
-double inner(const colour::Spectrum& a, const colour::Spectrum& b) {
+// ∫ a b over the grid. Sixteen sums side by side, so that the loop runs in vector registers; half
+// of a Truest mix is spent here.
+ZELO_CLONES double inner(const double* a, const double* b) {
+    constexpr std::size_t kLanes = 16;
+    constexpr std::size_t kWhole = colour::kGridSize / kLanes * kLanes;
+    double lane[kLanes] = {};
+    for (std::size_t i = 0; i < kWhole; i += kLanes)
+        for (std::size_t k = 0; k < kLanes; ++k)
+            lane[k] += a[i + k] * b[i + k];
     double sum = 0;
-    for (std::size_t i = 0; i < colour::kGridSize; ++i)
+    for (const double l : lane)
+        sum += l;
+    for (std::size_t i = kWhole; i < colour::kGridSize; ++i)
         sum += a[i] * b[i];
     return sum;
 }
@@ -47,7 +57,7 @@ std::optional<Intent> intentNamed(std::string_view name) {
 Done MixWish::check(std::size_t emitters) const {
     if (!(give_up >= 0 && give_up <= 1))
         return fail(ErrorCode::BadValue, "give-up {}: must be within 0..1", give_up);
-    std::vector<char> named(emitters, 0);
+    std::array<char, light::kMostEmitters> named{};
     const auto once = [&](std::size_t e, const char* what) -> Done {
         if (e >= emitters)
             return fail(ErrorCode::BadValue, "{} of emitter {}: the type has {}", what, e + 1,
@@ -71,11 +81,16 @@ Done MixWish::check(std::size_t emitters) const {
 
 // The emitters a wish leaves free, and what the pinned ones give.
 struct Mixer::Problem {
-    std::vector<std::size_t> free; // indices in the type
-    std::vector<Xyz> xyz;          // of the free ones
-    Drives pinned;                 // drives of pinned emitters, 0 elsewhere
-    Xyz base;                      // their light
+    std::vector<std::size_t> own_free; // only with keep-outs or pins; else the mixer's own
+    std::vector<Xyz> own_xyz;
+    std::vector<Uv> own_hull;
+    std::span<const std::size_t> free; // indices in the type
+    std::span<const Xyz> xyz;          // of the free ones
+    const std::vector<Uv>* hull;       // of the free ones
+    Drives pinned;                     // drives of pinned emitters, 0 elsewhere
+    Xyz base;                          // their light
     bool has_pins = false;
+    bool whole_type = true; // no keep-outs, no pins
 
     Drives whole(const Drives& of_free) const {
         Drives all = pinned;
@@ -86,22 +101,28 @@ struct Mixer::Problem {
 };
 
 Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
-    : type_(std::move(type)), mode_(&mode) {
+    : type_(std::move(type)), mode_(&mode), solid_({}) {
     const auto n = type_->emitters.size();
     std::vector<Uv> points;
     for (std::size_t e = 0; e < n; ++e) {
         xyz_.push_back(type_->emitters[e].xyz());
+        const auto& values = type_->emitters[e].spectrum.values();
+        spectra_.insert(spectra_.end(), values.begin(), values.end());
         const bool shines = colour::hasChromaticity(xyz_[e]) && mode_->channelOf(e).has_value();
         usable_.push_back(shines);
-        if (shines)
-            points.push_back(colour::toUv(xyz_[e]));
+        if (!shines)
+            continue;
+        points.push_back(colour::toUv(xyz_[e]));
+        all_free_.push_back(e);
+        free_xyz_.push_back(xyz_[e]);
     }
+    solid_ = GamutSolid(free_xyz_);
     hull_ = convexHull(std::move(points));
     gram_.resize(n * n);
     for (std::size_t i = 0; i < n; ++i)
         for (std::size_t j = 0; j <= i; ++j)
             gram_[i * n + j] = gram_[j * n + i] =
-                inner(type_->emitters[i].spectrum, type_->emitters[j].spectrum);
+                inner(&spectra_[i * colour::kGridSize], &spectra_[j * colour::kGridSize]);
 }
 
 Xyz Mixer::xyzOf(const Drives& drives) const {
@@ -135,11 +156,16 @@ Mix Mixer::finished(const Drives& drives, MixEnd end, const Wanted& wanted,
     return mix;
 }
 
-Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
-    ZELO_ASSERT(wish.check(type_->emitters.size()).has_value());
+Mixer::Problem Mixer::problemOf(const MixWish& wish) const {
     Problem p;
     p.pinned = Drives(type_->emitters.size());
-    std::vector<char> taken(type_->emitters.size(), 0);
+    p.free = all_free_;
+    p.xyz = free_xyz_;
+    p.hull = &hull_;
+    if (wish.keep_out.empty() && wish.pins.empty())
+        return p;
+    p.whole_type = false;
+    std::array<char, light::kMostEmitters> taken{};
     for (const std::size_t e : wish.keep_out)
         taken[e] = 1;
     for (const Pin& pin : wish.pins) {
@@ -150,27 +176,34 @@ Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
         }
     }
     p.base = xyzOf(p.pinned);
-    for (std::size_t e = 0; e < taken.size(); ++e)
-        if (!taken[e] && usable_[e]) {
-            p.free.push_back(e);
-            p.xyz.push_back(xyz_[e]);
+    std::vector<Uv> points;
+    for (const std::size_t e : all_free_)
+        if (!taken[e]) {
+            p.own_free.push_back(e);
+            p.own_xyz.push_back(xyz_[e]);
+            points.push_back(colour::toUv(xyz_[e]));
         }
+    p.own_hull = convexHull(std::move(points));
+    p.free = p.own_free;
+    p.xyz = p.own_xyz;
+    return p;
+}
+
+Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
+    ZELO_ASSERT(wish.check(type_->emitters.size()).has_value());
+    Problem p = problemOf(wish);
+    if (!p.whole_type)
+        p.hull = &p.own_hull;
     if (p.free.empty() && !p.has_pins)
         return finished(p.pinned, MixEnd::Dark, wanted, 0);
-    if (!p.has_pins) {
-        std::vector<Uv> points;
-        for (const Xyz& m : p.xyz)
-            points.push_back(colour::toUv(m));
-        const auto hull = convexHull(std::move(points));
-        if (nearestOnHull(hull, wanted.uv()).distance > -kOnEdge)
-            return nearestMix(p, wanted, wish);
-    }
+    if (!p.has_pins && nearestOnHull(*p.hull, wanted.uv()).distance > -kOnEdge)
+        return nearestMix(p, wanted, wish);
     return solveInReach(p, wanted, wish);
 }
 
 Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& wish) const {
-    const GamutSolid solid(p.xyz, p.base);
-    const auto end = solid.brightest(wanted.xyz);
+    const auto end = p.whole_type ? solid_.brightest(wanted.xyz)
+                                  : GamutSolid(p.xyz, p.base).brightest(wanted.xyz);
     if (!end)
         return nearestMix(p, wanted, wish);
     const Drives brightest = p.whole(end->drives);
@@ -178,9 +211,10 @@ Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& w
     if (wish.intent == Intent::Brightest)
         return finished(brightest, MixEnd::InReach, wanted, most);
     const double least = (1 - wish.give_up) * most;
-    std::optional<colour::Spectrum> spectrum = wanted.spectrum;
-    if (!spectrum)
-        spectrum = colour::smoothestSpectrum(wanted.xyz);
+    std::optional<colour::Spectrum> smoothest;
+    if (!wanted.spectrum)
+        smoothest = colour::smoothestSpectrum(wanted.xyz);
+    const auto& spectrum = wanted.spectrum ? wanted.spectrum : smoothest;
     std::optional<Drives> best;
     if (spectrum && p.free.size() > (p.has_pins ? 2u : 3u))
         best = truest(p, *spectrum, wanted.xyz, least, true);
@@ -200,13 +234,13 @@ Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& w
 std::optional<Drives> Mixer::truest(const Problem& p, const colour::Spectrum& wanted, const Xyz& d,
                                     double least_y, bool exactly) const {
     const auto n = xyz_.size();
-    const double yw = colour::toXyz(wanted).Y;
-    const double ww = inner(wanted, wanted);
-    std::array<double, light::kMostEmitters> y{};
+    const double* w = wanted.values().data();
+    const double ww = inner(w, w);
+    std::array<double, light::kMostEmitters> y{}; // a wanted spectrum has the Y of its colour
     std::array<double, light::kMostEmitters> h{};
     for (std::size_t e = 0; e < n; ++e) {
-        y[e] = xyz_[e].Y / yw;
-        h[e] = inner(type_->emitters[e].spectrum, wanted);
+        y[e] = xyz_[e].Y / d.Y;
+        h[e] = inner(&spectra_[e * colour::kGridSize], w);
     }
     const auto residual = [&](std::size_t i, std::size_t j) {
         return gram_[i * n + j] - y[i] * h[j] - y[j] * h[i] + y[i] * y[j] * ww;

@@ -6,6 +6,7 @@
 #include "light/drives.h"
 #include "light/fixture_type.h"
 #include "light/wanted.h"
+#include "mix/gamut_solid.h"
 
 #include <memory>
 #include <string>
@@ -82,6 +83,7 @@ public:
 
 private:
     struct Problem;
+    Problem problemOf(const MixWish& wish) const;
     Mix solveInReach(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
     Mix nearestMix(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
     std::optional<light::Drives> truest(const Problem& p, const colour::Spectrum& wanted,
@@ -94,7 +96,11 @@ private:
     std::vector<colour::Xyz> xyz_;
     std::vector<char> usable_;
     std::vector<colour::Uv> hull_;
-    std::vector<double> gram_; // ∫ SPD_i SPD_j, row by row
+    std::vector<double> gram_;    // ∫ SPD_i SPD_j, row by row
+    std::vector<double> spectra_; // emitter by emitter, on the grid
+    GamutSolid solid_;            // of the usable emitters: the usual wish has no pins or keep-outs
+    std::vector<std::size_t> all_free_;
+    std::vector<colour::Xyz> free_xyz_;
 };
 
 } // namespace zelo::mix

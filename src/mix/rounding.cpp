@@ -14,19 +14,31 @@ using light::Drives;
 namespace {
 
 constexpr double kBrightnessFree = 0.10;
-constexpr std::size_t kExhaustive = 8; // emitters: 3⁸ = 6561 combinations
+constexpr std::size_t kExhaustive = 6; // emitters: 3⁶ = 729 combinations
 constexpr std::size_t kFew = 5;        // emitters that can afford two steps each: 5⁵ = 3125
 constexpr int kFarthest = 2;
+
+// How a light lies to the target, in parts that add up over the emitters: with S = X + 15Y + 3Z,
+// u' - u0 = (4X - u0 S) / S and v' - v0 = (9Y - v0 S) / S.
+struct Parts {
+    double u = 0, v = 0, s = 0, y = 0;
+    friend Parts operator+(const Parts& a, const Parts& b) {
+        return {a.u + b.u, a.v + b.v, a.s + b.s, a.y + b.y};
+    }
+    friend Parts operator-(const Parts& a, const Parts& b) {
+        return {a.u - b.u, a.v - b.v, a.s - b.s, a.y - b.y};
+    }
+};
 
 // One lit emitter: its rounded value and the light of the values beside it.
 struct Lit {
     std::size_t channel;
     std::uint32_t value;
-    std::array<Xyz, 2 * kFarthest + 1> at; // value - 2 … value + 2
-    int lowest, highest;                   // -2..2: how far it can move
+    std::array<Parts, 2 * kFarthest + 1> at; // value - 2 … value + 2
+    int lowest, highest;                     // -2..2: how far it can move
     int step = 0;
 
-    const Xyz& lightAt(int s) const { return at[static_cast<std::size_t>(s + kFarthest)]; }
+    const Parts& lightAt(int s) const { return at[static_cast<std::size_t>(s + kFarthest)]; }
 };
 
 struct Search {
@@ -35,36 +47,47 @@ struct Search {
     Uv target;
     double target_y = 0;
 
-    // Δu'v', or worse than anything when the brightness leaves its room.
-    double miss(const Xyz& c) const {
-        if (!(std::abs(c.Y - target_y) <= kBrightnessFree * target_y) ||
-            !colour::hasChromaticity(c))
-            return HUGE_VAL;
-        return colour::distance(colour::toUv(c), target);
+    Parts parts(const Xyz& c) const {
+        const double s = c.X + 15 * c.Y + 3 * c.Z;
+        return {4 * c.X - target.u * s, 9 * c.Y - target.v * s, s, c.Y};
     }
-    Xyz sum() const {
-        Xyz c;
+    // Squared Δu'v', or worse than anything when the brightness leaves its room. Compared as
+    // (u² + v²) < least s², so that nothing is divided in the search.
+    bool nearer(const Parts& p, double least2) const {
+        return (p.u * p.u + p.v * p.v) < least2 * p.s * p.s &&
+               std::abs(p.y - target_y) <= kBrightnessFree * target_y;
+    }
+    static double miss2(const Parts& p) { return (p.u * p.u + p.v * p.v) / (p.s * p.s); }
+    // Of the combination as it stands; HUGE_VAL when it may not be taken.
+    double standing() const {
+        const Parts p = sum();
+        return p.s > 0 && nearer(p, HUGE_VAL) ? miss2(p) : HUGE_VAL;
+    }
+    Parts sum() const {
+        Parts p;
         for (std::size_t k = 0; k < count; ++k)
-            c += lit[k].lightAt(lit[k].step);
-        return c;
+            p = p + lit[k].lightAt(lit[k].step);
+        return p;
     }
 };
 
+constexpr double kBetter = 1 - 1e-12; // rounding alone is no reason to move
+
 void searchAll(Search& s) {
     std::array<int, light::kMostEmitters> best{};
-    double least = s.miss(s.sum());
+    double least = s.standing();
     std::array<int, light::kMostEmitters> now{};
-    const auto walk = [&](auto&& self, std::size_t k, const Xyz& so_far) -> void {
-        if (k == s.count) {
-            if (const double m = s.miss(so_far); m < least - 1e-15) {
-                least = m;
+    const auto walk = [&](auto&& self, std::size_t k, const Parts& so_far) -> void {
+        const Lit& lit = s.lit[k];
+        for (int step = lit.lowest; step <= lit.highest; ++step) {
+            now[k] = step;
+            const Parts p = so_far + lit.lightAt(step);
+            if (k + 1 < s.count) {
+                self(self, k + 1, p);
+            } else if (s.nearer(p, least * kBetter)) {
+                least = Search::miss2(p);
                 best = now;
             }
-            return;
-        }
-        for (int step = s.lit[k].lowest; step <= s.lit[k].highest; ++step) {
-            now[k] = step;
-            self(self, k + 1, so_far + s.lit[k].lightAt(step));
         }
     };
     walk(walk, 0, {});
@@ -73,35 +96,30 @@ void searchAll(Search& s) {
 }
 
 void searchPairs(Search& s) {
-    double least = s.miss(s.sum());
+    double least = s.standing();
     for (bool better = true; better;) {
         better = false;
-        const Xyz all = s.sum();
+        const Parts all = s.sum();
         std::size_t best_i = 0;
         std::size_t best_j = 0;
         int step_i = 0;
         int step_j = 0;
         for (std::size_t i = 0; i < s.count; ++i)
-            for (std::size_t j = i; j < s.count; ++j)
-                for (int a = s.lit[i].lowest; a <= s.lit[i].highest; ++a)
+            for (int a = s.lit[i].lowest; a <= s.lit[i].highest; ++a) {
+                const Parts one = all + s.lit[i].lightAt(a) - s.lit[i].lightAt(s.lit[i].step);
+                for (std::size_t j = i + 1; j < s.count; ++j)
                     for (int b = s.lit[j].lowest; b <= s.lit[j].highest; ++b) {
-                        if (i == j && a != b)
+                        const Parts p = one + s.lit[j].lightAt(b) - s.lit[j].lightAt(s.lit[j].step);
+                        if (!s.nearer(p, least * kBetter))
                             continue;
-                        const auto moved = [](const Lit& l, int step) {
-                            return l.lightAt(step) - l.lightAt(l.step);
-                        };
-                        Xyz c = all + moved(s.lit[i], a);
-                        if (i != j)
-                            c += moved(s.lit[j], b);
-                        if (const double m = s.miss(c); m < least - 1e-15) {
-                            least = m;
-                            best_i = i;
-                            best_j = j;
-                            step_i = a;
-                            step_j = b;
-                            better = true;
-                        }
+                        least = Search::miss2(p);
+                        best_i = i;
+                        best_j = j;
+                        step_i = a;
+                        step_j = b;
+                        better = true;
                     }
+            }
         if (better) {
             s.lit[best_i].step = step_i;
             s.lit[best_j].step = step_j;
@@ -170,9 +188,11 @@ Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
         lit.highest = static_cast<int>(std::min<std::int64_t>(far, c.most() - value));
         for (int step = lit.lowest; step <= lit.highest; ++step)
             lit.at[static_cast<std::size_t>(step + kFarthest)] =
-                light::driveOf(c, static_cast<std::uint32_t>(value + step)) *
-                mixer.emitters()[c.emitter];
+                s.parts(light::driveOf(c, static_cast<std::uint32_t>(value + step)) *
+                        mixer.emitters()[c.emitter]);
     }
+    if (s.count == 0)
+        return sentOf(mixer, std::move(values));
     if (s.count <= kExhaustive && !fine)
         searchAll(s);
     else

@@ -17,7 +17,7 @@ struct Sent {
 // Channel values for `drives` at `intensity` (0..1): on the dimmer where there is one, else in the
 // emitters. The values of all lit emitters are searched together for the least Δu'v' from the
 // drives' own colour, brightness free within 10 % (design: §6): all combinations of one step up and
-// down for up to 8 lit emitters of 8 bit, of two steps for up to 5 (one step alone does not halve
+// down for up to 6 lit emitters of 8 bit, of two steps for up to 5 (one step alone does not halve
 // the error there); beyond, and for finer channels, pairs of emitters until none is better.
 Sent rounded(const Mixer& mixer, const light::Drives& drives, double intensity);
 

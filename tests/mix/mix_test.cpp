@@ -429,7 +429,7 @@ TEST(Rounding, IntensityGoesToTheDimmerWhereThereIsOne) {
     EXPECT_EQ(none.xyz.Y, 0);
     const auto virtual_dimmer = mixerOf(kThree, 1, false);
     EXPECT_EQ(rounded(virtual_dimmer, d, 0).xyz.Y, 0);
-    EXPECT_NEAR(rounded(virtual_dimmer, d, 0.2).values[0], 25.5, 1.5);
+    EXPECT_NEAR(rounded(virtual_dimmer, d, 0.2).values[0], 25.5, 2.6) << "10 % are free";
 }
 
 // --- words, hulls ----------------------------------------------------------------------------

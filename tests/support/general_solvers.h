@@ -61,40 +61,39 @@ inline double truestByGeneralSolver(const TruestProblem& p, light::Drives start,
     nlopt::opt opt(nlopt::LD_SLSQP, n);
     opt.set_lower_bounds(0);
     opt.set_upper_bounds(1);
+    // The integral as a quadratic form, worked out once, as a careful user of the package would.
     struct Data {
-        const TruestProblem* p;
-        std::vector<std::vector<double>> r; // residual spectra per drive
-        double norm;
-    } data{&p, {}, 0};
+        std::vector<std::vector<double>> G;
+    } data;
     const auto& w = p.wanted.spectrum->values();
     const double yw = colour::toXyz(*p.wanted.spectrum).Y;
+    std::vector<std::vector<double>> r; // residual spectrum of each emitter
+    double norm = 0;
     for (unsigned e = 0; e < n; ++e) {
         const auto& s = p.mixer.type().emitters[e].spectrum.values();
-        const double ye = p.mixer.emitters()[e].Y;
-        std::vector<double> r(w.size());
+        r.emplace_back(w.size());
         for (std::size_t i = 0; i < w.size(); ++i)
-            r[i] = s[i] - ye / yw * w[i];
-        data.r.push_back(std::move(r));
+            r[e][i] = s[i] - p.mixer.emitters()[e].Y / yw * w[i];
     }
     for (const double v : w)
-        data.norm += v * v;
-    data.norm *= p.y / yw * p.y / yw;
+        norm += v * v * p.y / yw * p.y / yw;
+    data.G.assign(n, std::vector<double>(n, 0.0));
+    for (unsigned e = 0; e < n; ++e)
+        for (unsigned f = 0; f < n; ++f)
+            for (std::size_t i = 0; i < w.size(); ++i)
+                data.G[e][f] += r[e][i] * r[f][i] / norm;
     const auto objective = [](unsigned count, const double* a, double* gradient, void* raw) {
         const auto& d = *static_cast<Data*>(raw);
-        std::vector<double> off(d.r[0].size(), 0.0);
-        for (unsigned e = 0; e < count; ++e)
-            for (std::size_t i = 0; i < off.size(); ++i)
-                off[i] += a[e] * d.r[e][i];
         double sum = 0;
-        for (const double v : off)
-            sum += v * v;
-        if (gradient)
-            for (unsigned e = 0; e < count; ++e) {
-                gradient[e] = 0;
-                for (std::size_t i = 0; i < off.size(); ++i)
-                    gradient[e] += 2 * off[i] * d.r[e][i] / d.norm;
-            }
-        return sum / d.norm;
+        for (unsigned e = 0; e < count; ++e) {
+            double row = 0;
+            for (unsigned f = 0; f < count; ++f)
+                row += d.G[e][f] * a[f];
+            sum += a[e] * row;
+            if (gradient)
+                gradient[e] = 2 * row;
+        }
+        return sum;
     };
     opt.set_min_objective(objective, &data);
     struct Row {
