@@ -89,7 +89,7 @@ BOOK += family(321, words("Shallows, Rock pool, Sea glass, Lagoon, Verdigris, Fa
                           "Mermaid purse, Grotto"), 0.18, 1.5, cyan=1.0, yellow=0.10)
 BOOK += family(331, words("Bright ice, Ice melt, Glacier, Cold tap, Blue bottle, Kingfisher, Ice cave, Sluice cyan,"
                           "Deep sluice, Cold store"), 0.15, 2.0, cyan=1.0)
-BOOK += family(341, words("Harbour blue, Quayside, Mussel, Ink, Cobalt jar, Blue hour, Dark water, Anchor watch,"
+BOOK += family(341, words("Harbour blue, Quayside, Mussel, Ink, Smalt jar, Blue hour, Dark water, Anchor watch,"
                           "Moonless, Bottom lock"), 0.8, 2.4, deep=1.0)
 BOOK += family(351, words("Sea lettuce, Samphire, Eelgrass, Bladderwrack, Salt marsh, Kelp"),
                0.3, 1.5, yellow=0.9, cyan=0.7)

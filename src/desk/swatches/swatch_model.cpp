@@ -80,6 +80,13 @@ void SwatchModel::setFilter(Filter filter) {
     endResetModel();
 }
 
+void SwatchModel::setLampK(double kelvin) {
+    if (kelvin == lamp_k_)
+        return;
+    lamp_k_ = kelvin;
+    askChips();
+}
+
 void SwatchModel::search() {
     if (has_typed_)
         all_.pop_back();
@@ -126,7 +133,7 @@ void SwatchModel::askChips() {
         mixer = document_.session().mixes().mixer(key.type, key.mode);
     }
     const QString key = (mixer ? toQt(mixer->type().id + mixer->mode().name) : QString()) +
-                        (has_typed_ ? query_ : QString());
+                        (has_typed_ ? query_ : QString()) + QString::number(lamp_k_);
     if (!mixer || key == chip_key_)
         return;
     chip_key_ = key;
@@ -136,10 +143,13 @@ void SwatchModel::askChips() {
     auto& mixes = document_.session().mixes();
     document_.later(
         "chips", this,
-        [mixer, asked, &mixes] {
+        [mixer, asked, &mixes, lamp = lamp_k_] {
             std::map<std::string, Chip> chips;
             for (const auto& text : asked) {
-                const auto wanted = mixes.wanted(text);
+                auto gel = light::parseGelText(text);
+                if (gel)
+                    gel->lamp = fmt::format("{:.0f}", lamp);
+                const auto wanted = mixes.wanted(gel ? light::toText(*gel) : text);
                 if (!wanted)
                     continue;
                 const auto mix = mixer->solve(*wanted, {});

@@ -35,6 +35,8 @@ public:
     void setQuery(const QString& query);
     const QString& query() const { return query_; }
     void setFilter(Filter filter);
+    void setLampK(double kelvin); // gels hang before this lamp
+    double lampK() const { return lamp_k_; }
     int rowCount(const QModelIndex& parent = {}) const override;
     QVariant data(const QModelIndex& index, int role) const override;
     const Swatch& swatch(int row) const { return all_[shown_[static_cast<std::size_t>(row)]]; }
@@ -55,6 +57,7 @@ private:
     std::map<std::string, Chip> chips_; // by asked
     QString chip_type_;
     QString chip_key_;
+    double lamp_k_ = light::kGelLampK;
     QString query_;
     Filter filter_ = Filter::All;
 };

@@ -147,6 +147,7 @@ void SwatchPanel::pickRow(int row) {
 }
 
 void SwatchPanel::markChosen() {
+    model_->setLampK(match_.lampK().value_or(model_->lampK()));
     const auto wish = match_.wish();
     std::string asked = wish ? wish->asked : std::string();
     if (auto gel = light::parseGelText(asked)) {
@@ -209,7 +210,8 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
                       typeface(Type::Small), theme().dim);
     const QString note = model_->chipType().isEmpty()
                              ? tr("choose lamps to see what they make of it")
-                             : tr("wanted, and got by %1").arg(model_->chipType());
+                             : tr("under %1 K, wanted, and got by %2")
+                                   .arg(numberText(model_->lampK(), 0), model_->chipType());
     drawText(p, 20, 95, note, typeface(Type::Small), theme().dim);
     if (model_->rowCount() == 0)
         drawText(p, 20, 130, tr("Nothing found: try a number or a part of a name."),
