@@ -73,18 +73,21 @@ void ValueControl::edit(double value, bool new_gesture) {
 }
 
 // Esc in the editor leaves it; it must not reach the window, where it puts down what is in hand.
+// Enter takes the number; passed on to this control it would open the editor again.
 bool ValueControl::eventFilter(QObject* watched, QEvent* event) {
     const bool press = event->type() == QEvent::KeyPress;
-    if (watched == editor_ && (press || event->type() == QEvent::ShortcutOverride) &&
-        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
-        event->accept();
-        if (press) {
-            stopTyping(false);
-            setFocus();
-        }
-        return true;
+    if (watched != editor_ || (!press && event->type() != QEvent::ShortcutOverride))
+        return QWidget::eventFilter(watched, event);
+    const int key = static_cast<QKeyEvent*>(event)->key();
+    const bool enter = key == Qt::Key_Return || key == Qt::Key_Enter;
+    if (key != Qt::Key_Escape && !enter)
+        return QWidget::eventFilter(watched, event);
+    event->accept();
+    if (press) {
+        stopTyping(enter);
+        setFocus();
     }
-    return QWidget::eventFilter(watched, event);
+    return true;
 }
 
 bool ValueControl::event(QEvent* event) {
@@ -214,10 +217,6 @@ void ValueControl::startTyping(const QString& first) {
     editor_->setFocus();
     if (first.size() > 1)
         editor_->selectAll();
-    connect(editor_, &QLineEdit::returnPressed, this, [this] {
-        stopTyping(true);
-        setFocus();
-    });
     connect(editor_, &QLineEdit::editingFinished, this, [this] { stopTyping(true); });
     editor_->installEventFilter(this);
     update();
