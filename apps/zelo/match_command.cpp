@@ -43,7 +43,8 @@ Result<mix::MixWish> wishFrom(const MatchOptions& o, const light::FixtureType& t
     wish.white = white;
     const auto intent = mix::intentNamed(o.intent);
     if (!intent)
-        return fail(ErrorCode::BadValue, "--intent {}: expected brightest or truest", o.intent);
+        return fail(ErrorCode::BadValue,
+                    "--intent {}: expected brightest, truest, kindest or leanest", o.intent);
     wish.intent = *intent;
     if (o.nearest != "uv" && o.nearest != "hue")
         return fail(ErrorCode::BadValue, "--nearest {}: expected uv or hue", o.nearest);
@@ -218,7 +219,8 @@ void addMatch(CLI::App& app, Context& context) {
         ->required();
     c->add_option("COLOUR", o->colours, "the colours wanted")->required();
     c->add_option("--mode", o->mode, "mode of the fixture (the first)");
-    c->add_option("--intent", o->intent, "brightest or truest")->capture_default_str();
+    c->add_option("--intent", o->intent, "brightest, truest, kindest or leanest")
+        ->capture_default_str();
     c->add_option("--give-up", o->give_up, "share of brightness it may cost, 0..1")
         ->capture_default_str();
     c->add_option("--keep-out", o->keep_out, "emitters not to use: NAME,NAME");

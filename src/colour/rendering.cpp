@@ -15,7 +15,7 @@ namespace {
 constexpr double kPi = 3.14159265358979323846;
 
 // ΔE to the scale of R_f. Source: TM-30-18 equations 15 and 16.
-double fidelity(double delta_e) {
+double scaledFidelity(double delta_e) {
     return 10 * std::log1p(std::exp((100 - 6.73 * delta_e) / 10));
 }
 
@@ -132,14 +132,14 @@ Tm30 tm30Of(const Spectrum& light, Kelvin cct) {
         found.bins[b].reference_a += ref[i].a;
         found.bins[b].reference_b += ref[i].b;
     }
-    found.rf = fidelity(all / static_cast<double>(test.size()));
+    found.rf = scaledFidelity(all / static_cast<double>(test.size()));
     for (std::size_t b = 0; b < 16; ++b) {
         HueBin& bin = found.bins[b];
         if (count[b] == 0)
             continue;
         for (double* v : {&bin.test_a, &bin.test_b, &bin.reference_a, &bin.reference_b})
             *v /= count[b];
-        bin.rf = fidelity(delta[b] / count[b]);
+        bin.rf = scaledFidelity(delta[b] / count[b]);
         const double middle = (static_cast<double>(b) + 0.5) * kPi / 8;
         const double size = std::hypot(bin.reference_a, bin.reference_b);
         const double da = bin.test_a - bin.reference_a;
@@ -149,6 +149,34 @@ Tm30 tm30Of(const Spectrum& light, Kelvin cct) {
     }
     found.rg = 100 * polygonArea(found.bins, true) / polygonArea(found.bins, false);
     return found;
+}
+
+Kindness Kindness::fidelity(Kelvin cct) {
+    const Spectrum reference = tm30Reference(cct);
+    Kindness k;
+    k.reference_ = samplesUnder(reference, Appearance::Model::Cam02,
+                                toXyz(reference, Observer::Cie1964_10), 1);
+    return k;
+}
+
+Kindness Kindness::agreement(const Spectrum& wanted, const Spectrum& lamp) {
+    const Xyz white = toXyz(lamp, Observer::Cie1964_10);
+    Kindness k;
+    k.lamp_y_ = white.Y;
+    k.eye_ = Appearance(Appearance::Model::Cam16, white);
+    k.reference_ = samplesUnder(wanted, Appearance::Model::Cam16, white,
+                                white.Y / toXyz(wanted, Observer::Cie1964_10).Y);
+    return k;
+}
+
+double Kindness::score(std::span<const Xyz> samples, const Xyz& white) const {
+    const Appearance own(Appearance::Model::Cam02, white);
+    const Appearance& eye = eye_ ? *eye_ : own;
+    const double scale = eye_ ? lamp_y_ / white.Y : 1;
+    double all = 0;
+    for (std::size_t i = 0; i < reference_.size(); ++i)
+        all += distance(eye.of(scale * samples[i]), reference_[i]);
+    return scaledFidelity(all / static_cast<double>(reference_.size()));
 }
 
 double agreementOf(const Spectrum& wanted, const Spectrum& mix, const Spectrum& lamp) {
@@ -165,7 +193,7 @@ double agreementOf(const Spectrum& wanted, const Spectrum& mix, const Spectrum& 
     double all = 0;
     for (std::size_t i = 0; i < w.size(); ++i)
         all += distance(w[i], m[i]);
-    return fidelity(all / static_cast<double>(w.size()));
+    return scaledFidelity(all / static_cast<double>(w.size()));
 }
 
 } // namespace zelo::colour

@@ -5,8 +5,12 @@
 #include "colour/cct.h"
 #include "colour/spectrum.h"
 
+#include "colour/appearance.h"
+#include "colour/surfaces.h"
+
 #include <array>
 #include <optional>
+#include <span>
 
 namespace zelo::colour {
 
@@ -46,5 +50,23 @@ inline bool indicesMeanSomething(const std::optional<Cct>& c) {
 // under both, scaled to equal luminance of a perfect white, the eye adapted to `lamp`; mean
 // CAM16-UCS difference on the scale of R_f: 100 = the same. Requires light in all three.
 double agreementOf(const Spectrum& wanted, const Spectrum& mix, const Spectrum& lamp);
+
+// How kind a light is to surfaces, its reference side worked out once: for trying many mixes of one
+// colour. Lights are given by the XYZ of the 99 samples under them, which add up over emitters.
+class Kindness {
+public:
+    static Kindness fidelity(Kelvin cct); // R_f; cct as for tm30Of
+    static Kindness agreement(const Spectrum& wanted, const Spectrum& lamp);
+
+    // On the scale of R_f. `samples`: XYZ of Surfaces::tm30() under the light, `white`: of a
+    // perfect white, both for the 10° observer. Cost: about 40 µs.
+    double score(std::span<const Xyz> samples, const Xyz& white) const;
+
+private:
+    Kindness() = default;
+    std::array<Ucs, kSamplesTm30> reference_{};
+    std::optional<Appearance> eye_; // of agreement: adapted to the lamp
+    double lamp_y_ = 0;
+};
 
 } // namespace zelo::colour

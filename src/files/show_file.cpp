@@ -172,7 +172,8 @@ show::ColourWish readColour(const Json& json, const std::string& path,
     if (const auto intent = mix::intentNamed(name))
         wish.intent = *intent;
     else
-        o.complain("intent", fmt::format("'{}': expected brightest or truest", name));
+        o.complain("intent",
+                   fmt::format("'{}': expected brightest, truest, kindest or leanest", name));
     wish.give_up = o.number("give_up", 0.3, 0, 1);
     o.each("keep_out", light::kMostEmitters, [&](const Json& j, const std::string& at) {
         if (j.is_string())

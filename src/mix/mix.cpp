@@ -3,7 +3,9 @@
 
 #include "base/clones.h"
 #include "colour/smoothest.h"
+#include "colour/surfaces.h"
 #include "light/levels.h"
+#include "mix/detail/problem.h"
 #include "mix/hull.h"
 #include "mix/quadratic.h"
 
@@ -44,11 +46,21 @@ ZELO_CLONES double inner(const double* a, const double* b) {
 } // namespace
 
 const char* nameOf(Intent intent) {
-    return intent == Intent::Brightest ? "brightest" : "truest";
+    switch (intent) {
+    case Intent::Brightest:
+        return "brightest";
+    case Intent::Truest:
+        return "truest";
+    case Intent::Kindest:
+        return "kindest";
+    case Intent::Leanest:
+        break;
+    }
+    return "leanest";
 }
 
 std::optional<Intent> intentNamed(std::string_view name) {
-    for (const auto i : {Intent::Brightest, Intent::Truest})
+    for (const auto i : {Intent::Brightest, Intent::Truest, Intent::Kindest, Intent::Leanest})
         if (name == nameOf(i))
             return i;
     return std::nullopt;
@@ -79,27 +91,6 @@ Done MixWish::check(std::size_t emitters) const {
     return {};
 }
 
-// The emitters a wish leaves free, and what the pinned ones give.
-struct Mixer::Problem {
-    std::vector<std::size_t> own_free; // only with keep-outs or pins; else the mixer's own
-    std::vector<Xyz> own_xyz;
-    std::vector<Uv> own_hull;
-    std::span<const std::size_t> free; // indices in the type
-    std::span<const Xyz> xyz;          // of the free ones
-    const std::vector<Uv>* hull;       // of the free ones
-    Drives pinned;                     // drives of pinned emitters, 0 elsewhere
-    Xyz base;                          // their light
-    bool has_pins = false;
-    bool whole_type = true; // no keep-outs, no pins
-
-    Drives whole(const Drives& of_free) const {
-        Drives all = pinned;
-        for (std::size_t k = 0; k < free.size(); ++k)
-            all[free[k]] = of_free[k];
-        return all;
-    }
-};
-
 Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
     : type_(std::move(type)), mode_(&mode), solid_({}) {
     const auto n = type_->emitters.size();
@@ -116,6 +107,14 @@ Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& 
         all_free_.push_back(e);
         free_xyz_.push_back(xyz_[e]);
     }
+    const bool has_power = std::all_of(type_->emitters.begin(), type_->emitters.end(),
+                                       [](const auto& e) { return e.power_w > 0; });
+    for (const auto& e : type_->emitters) {
+        power_w_.push_back(has_power ? e.power_w : e.spectrum.sum());
+        auto& r = rendering_.emplace_back(1 + colour::kSamplesTm30);
+        r[0] = colour::toXyz(e.spectrum, colour::Observer::Cie1964_10);
+        colour::Surfaces::tm30().under(e.spectrum, std::span(r).subspan(1));
+    }
     solid_ = GamutSolid(free_xyz_);
     hull_ = convexHull(std::move(points));
     gram_.resize(n * n);
@@ -130,6 +129,13 @@ Xyz Mixer::xyzOf(const Drives& drives) const {
     for (std::size_t e = 0; e < xyz_.size(); ++e)
         sum += drives[e] * xyz_[e];
     return sum;
+}
+
+double Mixer::powerOf(const Drives& drives) const {
+    double watts = 0;
+    for (std::size_t e = 0; e < drives.size(); ++e)
+        watts += drives[e] * power_w_[e];
+    return watts;
 }
 
 double Mixer::spectralMiss(const Drives& drives, const colour::Spectrum& wanted) const {
@@ -211,22 +217,68 @@ Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& w
     if (wish.intent == Intent::Brightest)
         return finished(brightest, MixEnd::InReach, wanted, most);
     const double least = (1 - wish.give_up) * most;
+    // As many emitters as equations, or nothing to choose among: the brightest is all there is.
+    const Drives only = p.has_pins ? brightest : brightest.scaled(1 - wish.give_up);
+    const Drives lean = leanest(p, wanted.xyz, least).value_or(only);
+    if (wish.intent == Intent::Leanest)
+        return finished(lean, MixEnd::InReach, wanted, most);
     std::optional<colour::Spectrum> smoothest;
     if (!wanted.spectrum)
         smoothest = colour::smoothestSpectrum(wanted.xyz);
     const auto& spectrum = wanted.spectrum ? wanted.spectrum : smoothest;
-    std::optional<Drives> best;
+    std::optional<Drives> true_mix;
     if (spectrum && p.free.size() > (p.has_pins ? 2u : 3u))
-        best = truest(p, *spectrum, wanted.xyz, least, true);
-    if (best && p.has_pins) {
+        true_mix = truest(p, *spectrum, wanted.xyz, least, true);
+    if (true_mix && p.has_pins) {
         // With pins the optimum may lie anywhere above the bound: look without it first.
         const auto anywhere = truest(p, *spectrum, wanted.xyz, least, false);
         if (anywhere && xyzOf(*anywhere).Y >= least)
-            best = anywhere;
+            true_mix = anywhere;
     }
-    if (!best) // as many emitters as equations, or nothing to choose among
-        best = p.has_pins ? brightest : brightest.scaled(1 - wish.give_up);
-    return finished(*best, MixEnd::InReach, wanted, most);
+    const Drives best = true_mix.value_or(only);
+    if (wish.intent == Intent::Truest)
+        return finished(best, MixEnd::InReach, wanted, most);
+    return finished(kindest(p, wanted, std::array{best, only, lean}), MixEnd::InReach, wanted,
+                    most);
+}
+
+// Least electrical power at the exact colour and Y = least_y: a linear program. It is solved as a
+// quadratic one with a breath of curvature, small enough that the optimum is one of the linear
+// program's (Mangasarian, SIAM J. Control Optim. 17, 1979), and the same each time.
+std::optional<Drives> Mixer::leanest(const Problem& p, const Xyz& d, double least_y) const {
+    constexpr double kCurve = 1e-6;
+    if (p.free.size() <= 3)
+        return std::nullopt;
+    Quadratic q;
+    q.n = p.free.size();
+    double most = 0;
+    for (const std::size_t e : p.free)
+        most = std::max(most, power_w_[e]);
+    for (std::size_t i = 0; i < q.n; ++i) {
+        for (std::size_t j = 0; j < q.n; ++j)
+            q.G[i][j] = i == j ? kCurve : 0;
+        q.g[i] = most > 0 ? power_w_[p.free[i]] / most : 1;
+    }
+    q.equalities = 3;
+    setColourRows(q, p, d, least_y);
+    const auto free = minimise(q);
+    return free ? std::optional(p.whole(*free)) : std::nullopt;
+}
+
+// X − d_X Y = 0, Z − d_Z Y = 0 and, as the third, Y = least_y; scaled to drives of about 1.
+void Mixer::setColourRows(Quadratic& q, const Problem& p, const Xyz& d, double least_y) const {
+    double scale = 0;
+    for (const Xyz& m : p.xyz)
+        scale = std::max(scale, m.X + m.Y + m.Z);
+    const auto across = [&](const Xyz& m, std::size_t row) {
+        const double c = row == 0 ? m.X - d.X / d.Y * m.Y : row == 1 ? m.Z - d.Z / d.Y * m.Y : m.Y;
+        return c / scale;
+    };
+    for (std::size_t row = 0; row < q.equalities; ++row) {
+        for (std::size_t i = 0; i < q.n; ++i)
+            q.row[row][i] = across(p.xyz[i], row);
+        q.rhs[row] = (row == 2 ? least_y / scale : 0) - across(p.base, row);
+    }
 }
 
 // Minimise ∫(Σ aᵢ (SPDᵢ − Yᵢ/Y_w SPD_w))² dλ: with s tied to the brightness the residual is linear
@@ -259,20 +311,8 @@ std::optional<Drives> Mixer::truest(const Problem& p, const colour::Spectrum& wa
         for (std::size_t e = 0; e < n && p.has_pins; ++e)
             q.g[i] += p.pinned[e] * residual(p.free[i], e) / largest;
     }
-    // Colour: X − d_X Y = 0, Z − d_Z Y = 0, rows scaled to drives of about 1.
-    double scale = 0;
-    for (const Xyz& m : p.xyz)
-        scale = std::max(scale, m.X + m.Y + m.Z);
-    const auto across = [&](const Xyz& m, int row) {
-        const double c = row == 0 ? m.X - d.X / d.Y * m.Y : row == 1 ? m.Z - d.Z / d.Y * m.Y : m.Y;
-        return c / scale;
-    };
     q.equalities = exactly ? 3 : 2;
-    for (std::size_t row = 0; row < q.equalities; ++row) {
-        for (std::size_t i = 0; i < q.n; ++i)
-            q.row[row][i] = across(p.xyz[i], static_cast<int>(row));
-        q.rhs[row] = (row == 2 ? least_y / scale : 0) - across(p.base, static_cast<int>(row));
-    }
+    setColourRows(q, p, d, least_y);
     const auto free = minimise(q);
     return free ? std::optional(p.whole(*free)) : std::nullopt;
 }

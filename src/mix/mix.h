@@ -14,7 +14,12 @@
 
 namespace zelo::mix {
 
-enum class Intent { Brightest = 0, Truest = 1 }; // stored in shows by name
+enum class Intent { // stored in shows by name
+    Brightest = 0,
+    Truest = 1,  // spectrum nearest the wanted one
+    Kindest = 2, // best colour rendering
+    Leanest = 3, // least electrical power
+};
 
 const char* nameOf(Intent intent); // "brightest"
 std::optional<Intent> intentNamed(std::string_view name);
@@ -58,6 +63,8 @@ struct Mix {
 
 // Everything about one fixture type and mode that mixes need, computed once. Immutable; share it
 // between threads.
+struct Quadratic;
+
 class Mixer {
 public:
     // Keeps the type alive. Requires a mode of this type.
@@ -74,6 +81,9 @@ public:
     // Requires wish.check().
     Mix solve(const light::Wanted& wanted, const MixWish& wish) const;
 
+    // Electrical watts of drives; radiant watts where a type's data gives no power.
+    double powerOf(const light::Drives& drives) const;
+
     // XYZ of drives, from the emitters' XYZ.
     colour::Xyz xyzOf(const light::Drives& drives) const;
 
@@ -86,6 +96,13 @@ private:
     Problem problemOf(const MixWish& wish) const;
     Mix solveInReach(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
     Mix nearestMix(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
+    // A mix of Brightest, Truest and Leanest or any between that renders surfaces best; see
+    // kindest.cpp.
+    light::Drives kindest(const Problem& p, const light::Wanted& wanted,
+                          std::span<const light::Drives> starts) const;
+    std::optional<light::Drives> leanest(const Problem& p, const colour::Xyz& d,
+                                         double least_y) const;
+    void setColourRows(Quadratic& q, const Problem& p, const colour::Xyz& d, double least_y) const;
     std::optional<light::Drives> truest(const Problem& p, const colour::Spectrum& wanted,
                                         const colour::Xyz& d, double least_y, bool exactly) const;
     Mix finished(const light::Drives& drives, MixEnd end, const light::Wanted& wanted,
@@ -101,6 +118,9 @@ private:
     GamutSolid solid_;            // of the usable emitters: the usual wish has no pins or keep-outs
     std::vector<std::size_t> all_free_;
     std::vector<colour::Xyz> free_xyz_;
+    std::vector<double> power_w_; // at full; radiant power where the data does not say
+    // Of each emitter at full, 10° observer: its own XYZ, then the 99 samples of TM-30 under it.
+    std::vector<std::vector<colour::Xyz>> rendering_;
 };
 
 } // namespace zelo::mix

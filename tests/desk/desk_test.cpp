@@ -216,7 +216,15 @@ TEST_F(DeskTest, IntentAndGiveUp) {
     EXPECT_LT(window.matchModel().focus()->candela, truest);
     ASSERT_GE(window.matchModel().tradeOff().size(), 16u);
     const auto& trade = window.matchModel().tradeOff();
-    EXPECT_GE(trade.back().ssi, trade.front().ssi) << "less light, truer spectrum";
+    EXPECT_GE(trade.back().value, trade.front().value) << "less light, truer spectrum";
+    for (const auto intent : {mix::Intent::Kindest, mix::Intent::Leanest}) {
+        window.matchModel().setIntent(intent);
+        settle();
+        EXPECT_EQ(intents->chosen(), static_cast<int>(intent));
+        EXPECT_LT(window.matchModel().focus()->miss_uv, 1e-4);
+        EXPECT_GE(window.matchModel().tradeOff().size(), 16u);
+        EXPECT_FALSE(window.matchModel().tradeOffName().isEmpty());
+    }
 }
 
 TEST_F(DeskTest, TheLampBehindTheGelIsANumber) {
@@ -244,6 +252,8 @@ TEST_F(DeskTest, TypedKelvinsAndChromaticitiesAreRows) {
     window.matchModel().pick(model.swatch(0).asked);
     settle();
     EXPECT_LT(window.matchModel().focus()->miss_uv, 1e-4);
+    EXPECT_TRUE(window.matchModel().tradeOff().empty())
+        << "a colour without a spectrum has no curve, not the last one's";
     model.setQuery("no such gel");
     EXPECT_EQ(model.rowCount(), 0);
     model.setQuery("lavender");

@@ -2,6 +2,7 @@
 // Laws and second methods: what must hold for every mix, whatever the fixture.
 #include "colour/cct.h"
 #include "colour/lamp.h"
+#include "colour/rendering.h"
 #include "mix/gamut_solid.h"
 #include "mix/hull.h"
 #include "mix/miss.h"
@@ -104,7 +105,7 @@ TEST(Mix, LawsThatAlwaysHold) {
     for (const auto& emitters : {kThree, kFour, kFive, kEight}) {
         const auto mixer = mixerOf(emitters);
         for (const Xyz& c : coloursInReach(mixer, 120, 21))
-            for (const auto intent : {Intent::Brightest, Intent::Truest})
+            for (const auto intent : {Intent::Brightest, Intent::Truest, Intent::Leanest})
                 for (const double give_up : {0.0, 0.3, 0.9}) {
                     MixWish wish;
                     wish.intent = intent;
@@ -173,6 +174,99 @@ TEST(Truest, MovesContinuouslyWithTheColour) {
             for (std::size_t e = 0; e < drives.size(); ++e)
                 EXPECT_LT(std::abs(drives[e] - (*last)[e]), 0.02) << m << " mired, emitter " << e;
         last = drives;
+    }
+}
+
+double leastPowerByLinearProgram(const Mixer& mixer, const Xyz& d, double y) {
+    glp_term_out(GLP_OFF);
+    glp_prob* lp = glp_create_prob();
+    const int n = static_cast<int>(mixer.emitters().size());
+    glp_add_rows(lp, 3);
+    glp_add_cols(lp, n);
+    for (int r = 1; r <= 3; ++r) {
+        const double want = r == 1 ? d.X : r == 2 ? d.Y : d.Z;
+        glp_set_row_bnds(lp, r, GLP_FX, y * want / d.Y, y * want / d.Y);
+    }
+    for (int j = 1; j <= n; ++j) {
+        const Xyz& m = mixer.emitters()[static_cast<std::size_t>(j - 1)];
+        int rows[4] = {0, 1, 2, 3};
+        double values[4] = {0, m.X, m.Y, m.Z};
+        glp_set_mat_col(lp, j, 3, rows, values);
+        glp_set_col_bnds(lp, j, GLP_DB, 0, 1);
+        glp_set_obj_coef(lp, j, mixer.type().emitters[static_cast<std::size_t>(j - 1)].power_w);
+    }
+    glp_smcp settings;
+    glp_init_smcp(&settings);
+    settings.msg_lev = GLP_MSG_OFF;
+    EXPECT_EQ(glp_simplex(lp, &settings), 0);
+    const double least = glp_get_obj_val(lp);
+    glp_delete_prob(lp);
+    return least;
+}
+
+TEST(Leanest, IsTheOptimumOfALinearProgram) {
+    for (const auto& emitters : {kFour, kFive, kEight}) {
+        auto type = std::make_shared<light::FixtureType>(*typeOf(emitters));
+        for (std::size_t e = 0; e < type->emitters.size(); ++e)
+            type->emitters[e].power_w = 5 + 7.0 * static_cast<double>((3 * e) % 5);
+        const Mixer mixer(type, type->modes[0]);
+        for (const Xyz& c : coloursInReach(mixer, 60, 19)) {
+            MixWish wish;
+            wish.intent = Intent::Leanest;
+            const Mix mix = mixer.solve(test::wantedXyz(c), wish);
+            EXPECT_LT(mix.miss_uv, 1e-6);
+            EXPECT_NEAR(mix.ofBrightest(), 0.7, 1e-6);
+            const double lp = leastPowerByLinearProgram(mixer, c, mix.got.Y);
+            EXPECT_NEAR(mixer.powerOf(mix.drives) / lp, 1, 1e-5) << emitters.size();
+        }
+    }
+}
+
+double kindnessOf(const Mixer& mixer, const light::Drives& drives, const light::Wanted& wanted) {
+    const auto light = light::spectrumOf(mixer.type(), drives);
+    const auto cct = colour::cctOf(wanted.uv());
+    return colour::indicesMeanSomething(cct)
+               ? colour::tm30Of(light, cct->cct).rf
+               : colour::agreementOf(*wanted.spectrum, light, colour::lampOf({4300}));
+}
+
+TEST(Kindest, IsNeverWorseThanTheOthersAndKeepsTheColour) {
+    const auto mixer = mixerOf(kEight);
+    std::vector<colour::Spectrum> lights{colour::blackbody({2700}), colour::lampOf({4500}),
+                                         colour::lampOf({8000})};
+    lights.push_back(colour::blackbody({3200}) * test::lineSpectrum(590, 80, 1)); // amber
+    lights.push_back(colour::lampOf({5600}) * test::lineSpectrum(470, 70, 1));    // blue
+    double gained = 0;
+    for (const auto& light : lights)
+        for (const double give_up : {0.1, 0.3, 0.6}) {
+            const auto wanted = test::wantedSpectrum(light);
+            MixWish wish;
+            wish.give_up = give_up;
+            const Mix truest = mixer.solve(wanted, wish);
+            wish.intent = Intent::Leanest;
+            const Mix lean = mixer.solve(wanted, wish);
+            wish.intent = Intent::Kindest;
+            const Mix kind = mixer.solve(wanted, wish);
+            EXPECT_LT(kind.miss_uv, 1e-6);
+            EXPECT_GE(kind.got.Y, (1 - give_up) * kind.brightest_cd * (1 - 1e-7));
+            const double score = kindnessOf(mixer, kind.drives, wanted);
+            EXPECT_GE(score, kindnessOf(mixer, truest.drives, wanted) - 1e-6);
+            EXPECT_GE(score, kindnessOf(mixer, lean.drives, wanted) - 1e-6);
+            gained += score - kindnessOf(mixer, truest.drives, wanted);
+        }
+    EXPECT_GT(gained, 5) << "a search that never finds anything better is none";
+}
+
+TEST(Kindest, WithThreeEmittersThereIsNothingToChoose) {
+    const auto mixer = mixerOf(kThree);
+    const auto wanted = test::wantedSpectrum(colour::blackbody({3200}));
+    MixWish wish;
+    const Mix truest = mixer.solve(wanted, wish);
+    for (const auto intent : {Intent::Kindest, Intent::Leanest}) {
+        wish.intent = intent;
+        const Mix mix = mixer.solve(wanted, wish);
+        for (std::size_t e = 0; e < 3; ++e)
+            EXPECT_NEAR(mix.drives[e], truest.drives[e], 1e-9);
     }
 }
 

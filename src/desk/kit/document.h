@@ -56,6 +56,9 @@ public:
         });
     }
 
+    // What was asked for under this key is not wanted any more.
+    void forget(const char* key) { ++wishes_[key]; }
+
     void tell(const QString& message); // one line for people, shown for a while
 
 signals:

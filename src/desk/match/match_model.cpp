@@ -3,6 +3,8 @@
 
 #include "base/text.h"
 #include "colour/cct.h"
+#include "colour/lamp.h"
+#include "colour/rendering.h"
 #include "colour/ssi.h"
 #include "desk/kit/qt_text.h"
 #include "light/levels.h"
@@ -237,14 +239,16 @@ void MatchModel::setWhite(double kelvin, double duv, int gesture) {
 }
 
 void MatchModel::setIntent(mix::Intent intent) {
-    editWishes(intent == mix::Intent::Truest ? tr("Truest") : tr("Brightest"), true, 0,
+    const QStringList names{tr("Brightest"), tr("Truest"), tr("Kindest"), tr("Leanest")};
+    editWishes(names.value(static_cast<int>(intent)), true, 0,
                [&](show::ColourWish& w) { w.intent = intent; });
 }
 
 void MatchModel::setGiveUp(double share, int gesture) {
     editWishes(tr("Give-up"), true, gesture, [&](show::ColourWish& w) {
         w.give_up = std::clamp(share, 0.0, 1.0);
-        w.intent = mix::Intent::Truest;
+        if (w.intent == mix::Intent::Brightest)
+            w.intent = mix::Intent::Truest;
     });
 }
 
@@ -337,16 +341,50 @@ QString MatchModel::lampsText() const {
     return QStringLiteral("%1, %2").arg(row->name, lamps.arg(runs.join(", ")));
 }
 
+QString MatchModel::tradeOffName() const {
+    const auto w = wish();
+    const light::Wanted* light = wanted();
+    if (!w || !light)
+        return {};
+    if (w->intent == mix::Intent::Leanest)
+        return tr("watts");
+    if (w->intent == mix::Intent::Truest)
+        return tr("SSI");
+    return colour::indicesMeanSomething(colour::cctOf(light->uv())) ? tr("R_f") : tr("agreement");
+}
+
+namespace {
+
+// One point of the trade-off; NaN where it means nothing.
+double tradeValue(const mix::Mixer& mixer, const light::Wanted& wanted, mix::Intent intent,
+                  const light::Drives& drives, Kelvin white) {
+    if (intent == mix::Intent::Leanest)
+        return mixer.powerOf(drives);
+    const auto light = light::spectrumOf(mixer.type(), drives);
+    if (intent == mix::Intent::Truest)
+        return colour::spectralSimilarity(light, *wanted.spectrum).value_or(NAN);
+    const auto cct = colour::cctOf(wanted.uv());
+    if (colour::indicesMeanSomething(cct))
+        return colour::tm30Of(light, cct->cct).rf;
+    return colour::agreementOf(*wanted.spectrum, light,
+                               wanted.lamp.value_or(colour::lampOf(white)));
+}
+
+} // namespace
+
 void MatchModel::askTradeOff() {
     const TypeRow* row = focus();
-    if (!row || !row->lamp.colour || !row->lamp.colour->wanted.spectrum) {
+    if (!row || !row->lamp.colour || !row->lamp.colour->wanted.spectrum ||
+        row->lamp.colour->wish.intent == mix::Intent::Brightest) {
+        document_.forget("trade-off");
         trade_.clear();
         trade_key_.clear();
         emit tradeOffComputed();
         return;
     }
     const auto& colour = *row->lamp.colour;
-    std::string key = row->key.type + row->key.mode + colour.wanted.asked;
+    std::string key =
+        row->key.type + row->key.mode + colour.wanted.asked + mix::nameOf(colour.wish.intent);
     for (const std::size_t e : colour.wish.keep_out)
         key += fmt::format("-{}", e);
     for (const auto& p : colour.wish.pins)
@@ -356,18 +394,18 @@ void MatchModel::askTradeOff() {
     trade_key_ = key;
     document_.later(
         "trade-off", this,
-        [mixer = row->lamp.mixer, colour = row->lamp.colour] {
+        [mixer = row->lamp.mixer, colour = row->lamp.colour,
+         white = Kelvin{document_.show().white_cct_k}] {
             constexpr int kPoints = 20; // 0 to 95 % given up
             std::vector<TradePoint> points;
             for (int i = 0; i < kPoints; ++i) {
                 mix::MixWish wish = colour->wish;
-                wish.intent = mix::Intent::Truest;
                 wish.give_up = 0.05 * i;
                 const auto mix = mixer->solve(colour->wanted, wish);
-                const auto ssi = colour::spectralSimilarity(
-                    light::spectrumOf(mixer->type(), mix.drives), *colour->wanted.spectrum);
-                if (ssi)
-                    points.push_back({wish.give_up, *ssi, mix.got.Y});
+                const double value =
+                    tradeValue(*mixer, colour->wanted, wish.intent, mix.drives, white);
+                if (std::isfinite(value))
+                    points.push_back({wish.give_up, value});
             }
             return points;
         },

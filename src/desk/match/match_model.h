@@ -22,10 +22,11 @@ struct TypeRow {
     bool out_of_reach = false;
 };
 
+// What is gained for what is given up, for the intent in use: SSI to the wanted light (Truest), R_f
+// or agreement (Kindest), watts (Leanest).
 struct TradePoint {
     double give_up = 0;
-    double ssi = 0;
-    double candela = 0;
+    double value = 0;
 };
 
 class MatchModel : public QObject {
@@ -62,6 +63,7 @@ public:
     double drive(std::size_t emitter) const; // as it is now, also while a drag goes on
     QString lampsText() const;               // "Gannet 8, lamps 7–12"
     const std::vector<TradePoint>& tradeOff() const { return trade_; }
+    QString tradeOffName() const; // "SSI", "R_f", "agreement", "watts"
 
 signals:
     void rowsChanged(); // new stage, lineup or focus

@@ -21,8 +21,10 @@ MixPanel::MixPanel(Document& document, MatchModel& match, QWidget* parent)
     : QWidget(parent), document_(document), match_(match),
       intents_(new Stations(tr("Intent"),
                             tr("What to favour among all mixes that show the colour: the most "
-                               "light, or the spectrum nearest the wanted one"),
-                            {tr("Brightest"), tr("Truest")}, {}, false, this)),
+                               "light, the spectrum nearest the wanted one, the best colour on "
+                               "skin and cloth, or the least power"),
+                            {tr("Brightest"), tr("Truest"), tr("Kindest"), tr("Leanest")}, {}, true,
+                            this)),
       slider_(new ValueSlider(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
                               {0, kMostGivenUp, 1, 0}, this)),
       give_up_(new NumberField(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
@@ -30,9 +32,8 @@ MixPanel::MixPanel(Document& document, MatchModel& match, QWidget* parent)
       again_(new Button(tr("solve again"), {}, tr("Let go of the levels set by hand"),
                         Button::Kind::Text, this)) {
     setAccessibleName(tr("Mix"));
-    connect(intents_, &Stations::stationChosen, this, [this](int i) {
-        match_.setIntent(i == 0 ? mix::Intent::Brightest : mix::Intent::Truest);
-    });
+    connect(intents_, &Stations::stationChosen, this,
+            [this](int i) { match_.setIntent(static_cast<mix::Intent>(i)); });
     for (ValueControl* c :
          {static_cast<ValueControl*>(slider_), static_cast<ValueControl*>(give_up_)}) {
         connect(c, &ValueControl::valueEdited, this,
@@ -99,13 +100,13 @@ void MixPanel::refresh() {
     const auto wish = match_.wish();
     intents_->setEnabled(wish.has_value());
     if (wish) {
-        intents_->setChosen(wish->intent == mix::Intent::Brightest ? 0 : 1);
+        intents_->setChosen(static_cast<int>(wish->intent));
         slider_->setValue(100 * wish->give_up);
         give_up_->setValue(100 * wish->give_up);
     }
-    const bool truest = wish && wish->intent == mix::Intent::Truest;
-    slider_->setVisible(truest);
-    give_up_->setVisible(truest);
+    const bool gives = wish && wish->intent != mix::Intent::Brightest;
+    slider_->setVisible(gives);
+    give_up_->setVisible(gives);
     again_->setVisible(row && row->lamp.by_hand);
     for (std::size_t e = 0; row && e < columns_.size(); ++e) {
         columns_[e]->setValue(100 * match_.drive(e));
@@ -141,15 +142,15 @@ void MixPanel::paintEvent(QPaintEvent*) {
                  typeface(Type::Small), theme().dim);
         return;
     }
-    // Similarity to the wanted spectrum over what is given up; it stands on the slider below.
+    // What is gained over what is given up; it stands on the slider below.
     const auto& trade = match_.tradeOff();
     const QRect r = curveRect();
     if (trade.size() >= 2) {
-        double low = 100;
-        double high = 0;
+        double low = trade.front().value;
+        double high = low;
         for (const auto& t : trade) {
-            low = std::min(low, t.ssi);
-            high = std::max(high, t.ssi);
+            low = std::min(low, t.value);
+            high = std::max(high, t.value);
         }
         const double span = std::max(8.0, high - low);
         const auto place = [&](double give_up, double ssi) {
@@ -157,14 +158,14 @@ void MixPanel::paintEvent(QPaintEvent*) {
                            r.bottom() - 14 - (ssi - low) / span * (r.height() - 22));
         };
         QPolygonF curve;
-        double here = trade.front().ssi;
+        double here = trade.front().value;
         for (std::size_t i = 0; i < trade.size(); ++i) {
-            curve << place(trade[i].give_up, trade[i].ssi);
+            curve << place(trade[i].give_up, trade[i].value);
             if (i > 0 && wish->give_up <= trade[i].give_up &&
                 wish->give_up >= trade[i - 1].give_up) {
                 const double part = (wish->give_up - trade[i - 1].give_up) /
                                     (trade[i].give_up - trade[i - 1].give_up);
-                here = trade[i - 1].ssi + part * (trade[i].ssi - trade[i - 1].ssi);
+                here = trade[i - 1].value + part * (trade[i].value - trade[i - 1].value);
             }
         }
         p.setRenderHint(QPainter::Antialiasing);
@@ -178,10 +179,11 @@ void MixPanel::paintEvent(QPaintEvent*) {
         p.drawEllipse(at, 4, 4);
         const QString ssi = numberText(here, 0);
         const int value = textWidth(ssi, typeface(Type::Work));
-        const int label = textWidth(tr("SSI"), typeface(Type::Small));
+        const QString name = match_.tradeOffName();
+        const int label = textWidth(name, typeface(Type::Small));
         const int x = std::clamp(static_cast<int>(at.x()) - (value + label + 5) / 2, 0,
                                  width() - value - label - 5);
-        drawText(p, x, static_cast<int>(at.y()) - 8, tr("SSI"), typeface(Type::Small), theme().dim);
+        drawText(p, x, static_cast<int>(at.y()) - 8, name, typeface(Type::Small), theme().dim);
         drawText(p, x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
                  theme().bright);
     }

@@ -210,7 +210,7 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
                       typeface(Type::Small), theme().dim);
     const QString note = model_->chipType().isEmpty()
                              ? tr("choose lamps to see what they make of it")
-                             : tr("under %1 K, wanted, and got by %2")
+                             : tr("at %1 K: wanted, got by %2")
                                    .arg(numberText(model_->lampK(), 0), model_->chipType());
     drawText(p, 20, 95, note, typeface(Type::Small), theme().dim);
     if (model_->rowCount() == 0)
