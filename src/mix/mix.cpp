@@ -131,6 +131,23 @@ Xyz Mixer::xyzOf(const Drives& drives) const {
     return sum;
 }
 
+std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact) const {
+    const Problem p = problemOf({});
+    if (!(exact.Y > 0))
+        return Drives(type_->emitters.size());
+    Quadratic q;
+    q.n = p.free.size();
+    for (std::size_t i = 0; i < q.n; ++i) {
+        for (std::size_t j = 0; j < q.n; ++j)
+            q.G[i][j] = i == j ? 1 : 0;
+        q.g[i] = -target[p.free[i]];
+    }
+    q.equalities = 3;
+    setColourRows(q, p, exact, exact.Y);
+    const auto free = minimise(q);
+    return free ? std::optional(p.whole(*free)) : std::nullopt;
+}
+
 double Mixer::powerOf(const Drives& drives) const {
     double watts = 0;
     for (std::size_t e = 0; e < drives.size(); ++e)

@@ -81,6 +81,11 @@ public:
     // Requires wish.check().
     Mix solve(const light::Wanted& wanted, const MixWish& wish) const;
 
+    // The drives nearest to `target` (least squares) that make exactly this light, cd; nothing when
+    // none do. For following a planned way with the least movement.
+    std::optional<light::Drives> nearestTo(const light::Drives& target,
+                                           const colour::Xyz& exact) const;
+
     // Electrical watts of drives; radiant watts where a type's data gives no power.
     double powerOf(const light::Drives& drives) const;
 

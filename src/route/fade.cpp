@@ -1,0 +1,269 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "route/fade.h"
+
+#include "colour/oklab.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zelo::route {
+
+using colour::Uv;
+using colour::Xyz;
+using light::Drives;
+
+namespace {
+
+constexpr int kFine = 600;        // points along a way when its pace is worked out
+constexpr double kVisible = 0.02; // of the brightest point: below it colour is not seen
+constexpr double kBrightness = 0.05;
+
+// Where along the curve one is at each share of the time, at constant Oklab distance (Y = 1).
+std::vector<Uv> paced(const Curve& curve, const Uv& white, int samples) {
+    const colour::OklabSpace space(colour::toXyz(white));
+    std::vector<Uv> fine;
+    std::vector<double> gone{0};
+    for (int i = 0; i <= kFine; ++i) {
+        fine.push_back(curve(static_cast<double>(i) / kFine));
+        if (i > 0)
+            gone.push_back(
+                gone.back() +
+                distance(space.from(colour::toXyz(fine[static_cast<std::size_t>(i)])),
+                         space.from(colour::toXyz(fine[static_cast<std::size_t>(i - 1)]))));
+    }
+    std::vector<Uv> way;
+    std::size_t at = 0;
+    for (int k = 0; k < samples; ++k) {
+        const double want = gone.back() * k / (samples - 1);
+        while (at + 2 < gone.size() && gone[at + 1] < want)
+            ++at;
+        const double span = gone[at + 1] - gone[at];
+        const double part = span > 0 ? std::clamp((want - gone[at]) / span, 0.0, 1.0) : 0;
+        way.push_back(fine[at] + part * (fine[at + 1] - fine[at]));
+    }
+    way.back() = fine.back();
+    return way;
+}
+
+// Even in perceived brightness: cube roots in a straight line.
+double evenBrightness(double from, double to, double t) {
+    const double r = std::cbrt(from) * (1 - t) + std::cbrt(to) * t;
+    return r * r * r;
+}
+
+double brightestOf(const mix::Mixer& mixer, const Uv& uv) {
+    mix::MixWish wish;
+    wish.intent = mix::Intent::Brightest;
+    return mixer.solve({"", colour::toXyz(uv), std::nullopt, std::nullopt, 1}, wish).got.Y;
+}
+
+// One point's mix: the drives nearest to `target` with its colour and brightness; where rounding
+// leaves none, the brightest of its colour, dimmed.
+Drives follow(const mix::Mixer& mixer, const FadePoint& point, const Drives& target) {
+    const Xyz exact = point.brightness_cd * colour::toXyz(point.uv);
+    if (!(point.brightness_cd > 0))
+        return Drives(target.size());
+    if (const auto near = mixer.nearestTo(target, exact))
+        return *near;
+    mix::MixWish wish;
+    wish.intent = mix::Intent::Brightest;
+    const auto brightest =
+        mixer.solve({"", colour::toXyz(point.uv), std::nullopt, std::nullopt, 1}, wish);
+    return brightest.got.Y > 0
+               ? brightest.drives.scaled(std::min(1.0, point.brightness_cd / brightest.got.Y))
+               : Drives(target.size());
+}
+
+Drives middle(const Drives& a, const Drives& b) {
+    Drives m(a.size());
+    for (std::size_t e = 0; e < a.size(); ++e)
+        m[e] = (a[e] + b[e]) / 2;
+    return m;
+}
+
+// Mixes along the whole way: first the middle of each stretch between its ends, over and over
+// (so far points are tied early), then sweeps that pull each towards the middle of its neighbours.
+void mixTogether(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
+    constexpr int kSweeps = 12;
+    const auto fill = [&](auto&& self, std::size_t a, std::size_t b) -> void {
+        if (b - a < 2)
+            return;
+        const std::size_t m = (a + b) / 2;
+        points[m].drives = follow(mixer, points[m], middle(points[a].drives, points[b].drives));
+        self(self, a, m);
+        self(self, m, b);
+    };
+    fill(fill, 0, points.size() - 1);
+    for (int sweep = 0; sweep < kSweeps; ++sweep)
+        for (std::size_t i = 1; i + 1 < points.size(); ++i) {
+            const std::size_t k = sweep % 2 ? points.size() - 1 - i : i;
+            points[k].drives =
+                follow(mixer, points[k], middle(points[k - 1].drives, points[k + 1].drives));
+        }
+}
+
+void measure(const mix::Mixer& mixer, const std::optional<Disc>& disc, Fade& fade) {
+    std::vector<Uv> seen;
+    double brightest = 0;
+    for (const FadePoint& p : fade.points)
+        brightest = std::max(brightest, p.brightness_cd);
+    for (std::size_t i = 0; i < fade.points.size(); ++i) {
+        FadePoint& p = fade.points[i];
+        p.saturation = disc ? disc->saturation(p.uv) : 0;
+        if (p.brightness_cd > kVisible * brightest)
+            seen.push_back(p.uv);
+        for (std::size_t e = 0; i > 0 && e < p.drives.size(); ++e)
+            fade.largest_step = std::max(fade.largest_step,
+                                         std::abs(p.drives[e] - fade.points[i - 1].drives[e]) *
+                                             (static_cast<double>(fade.points.size()) - 1) / 100);
+    }
+    fade.white_dip = disc ? whiteDip(*disc, seen) : 0;
+    (void)mixer;
+}
+
+FadePoint pointOf(const mix::Mixer& mixer, double t, const Drives& drives, const Uv& dark_uv) {
+    const Xyz xyz = mixer.xyzOf(drives);
+    return {t, colour::hasChromaticity(xyz) ? colour::toUv(xyz) : dark_uv, 0, xyz.Y, drives};
+}
+
+} // namespace
+
+Done FadeWish::check() const {
+    const auto share = [](const char* name, double value) -> Done {
+        if (!(value >= 0 && value <= 1))
+            return fail(ErrorCode::BadValue, "{} {}: must be within 0..1", name, value);
+        return {};
+    };
+    if (auto ok = share("floor", floor); !ok)
+        return ok;
+    if (auto ok = share("dark share", dark_share); !ok)
+        return ok;
+    if (auto ok = share("jump at", jump_at); !ok)
+        return ok;
+    if (samples < 2 || samples > 100'000)
+        return fail(ErrorCode::BadValue, "{} samples: must be within 2..100000", samples);
+    return {};
+}
+
+Drives levelsBetween(const mix::Mixer& mixer, const Drives& from, const Drives& to, double t) {
+    Drives drives(from.size());
+    for (const light::Channel& c : mixer.mode().channels) {
+        if (c.role != light::Role::Emitter)
+            continue;
+        const double a = c.response.level(from[c.emitter]);
+        const double b = c.response.level(to[c.emitter]);
+        drives[c.emitter] = c.response.drive(a + t * (b - a));
+    }
+    return drives;
+}
+
+Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives& to,
+                      const FadeWish& wish) {
+    if (auto ok = wish.check(); !ok)
+        return passOn(ok.error());
+    std::optional<Disc> disc;
+    if (auto made = Disc::of(mixer.hull(), wish.white))
+        disc = *made;
+    else if (wish.kind == Kind::Around)
+        return passOn(made.error());
+    const FadePoint first = pointOf(mixer, 0, from, wish.white);
+    const FadePoint last = pointOf(mixer, 1, to, wish.white);
+    const int n = wish.samples;
+    const auto time = [&](int i) { return static_cast<double>(i) / (n - 1); };
+    Fade fade;
+    if (wish.kind == Kind::Levels) {
+        for (int i = 0; i < n; ++i)
+            fade.points.push_back(
+                pointOf(mixer, time(i), levelsBetween(mixer, from, to, time(i)), first.uv));
+    } else if (wish.kind == Kind::Jump || wish.kind == Kind::Dark) {
+        const double down = (1 - wish.dark_share) / 2; // the colour changes while there is no light
+        for (int i = 0; i < n; ++i) {
+            const double t = time(i);
+            const bool before = t < (wish.kind == Kind::Jump ? wish.jump_at : 0.5);
+            const FadePoint& end = before ? first : last;
+            double y = evenBrightness(first.brightness_cd, last.brightness_cd, t);
+            if (wish.kind == Kind::Dark)
+                y = evenBrightness(end.brightness_cd, 0,
+                                   down > 0 ? std::min(1.0, (before ? t : 1 - t) / down) : 1);
+            y = i == 0 ? first.brightness_cd : i == n - 1 ? last.brightness_cd : y;
+            const double most = brightestOf(mixer, end.uv);
+            const double scale = end.brightness_cd > 0 ? std::min(y, most) / end.brightness_cd : 0;
+            FadePoint p{t, end.uv, 0, scale * end.brightness_cd, end.drives.scaled(scale)};
+            if (std::any_of(p.drives.begin(), p.drives.end(), [](double d) { return d > 1; }))
+                p.drives = follow(mixer, p, end.drives);
+            fade.points.push_back(p);
+        }
+    } else {
+        Curve curve = straightWay(first.uv, last.uv);
+        if (wish.kind == Kind::Around) {
+            const auto around = aroundWay(*disc, first.uv, last.uv, wish.floor, wish.side);
+            curve = around.curve;
+            fade.ccw = around.ccw;
+        }
+        const auto way = paced(curve, wish.white, n);
+        for (int i = 0; i < n; ++i) {
+            const double planned = evenBrightness(first.brightness_cd, last.brightness_cd, time(i));
+            const double most = brightestOf(mixer, way[static_cast<std::size_t>(i)]);
+            if (planned > 0)
+                fade.reach_dip = std::max(fade.reach_dip, 1 - std::min(1.0, most / planned));
+            fade.points.push_back({time(i), way[static_cast<std::size_t>(i)], 0,
+                                   std::min(planned, most), Drives(from.size())});
+        }
+        fade.points.front().drives = from;
+        fade.points.back().drives = to;
+        mixTogether(mixer, fade.points);
+    }
+    measure(mixer, disc, fade);
+    return fade;
+}
+
+Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
+    const auto& points = fade.points;
+    double brightest = 0;
+    std::vector<mix::Sent> sent;
+    for (const FadePoint& p : points) {
+        brightest = std::max(brightest, p.brightness_cd);
+        sent.push_back(mix::rounded(mixer, p.drives, 1));
+    }
+    struct Off {
+        double uv, brightness;
+    };
+    // The worst that straight fading from step a to step b does on the points between.
+    const auto between = [&](std::size_t a, std::size_t b) {
+        Off worst{0, 0};
+        for (std::size_t k = a; k <= b; ++k) {
+            const double t = b > a ? (points[k].t - points[a].t) / (points[b].t - points[a].t) : 0;
+            const Xyz xyz = mixer.xyzOf(levelsBetween(mixer, sent[a].drives, sent[b].drives, t));
+            worst.brightness =
+                std::max(worst.brightness, std::abs(xyz.Y - points[k].brightness_cd) / brightest);
+            if (points[k].brightness_cd > kVisible * brightest && colour::hasChromaticity(xyz))
+                worst.uv = std::max(worst.uv, distance(colour::toUv(xyz), points[k].uv));
+        }
+        return worst;
+    };
+    Steps steps;
+    if (!(brightest > 0)) {
+        steps.steps = {{0, sent.front()}, {1, sent.back()}};
+        return steps;
+    }
+    std::size_t at = 0;
+    steps.steps.push_back({points[0].t, sent[0]});
+    while (at + 1 < points.size()) {
+        std::size_t far = at + 1;
+        for (std::size_t b = points.size() - 1; b > at + 1; --b) {
+            const Off off = between(at, b);
+            if (off.uv <= tolerance_uv && off.brightness <= kBrightness) {
+                far = b;
+                break;
+            }
+        }
+        const Off off = between(at, far);
+        steps.worst_uv = std::max(steps.worst_uv, off.uv);
+        steps.worst_brightness = std::max(steps.worst_brightness, off.brightness);
+        steps.steps.push_back({points[far].t, sent[far]});
+        at = far;
+    }
+    return steps;
+}
+
+} // namespace zelo::route

@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A crossfade of one fixture, planned: colour along a way at a steady pace, brightness evenly as
+// the eye sees it, mixes chosen along the whole way together, and the steps a console can follow.
+#pragma once
+
+#include "mix/mix.h"
+#include "mix/rounding.h"
+#include "route/way.h"
+
+#include <optional>
+#include <vector>
+
+namespace zelo::route {
+
+struct FadeWish {
+    Kind kind = Kind::Around;
+    double floor = 0.8;      // saturation floor of Around, 0..1
+    Side side = Side::Short; // of Around
+    colour::Uv white;        // what colour goes round, and Oklab's white; inside the reach
+    double dark_share = 0.3; // of the time with no light, for Dark: 0..1
+    double jump_at = 0.5;    // moment of Jump: 0..1
+    int samples = 101;       // along the way, at least 2
+
+    Done check() const;
+};
+
+struct FadePoint {
+    double t = 0; // share of the time
+    colour::Uv uv;
+    double saturation = 0;
+    double brightness_cd = 0;
+    light::Drives drives;
+};
+
+struct Fade {
+    std::vector<FadePoint> points;
+    double white_dip = 0;
+    double largest_step = 0; // of any drive, per 1 % of the way
+    double reach_dip = 0;    // share of the planned brightness that the reach does not allow
+    std::optional<bool> ccw; // the side that Around took
+};
+
+// From one mix to another, both of this mixer. Fails with BadValue for a wish that does not hold or
+// a white outside the reach. Levels and Jump always succeed. Cost: about a millisecond.
+Result<Fade> planFade(const mix::Mixer& mixer, const light::Drives& from, const light::Drives& to,
+                      const FadeWish& wish);
+
+// Straight lines in channel values between two mixes, then the response: what a plain desk does.
+light::Drives levelsBetween(const mix::Mixer& mixer, const light::Drives& from,
+                            const light::Drives& to, double t);
+
+struct FadeStep {
+    double t = 0; // share of the time when it is reached
+    mix::Sent sent;
+};
+
+struct Steps {
+    std::vector<FadeStep> steps; // the first at t = 0, the last at t = 1
+    double worst_uv = 0;         // how far straight fading between them leaves the way
+    double worst_brightness = 0; // share of the brightest point of the way
+};
+
+// The fewest cue steps such that straight-line fading of channel values between them stays within
+// `tolerance_uv` and 5 % brightness of the fade (greedy: each reaches as far as it can).
+// Re-simulated from the rounded values; where two neighbouring points alone break the tolerance,
+// both are steps.
+Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv = 0.006);
+
+} // namespace zelo::route

@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The way of a fade through colour, as a curve in u'v' from one end to the other.
+#pragma once
+
+#include "route/disc.h"
+
+#include <functional>
+#include <optional>
+#include <string_view>
+
+namespace zelo::route {
+
+enum class Kind { Levels, Straight, Around, Dark, Jump };
+std::optional<Kind> kindNamed(std::string_view name); // "levels", "around", "dark", …
+const char* nameOf(Kind kind);
+
+enum class Side { Short, Long, Ccw, Cw }; // ccw: growing hue angle in the u'v' diagram
+std::optional<Side> sideNamed(std::string_view name);
+
+// A curve: s from 0 to 1 along it, in its own measure (evenly in u'v' or in the disc).
+using Curve = std::function<colour::Uv(double s)>;
+
+Curve straightWay(const colour::Uv& from, const colour::Uv& to);
+
+struct AroundWay {
+    Curve curve;
+    double length = 0; // in the unit disc
+    bool ccw = false;  // the side it took
+};
+
+// The shortest curve in the unit disc that stays outside the disc of radius floor · min(ρ0, ρ1):
+// tangent, arc, tangent; on one side of white. floor 0..1: 0 is direct, 1 follows the rim of the
+// less saturated end. Ends outside the reach are taken onto its edge.
+AroundWay aroundWay(const Disc& disc, const colour::Uv& from, const colour::Uv& to, double floor,
+                    Side side);
+
+// How much saturation a way loses: 1 − min ρ along it / min(ρ0, ρ1). 0 when an end is white.
+double whiteDip(const Disc& disc, const std::vector<colour::Uv>& way);
+
+} // namespace zelo::route
