@@ -29,6 +29,7 @@ int run(int argc, char** argv) {
     zelo::cli::Context context{library, false, {}, {}};
     zelo::cli::addLight(app, context);
     zelo::cli::addMatch(app, context);
+    zelo::cli::addRoutes(app, context);
     zelo::cli::addGels(app, context);
     zelo::cli::addFixtures(app, context);
 

@@ -1,11 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // zelo match FIXTURE COLOUR...: how a fixture's emitters make colours, and how well.
 #include "base/text.h"
+#include "choices.h"
 #include "colour/lamp.h"
-#include "commands.h"
 #include "mix/miss.h"
-#include "mix/rounding.h"
-#include "report.h"
 
 #include <fmt/format.h>
 
@@ -17,8 +15,7 @@ struct MatchOptions {
     std::string fixture;
     std::vector<std::string> colours;
     std::string mode;
-    std::string intent = "truest";
-    double give_up = 0.3;
+    IntentOptions intent;
     std::vector<std::string> keep_out;
     std::vector<std::string> pins;
     std::string nearest = "uv";
@@ -36,16 +33,13 @@ Result<std::size_t> emitterNamed(const light::FixtureType& type, std::string_vie
     return fail(ErrorCode::BadValue, "{} has no emitter '{}': it has {}", type.name, name, names);
 }
 
-Result<mix::MixWish> wishFrom(const MatchOptions& o, const light::FixtureType& type,
-                              const colour::Uv& white) {
-    mix::MixWish wish;
-    wish.give_up = o.give_up;
+Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& type,
+                               const colour::Uv& white) {
+    auto read = wishFrom(o.intent, type);
+    if (!read)
+        return read;
+    mix::MixWish wish = *read;
     wish.white = white;
-    const auto intent = mix::intentNamed(o.intent);
-    if (!intent)
-        return fail(ErrorCode::BadValue,
-                    "--intent {}: expected brightest, truest, kindest or leanest", o.intent);
-    wish.intent = *intent;
     if (o.nearest != "uv" && o.nearest != "hue")
         return fail(ErrorCode::BadValue, "--nearest {}: expected uv or hue", o.nearest);
     wish.nearest = o.nearest == "uv" ? mix::Nearest::Uv : mix::Nearest::Hue;
@@ -109,18 +103,8 @@ Json matchJson(const mix::Mixer& mixer, const Matched& m) {
     j["wanted"] = lightJson(m.wanted.xyz);
     j["in_reach"] = m.mix.end == mix::MixEnd::InReach;
     j["miss_uv"] = m.mix.end == mix::MixEnd::Dark ? Json(nullptr) : Json(m.mix.miss_uv);
-    j["emitters"] = Json::array();
-    for (std::size_t e = 0; e < m.mix.drives.size(); ++e)
-        j["emitters"].push_back(
-            {{"name", mixer.type().emitters[e].name}, {"drive", m.mix.drives[e]}});
-    j["channels"] = Json::array();
-    for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
-        const auto& c = mixer.mode().channels[i];
-        j["channels"].push_back({{"offset", c.offsets.front()},
-                                 {"attribute", c.attribute},
-                                 {"value", m.sent.values[i]},
-                                 {"bits", c.bits()}});
-    }
+    j["emitters"] = emittersJson(mixer.type(), m.mix.drives);
+    j["channels"] = channelsJson(mixer.mode(), m.sent.values);
     j["got"] = lightJson(m.mix.got);
     j["sent"] = lightJson(m.sent.xyz);
     j["brightness_cd"] = m.mix.got.Y;
@@ -164,29 +148,21 @@ void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& whi
 }
 
 Done runMatch(Context& context, const MatchOptions& o) {
-    auto type = context.library.find(o.fixture);
-    if (!type)
-        return passOn(type.error());
-    const light::Mode* mode = (*type)->mode(o.mode);
-    if (!mode) {
-        std::string names;
-        for (const auto& m : (*type)->modes)
-            names += (names.empty() ? "'" : ", '") + m.name + "'";
-        return fail(ErrorCode::NotFound, "{} has no mode '{}': it has {}", (*type)->name, o.mode,
-                    names);
-    }
+    const auto chosen = chooseFixture(context, o.fixture, o.mode);
+    if (!chosen)
+        return passOn(chosen.error());
+    const mix::Mixer& mixer = **chosen;
     if (!(o.dim >= 0 && o.dim <= 1))
         return fail(ErrorCode::BadValue, "--dim {}: must be within 0..1", o.dim);
-    const auto white = light::parseColour(o.white, context.library);
+    const auto white = chooseWhite(context, o.white);
     if (!white)
-        return passOn(white.error(), "--white");
-    const auto wish = wishFrom(o, **type, white->uv());
+        return passOn(white.error());
+    const auto wish = matchWish(o, mixer.type(), white->uv());
     if (!wish)
         return passOn(wish.error());
     const auto white_cct = cctOf(white->xyz);
     const auto white_light =
         white->spectrum.value_or(colour::lampOf(white_cct ? white_cct->cct : Kelvin{4300}));
-    const mix::Mixer mixer(*type, *mode);
     std::vector<light::Wanted> wanted; // all read before the first is printed
     for (const auto& text : o.colours) {
         auto colour = light::parseColour(text, context.library);
@@ -195,8 +171,8 @@ Done runMatch(Context& context, const MatchOptions& o) {
         wanted.push_back(std::move(*colour));
     }
     Json all;
-    all["fixture"] = (*type)->id;
-    all["mode"] = mode->name;
+    all["fixture"] = mixer.type().id;
+    all["mode"] = mixer.mode().name;
     all["matches"] = Json::array();
     for (const auto& w : wanted) {
         const auto m = matched(mixer, w, *wish, o.dim, white_light);
@@ -219,10 +195,7 @@ void addMatch(CLI::App& app, Context& context) {
         ->required();
     c->add_option("COLOUR", o->colours, "the colours wanted")->required();
     c->add_option("--mode", o->mode, "mode of the fixture (the first)");
-    c->add_option("--intent", o->intent, "brightest, truest, kindest or leanest")
-        ->capture_default_str();
-    c->add_option("--give-up", o->give_up, "share of brightness it may cost, 0..1")
-        ->capture_default_str();
+    addIntentOptions(*c, o->intent);
     c->add_option("--keep-out", o->keep_out, "emitters not to use: NAME,NAME");
     c->add_option("--pin", o->pins, "emitters held: NAME=DRIVE,…");
     c->add_option("--nearest", o->nearest, "out of reach: nearest uv, or the same hue")

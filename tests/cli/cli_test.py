@@ -91,6 +91,51 @@ class Match(unittest.TestCase):
         self.assertAlmostEqual(m["brightness_cd"] / 4142.394756, 1, 2)
 
 
+class Routes(unittest.TestCase):
+    def test_reach(self):
+        reach = ask("reach", "gannet-8")
+        self.assertEqual(len(reach["emitters"]), 8)
+        self.assertEqual(reach["emitters"][1]["name"], "Red")
+        self.assertEqual(reach["emitters"][1]["peak_nm"], 634)
+        hull = reach["hull_uv"]
+        area = sum(a[0] * b[1] - b[0] * a[1] for a, b in zip(hull, hull[1:] + hull[:1]))
+        self.assertGreater(area, 0, "counter-clockwise")
+        self.assertGreater(dict((w["cct"], w["brightest_cd"]) for w in reach["whites"])[3200], 5000)
+
+    def test_a_fade_round_white(self):
+        args = ["fade", "gannet-8", "xy:0.66,0.32", "xy:0.18,0.33", "--white", "cct:5600"]
+        levels, around = ask(*args, "--route", "levels"), ask(*args, "--floor", "0.8")
+        self.assertGreater(levels["white_dip"], 0.9)
+        self.assertLess(around["white_dip"], 0.22)
+        self.assertEqual(len(around["route"]), 101)
+        first = around["route"][0]
+        self.assertEqual(sorted(first), ["brightness_cd", "emitters", "saturation", "t", "uv"])
+        self.assertEqual((around["steps"][0]["t"], around["steps"][-1]["t"]), (0, 1))
+        self.assertLess(len(around["steps"]), 15)
+        self.assertLess(around["worst"]["uv"], 0.008)
+        self.assertEqual(around["steps"][0]["channels"][0]["attribute"], "Dimmer")
+
+    def test_sides(self):
+        args = ["fade", "tern-6", "gel:104", "gel:341@5600", "--side"]
+        uv = {side: ask(*args, side)["route"][50]["uv"] for side in ("cw", "ccw", "short", "long")}
+        self.assertNotEqual(uv["cw"], uv["ccw"])
+        self.assertIn(uv["short"], (uv["cw"], uv["ccw"]))
+        self.assertNotEqual(uv["short"], uv["long"])
+
+    def test_a_gradient(self):
+        g = ask("gradient", "tern-6", "--count", "9", "--stop", "gel:214@3200", "--stop", "gel:341@5600@1", "--arrange", "mirrored")
+        self.assertEqual(len(g["lamps"]), 9)
+        self.assertGreater(g["evenness"], 0.9)
+        self.assertEqual(g["lamps"][0]["uv"], g["lamps"][8]["uv"])
+        self.assertEqual(g["lamps"][4]["position"], 1)
+        self.assertEqual(len(g["lamps"][0]["emitters"]), 6)
+
+    def test_for_people(self):
+        self.assertIn("white dip", run("fade", "petrel-4", "gel:104", "gel:338").stdout)
+        self.assertIn("evenness", run("gradient", "petrel-4", "--count", "3", "--stop", "cct:2700", "--stop", "cct:6500").stdout)
+        self.assertIn("3200 K", run("reach", "petrel-4").stdout)
+
+
 class Lists(unittest.TestCase):
     def test_gels(self):
         self.assertGreaterEqual(len(ask("gels")["gels"]), 150)
@@ -125,6 +170,14 @@ class WrongInput(unittest.TestCase):
             (["match", "petrel-4", "cct:3200", "--dim", "-1"], "0..1"),
             (["match", "petrel-4", "cct:3200", "--nearest", "near"], "uv or hue"),
             (["match", TESTS / "reference/gels.txt", "cct:3200"], "GDTF"),
+            (["fade", "petrel-4", "cct:3200", "gel:104", "--route", "x"], "around"),
+            (["fade", "petrel-4", "cct:3200", "gel:104", "--floor", "2"], "floor 2"),
+            (["fade", "petrel-4", "cct:3200", "gel:104", "--white", "xy:0.7,0.29"], "white point"),
+            (["fade", "petrel-4", "cct:3200", "gel:104", "--samples", "1"], "samples"),
+            (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200"], "two"),
+            (["gradient", "petrel-4", "--count", "0", "--stop", "cct:3200", "--stop", "gel:104"], "lamps"),
+            (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200", "--stop", "gel:1o4"], "no gel 1o4"),
+            (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200", "--stop", "gel:104", "--arrange", "x"], "mirrored"),
             (["gels", "--book", "/nowhere.txt"], "/nowhere.txt"), (["help", "nothing"], "no command"),
         ]:
             done = run(*args)

@@ -1,0 +1,31 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Choices that several commands share: a fixture and mode, a white point, an intent; and how mixes
+// are written as JSON.
+#pragma once
+
+#include "commands.h"
+#include "mix/rounding.h"
+#include "report.h"
+
+namespace zelo::cli {
+
+// By id or path, and mode by name (empty: the first). Errors list what there is.
+Result<std::shared_ptr<const mix::Mixer>>
+chooseFixture(Context& context, const std::string& fixture, const std::string& mode);
+// A white point: must be a colour; `option` goes into the message.
+Result<light::Wanted> chooseWhite(Context& context, const std::string& white);
+
+struct IntentOptions {
+    std::string intent = "truest";
+    double give_up = 0.3;
+};
+void addIntentOptions(CLI::App& command, IntentOptions& options);
+Result<mix::MixWish> wishFrom(const IntentOptions& options, const light::FixtureType& type);
+
+Json emittersJson(const light::FixtureType& type, const light::Drives& drives);
+Json channelsJson(const light::Mode& mode, const light::ChannelValues& values);
+inline Json uvJson(const colour::Uv& uv) {
+    return {uv.u, uv.v};
+}
+
+} // namespace zelo::cli

@@ -1,0 +1,304 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// zelo reach, fade, gradient: what a fixture can make, and ways through it.
+#include "base/text.h"
+#include "choices.h"
+#include "colour/lamp.h"
+#include "route/fade.h"
+#include "route/gradient.h"
+
+#include <fmt/format.h>
+
+namespace zelo::cli {
+
+namespace {
+
+// --- reach -----------------------------------------------------------------------------------
+
+Done printReach(Context& context, const std::string& fixture, const std::string& mode) {
+    auto mixer = chooseFixture(context, fixture, mode);
+    if (!mixer)
+        return passOn(mixer.error());
+    const auto& type = (*mixer)->type();
+    Json j;
+    j["emitters"] = Json::array();
+    for (std::size_t e = 0; e < type.emitters.size(); ++e) {
+        const auto& xyz = (*mixer)->emitters()[e];
+        j["emitters"].push_back(
+            {{"name", type.emitters[e].name},
+             {"xyz", {xyz.X, xyz.Y, xyz.Z}},
+             {"uv", colour::hasChromaticity(xyz) ? uvJson(colour::toUv(xyz)) : Json(nullptr)},
+             {"peak_nm", type.emitters[e].spectrum.peakNm()}});
+    }
+    j["hull_uv"] = Json::array();
+    for (const auto& corner : (*mixer)->hull())
+        j["hull_uv"].push_back(uvJson(corner));
+    j["whites"] = Json::array();
+    mix::MixWish brightest;
+    brightest.intent = mix::Intent::Brightest;
+    for (const double cct : {2000, 2700, 3200, 4000, 5000, 5600, 6500, 8000, 10000}) {
+        const auto wanted = light::parseColour(fmt::format("cct:{}", cct), context.library);
+        const auto mix = (*mixer)->solve(*wanted, brightest);
+        const bool reached = mix.end == mix::MixEnd::InReach;
+        j["whites"].push_back(
+            {{"cct", cct}, {"brightest_cd", reached ? Json(mix.got.Y) : Json(nullptr)}});
+    }
+    if (context.json) {
+        fmt::print("{}\n", j.dump(1));
+        return {};
+    }
+    fmt::print("{}\n", type.name);
+    for (const auto& e : j["emitters"])
+        fmt::print("  {:<9} {:6.0f} cd  peak {} nm\n", e["name"].get<std::string>(),
+                   e["xyz"][1].get<double>(), e["peak_nm"].get<int>());
+    for (const auto& w : j["whites"])
+        if (w["brightest_cd"].is_null())
+            fmt::print("  {:>6} K  out of reach\n", w["cct"].get<double>());
+        else
+            fmt::print("  {:>6} K  {:.0f} cd\n", w["cct"].get<double>(),
+                       w["brightest_cd"].get<double>());
+    return {};
+}
+
+// --- fade ------------------------------------------------------------------------------------
+
+struct FadeOptions {
+    std::string fixture, from, to, mode;
+    std::string route = "around";
+    std::string side = "short";
+    std::string white = "cct:4300";
+    double floor = 0.8;
+    double tolerance = 0.006;
+    int samples = 101;
+    IntentOptions intent;
+};
+
+Result<light::Drives> endOf(Context& context, const mix::Mixer& mixer, const std::string& colour,
+                            const mix::MixWish& wish) {
+    const auto wanted = light::parseColour(colour, context.library);
+    if (!wanted)
+        return passOn(wanted.error());
+    const auto mix = mixer.solve(*wanted, wish);
+    if (mix.end == mix::MixEnd::OutOfReach)
+        fmt::print(stderr, "zelo: {} is {:.4f} out of reach: the nearest colour is taken\n", colour,
+                   mix.miss_uv);
+    return mix.drives;
+}
+
+Json fadeJson(const mix::Mixer& mixer, const route::Fade& fade, const route::Steps& steps) {
+    Json j;
+    j["route"] = Json::array();
+    for (const auto& p : fade.points)
+        j["route"].push_back({{"t", p.t},
+                              {"uv", uvJson(p.uv)},
+                              {"saturation", p.saturation},
+                              {"brightness_cd", p.brightness_cd},
+                              {"emitters", emittersJson(mixer.type(), p.drives)}});
+    j["white_dip"] = fade.white_dip;
+    j["steps"] = Json::array();
+    for (const auto& s : steps.steps)
+        j["steps"].push_back({{"t", s.t}, {"channels", channelsJson(mixer.mode(), s.sent.values)}});
+    j["worst"] = {{"uv", steps.worst_uv}, {"brightness", steps.worst_brightness}};
+    return j;
+}
+
+Done printFade(Context& context, const FadeOptions& o) {
+    auto mixer = chooseFixture(context, o.fixture, o.mode);
+    if (!mixer)
+        return passOn(mixer.error());
+    const auto white = chooseWhite(context, o.white);
+    if (!white)
+        return passOn(white.error());
+    const auto kind = route::kindNamed(o.route);
+    if (!kind)
+        return fail(ErrorCode::BadValue,
+                    "--route {}: expected levels, straight, around, dark or jump", o.route);
+    const auto side = route::sideNamed(o.side);
+    if (!side)
+        return fail(ErrorCode::BadValue, "--side {}: expected short, long, cw or ccw", o.side);
+    if (!(o.tolerance > 0 && o.tolerance <= 1))
+        return fail(ErrorCode::BadValue, "--tolerance {}: must be above 0, up to 1", o.tolerance);
+    const auto mix_wish = wishFrom(o.intent, (*mixer)->type());
+    if (!mix_wish)
+        return passOn(mix_wish.error());
+    const auto from = endOf(context, **mixer, o.from, *mix_wish);
+    if (!from)
+        return passOn(from.error());
+    const auto to = endOf(context, **mixer, o.to, *mix_wish);
+    if (!to)
+        return passOn(to.error());
+    route::FadeWish wish;
+    wish.kind = *kind;
+    wish.side = *side;
+    wish.floor = o.floor;
+    wish.white = white->uv();
+    wish.samples = o.samples;
+    const auto fade = route::planFade(**mixer, *from, *to, wish);
+    if (!fade)
+        return passOn(fade.error());
+    const auto steps = route::stepsFor(**mixer, *fade, o.tolerance);
+    if (context.json) {
+        fmt::print("{}\n", fadeJson(**mixer, *fade, steps).dump(1));
+        return {};
+    }
+    route::FadeWish plain = wish;
+    plain.kind = route::Kind::Levels;
+    const auto levels = route::planFade(**mixer, *from, *to, plain);
+    fmt::print("{} → {} on {}, {}\n", o.from, o.to, (*mixer)->type().name, o.route);
+    fmt::print("  white dip   {:.0f} %, in straight levels {:.0f} %\n", 100 * fade->white_dip,
+               levels ? 100 * levels->white_dip : 0);
+    if (fade->ccw)
+        fmt::print("  side        {}\n", *fade->ccw ? "ccw" : "cw");
+    if (fade->reach_dip > 0.01)
+        fmt::print("  brightness  the reach takes up to {:.0f} % of it on the way\n",
+                   100 * fade->reach_dip);
+    fmt::print("  steps       {} for a console; worst {:.4f} off, {:.1f} % of brightness\n",
+               steps.steps.size(), steps.worst_uv, 100 * steps.worst_brightness);
+    for (const auto& s : steps.steps)
+        fmt::print("    {:3.0f} %  {}\n", 100 * s.t, fmt::join(s.sent.values, " "));
+    return {};
+}
+
+// --- gradient --------------------------------------------------------------------------------
+
+struct GradientOptions {
+    std::string fixture, mode;
+    std::vector<std::string> stops;
+    int count = 0;
+    std::string route = "straight";
+    std::string arrange = "forward";
+    std::string side = "short";
+    std::string white = "cct:4300";
+    double floor = 0.8;
+    IntentOptions intent;
+};
+
+// COLOUR[@POS]: a last @ with a number from 0 to 1 is a position, any other belongs to the colour.
+Result<route::Stop> stopFrom(Context& context, const std::string& text) {
+    route::Stop stop;
+    std::string colour = text;
+    if (const auto at = text.rfind('@'); at != std::string::npos)
+        if (const auto pos = toNumber(std::string_view(text).substr(at + 1));
+            pos && *pos >= 0 && *pos <= 1) {
+            stop.position = *pos;
+            colour = text.substr(0, at);
+        }
+    const auto wanted = light::parseColour(colour, context.library);
+    if (!wanted)
+        return passOn(wanted.error());
+    stop.uv = wanted->uv();
+    return stop;
+}
+
+Done printGradient(Context& context, const GradientOptions& o) {
+    auto mixer = chooseFixture(context, o.fixture, o.mode);
+    if (!mixer)
+        return passOn(mixer.error());
+    const auto white = chooseWhite(context, o.white);
+    if (!white)
+        return passOn(white.error());
+    std::vector<route::Stop> stops;
+    for (const auto& text : o.stops) {
+        auto stop = stopFrom(context, text);
+        if (!stop)
+            return passOn(stop.error(), "--stop");
+        stops.push_back(*stop);
+    }
+    route::GradientWish wish;
+    const auto kind = route::kindNamed(o.route);
+    const auto side = route::sideNamed(o.side);
+    if (!kind || !side)
+        return fail(ErrorCode::BadValue,
+                    "--route {} --side {}: expected straight or around; short, "
+                    "long, cw or ccw",
+                    o.route, o.side);
+    wish.way = *kind;
+    wish.side = *side;
+    wish.floor = o.floor;
+    wish.white = white->uv();
+    const auto arrangement = route::parseArrangement(o.arrange);
+    if (!arrangement)
+        return passOn(arrangement.error(), "--arrange");
+    const auto mix_wish = wishFrom(o.intent, (*mixer)->type());
+    if (!mix_wish)
+        return passOn(mix_wish.error());
+    const auto gradient = route::spread((*mixer)->hull(), stops, o.count, wish, *arrangement);
+    if (!gradient)
+        return passOn(gradient.error());
+    Json j;
+    j["lamps"] = Json::array();
+    for (std::size_t i = 0; i < gradient->lamps.size(); ++i) {
+        const auto mix = (*mixer)->solve(
+            {"", colour::toXyz(gradient->lamps[i]), std::nullopt, std::nullopt, 1}, *mix_wish);
+        j["lamps"].push_back({{"position", gradient->positions[i]},
+                              {"uv", uvJson(gradient->lamps[i])},
+                              {"emitters", emittersJson((*mixer)->type(), mix.drives)}});
+        if (!context.json)
+            fmt::print("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}{}\n", i + 1, gradient->positions[i],
+                       gradient->lamps[i].u, gradient->lamps[i].v,
+                       mix.end == mix::MixEnd::OutOfReach
+                           ? fmt::format("  out of reach by {:.4f}", mix.miss_uv)
+                           : "");
+    }
+    j["evenness"] = gradient->evenness;
+    if (context.json)
+        fmt::print("{}\n", j.dump(1));
+    else
+        fmt::print("evenness {:.2f}\n", gradient->evenness);
+    return {};
+}
+
+} // namespace
+
+void addRoutes(CLI::App& app, Context& context) {
+    auto* reach = app.add_subcommand("reach", "what a fixture can make: emitters, hull, whites");
+    auto r = std::make_shared<std::pair<std::string, std::string>>();
+    reach->add_option("FIXTURE", r->first, "fixture type")->required();
+    reach->add_option("--mode", r->second, "mode of the fixture (the first)");
+    reach->add_flag("--json", context.json, "JSON on stdout");
+    reach->callback([&context, r] {
+        context.run = [&context, r] { return printReach(context, r->first, r->second); };
+    });
+
+    auto* fade = app.add_subcommand("fade", "plan a crossfade, and steps for a console");
+    auto f = std::make_shared<FadeOptions>();
+    fade->add_option("FIXTURE", f->fixture, "fixture type")->required();
+    fade->add_option("FROM", f->from, "colour at the start")->required();
+    fade->add_option("TO", f->to, "colour at the end")->required();
+    fade->add_option("--mode", f->mode, "mode of the fixture (the first)");
+    fade->add_option("--route", f->route, "levels, straight, around, dark or jump")
+        ->capture_default_str();
+    fade->add_option("--floor", f->floor, "saturation floor of around, 0..1")
+        ->capture_default_str();
+    fade->add_option("--side", f->side, "short, long, cw or ccw")->capture_default_str();
+    fade->add_option("--white", f->white, "what it goes round")->capture_default_str();
+    fade->add_option("--tolerance", f->tolerance, "of the steps, u'v'")->capture_default_str();
+    fade->add_option("--samples", f->samples, "along the way")->capture_default_str();
+    addIntentOptions(*fade, f->intent);
+    fade->add_option("--book", context.books, "another swatch book");
+    fade->add_flag("--json", context.json, "JSON on stdout");
+    fade->callback(
+        [&context, f] { context.run = [&context, f] { return printFade(context, *f); }; });
+
+    auto* gradient = app.add_subcommand("gradient", "spread colours over lamps");
+    auto g = std::make_shared<GradientOptions>();
+    gradient->add_option("FIXTURE", g->fixture, "fixture type")->required();
+    gradient->add_option("--count", g->count, "lamps")->required();
+    gradient->add_option("--stop", g->stops, "COLOUR[@POS], two or more times")->required();
+    gradient->add_option("--mode", g->mode, "mode of the fixture (the first)");
+    gradient->add_option("--route", g->route, "straight or around")->capture_default_str();
+    gradient->add_option("--floor", g->floor, "saturation floor of around")->capture_default_str();
+    gradient->add_option("--side", g->side, "short, long, cw or ccw")->capture_default_str();
+    gradient->add_option("--white", g->white, "white point")->capture_default_str();
+    gradient
+        ->add_option("--arrange", g->arrange,
+                     "forward, reverse, from-middle, to-middle, mirrored, shuffled:SEED, "
+                     "blocks:N, repeated:N, each with +OFFSET")
+        ->capture_default_str();
+    addIntentOptions(*gradient, g->intent);
+    gradient->add_option("--book", context.books, "another swatch book");
+    gradient->add_flag("--json", context.json, "JSON on stdout");
+    gradient->callback(
+        [&context, g] { context.run = [&context, g] { return printGradient(context, *g); }; });
+}
+
+} // namespace zelo::cli
