@@ -115,30 +115,29 @@ Result<Wanted> srgbColour(const std::string& asked, std::string_view rest) {
 } // namespace
 
 std::optional<GelText> parseGelText(const std::string& text) {
+    constexpr std::string_view kLayer = "+gel:";
     if (!startsWith(text, "gel:"))
         return std::nullopt;
-    std::string rest = text.substr(4);
+    std::string_view rest = std::string_view(text).substr(4);
     GelText parts;
-    // The layer may stand before or behind the lamp.
-    if (const auto plus = rest.find("+gel:"); plus != std::string::npos) {
-        std::string layer = rest.substr(plus + 5);
-        rest.resize(plus);
-        if (const auto at = layer.find('@'); at != std::string::npos) {
-            parts.lamp = layer.substr(at + 1);
-            layer.resize(at);
+    const auto plus = rest.find(kLayer);
+    const bool layered = plus != std::string_view::npos;
+    const std::string_view both[] = {rest.substr(0, plus),
+                                     layered ? rest.substr(plus + kLayer.size()) : ""};
+    for (const bool second : {false, true}) { // the lamp may stand behind either gel, once
+        std::string_view gel = both[second];
+        if (second && gel.find(kLayer) != std::string_view::npos)
+            return std::nullopt;
+        if (const auto at = gel.find('@'); at != std::string_view::npos) {
+            const std::string_view lamp = gel.substr(at + 1);
+            if (!parts.lamp.empty() || lamp.empty() || lamp.find('@') != std::string_view::npos)
+                return std::nullopt;
+            parts.lamp = lamp;
+            gel = gel.substr(0, at);
         }
-        parts.layer = layer;
-        if (layer.empty())
-            return std::nullopt;
+        (second ? parts.layer : parts.id) = gel;
     }
-    if (const auto at = rest.find('@'); at != std::string::npos) {
-        if (!parts.lamp.empty())
-            return std::nullopt;
-        parts.lamp = rest.substr(at + 1);
-        rest.resize(at);
-    }
-    parts.id = rest;
-    if (parts.id.empty() || (text.back() == '@'))
+    if (parts.id.empty() || (layered && parts.layer.empty()))
         return std::nullopt;
     return parts;
 }

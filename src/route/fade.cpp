@@ -228,18 +228,33 @@ Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
     struct Off {
         double uv, brightness;
     };
-    // The worst that straight fading from step a to step b does on the points between.
+    // The worst that straight fading from step a to step b does on the points between. From the
+    // channel values themselves: a curved response is then only ever read forwards.
+    const auto fadedTo = [&](std::size_t a, std::size_t b, double t) {
+        Drives drives(points[a].drives.size());
+        for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
+            const light::Channel& c = mixer.mode().channels[i];
+            if (c.role == light::Role::Emitter)
+                drives[c.emitter] = c.response.drive(
+                    (sent[a].values[i] * (1 - t) + sent[b].values[i] * t) / c.most());
+        }
+        return mixer.xyzOf(drives);
+    };
     const auto between = [&](std::size_t a, std::size_t b) {
         Off worst{0, 0};
         for (std::size_t k = a; k <= b; ++k) {
             const double t = b > a ? (points[k].t - points[a].t) / (points[b].t - points[a].t) : 0;
-            const Xyz xyz = mixer.xyzOf(levelsBetween(mixer, sent[a].drives, sent[b].drives, t));
+            const Xyz xyz = fadedTo(a, b, t);
             worst.brightness =
                 std::max(worst.brightness, std::abs(xyz.Y - points[k].brightness_cd) / brightest);
             if (points[k].brightness_cd > kVisible * brightest && colour::hasChromaticity(xyz))
                 worst.uv = std::max(worst.uv, distance(colour::toUv(xyz), points[k].uv));
         }
         return worst;
+    };
+    const auto holds = [&](std::size_t a, std::size_t b) {
+        const Off off = between(a, b);
+        return off.uv <= tolerance_uv && off.brightness <= kBrightness;
     };
     Steps steps;
     if (!(brightest > 0)) {
@@ -249,13 +264,20 @@ Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
     std::size_t at = 0;
     steps.steps.push_back({points[0].t, sent[0]});
     while (at + 1 < points.size()) {
+        // As far as it can reach: doubling until it breaks, then halving between.
         std::size_t far = at + 1;
-        for (std::size_t b = points.size() - 1; b > at + 1; --b) {
-            const Off off = between(at, b);
-            if (off.uv <= tolerance_uv && off.brightness <= kBrightness) {
-                far = b;
+        std::size_t broken = points.size();
+        for (std::size_t jump = 2; at + jump / 2 < points.size() - 1; jump *= 2) {
+            const std::size_t b = std::min(at + jump, points.size() - 1);
+            if (!holds(at, b)) {
+                broken = b;
                 break;
             }
+            far = b;
+        }
+        while (broken - far > 1 && broken < points.size()) {
+            const std::size_t b = (far + broken) / 2;
+            (holds(at, b) ? far : broken) = b;
         }
         const Off off = between(at, far);
         steps.worst_uv = std::max(steps.worst_uv, off.uv);

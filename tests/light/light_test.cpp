@@ -182,7 +182,10 @@ TEST(Wanted, GelTextComesBackInOneWay) {
     EXPECT_EQ(toText(*parts), "gel:A+gel:B@3200");
     EXPECT_EQ(toText(*parseGelText(toText(*parts))), toText(*parts));
     EXPECT_FALSE(parseGelText("cct:3200"));
-    EXPECT_FALSE(parseGelText("gel:A@1@2+gel:B@3"));
+    for (const char* bad : {"gel:A@1@2", "gel:A@1+gel:B@3", "gel:A+gel:B+gel:C",
+                            "gel:A+gel:", "gel:A@", "gel:A@+gel:B", "gel:@3200"})
+        EXPECT_FALSE(parseGelText(bad))
+            << bad; // a fuzzer found that some of these came back changed
 }
 
 } // namespace
