@@ -20,6 +20,7 @@ struct Context {
 void addLight(CLI::App& app, Context& context);
 void addMatch(CLI::App& app, Context& context);
 void addRoutes(CLI::App& app, Context& context); // reach, fade, gradient
+void addConvert(CLI::App& app, Context& context);
 void addGels(CLI::App& app, Context& context);
 void addFixtures(CLI::App& app, Context& context);
 

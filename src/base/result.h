@@ -37,17 +37,29 @@ public:
 
 using Done = Result<void>;
 
+// What came out of a file may hold anything: a message stays one readable line.
+inline std::string oneReadableLine(std::string text) {
+    constexpr std::size_t kLongest = 400;
+    if (text.size() > kLongest)
+        text = text.substr(0, kLongest) + "…";
+    for (char& c : text)
+        if (static_cast<unsigned char>(c) < 0x20 || c == 0x7f)
+            c = ' ';
+    return text;
+}
+
 // fail(ErrorCode::BadValue, "give-up {}: must be within 0..1", x)
 template <class... Args>
 tl::unexpected<Error> fail(ErrorCode code, fmt::format_string<Args...> format, Args&&... args) {
-    return tl::unexpected<Error>(
-        Error{code, fmt::format(format, std::forward<Args>(args)...), std::string()});
+    return tl::unexpected<Error>(Error{
+        code, oneReadableLine(fmt::format(format, std::forward<Args>(args)...)), std::string()});
 }
 
 // Hands an error on, its place put in front: passOn(error, "gels.txt").
 inline tl::unexpected<Error> passOn(Error error, const std::string& place = {}) {
+    error.detail = oneReadableLine(std::move(error.detail));
     if (!place.empty())
-        error.where = error.where.empty() ? place : place + ", " + error.where;
+        error.where = oneReadableLine(error.where.empty() ? place : place + ", " + error.where);
     return tl::unexpected<Error>(std::move(error));
 }
 

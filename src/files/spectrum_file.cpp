@@ -115,4 +115,82 @@ Result<colour::Spectrum> readLight(const std::filesystem::path& path) {
     return *light;
 }
 
+Result<TableFormat> formatOf(const std::filesystem::path& path) {
+    const auto ending = lowered(path.extension().string());
+    if (ending == ".csv")
+        return TableFormat::Csv;
+    if (ending == ".sp" || ending == ".txt")
+        return TableFormat::Cgats;
+    if (ending == ".spdx")
+        return TableFormat::Tm27;
+    return passOn(Error{ErrorCode::Unsupported,
+                        fmt::format("ending '{}': expected .csv, .sp, .txt or .spdx", ending),
+                        {}},
+                  path.string());
+}
+
+namespace {
+
+// Quotes cannot be written inside a CGATS text, nor line ends anywhere.
+std::string oneLine(std::string text) {
+    for (char& c : text)
+        if (c == '"' || c == '\n' || c == '\r')
+            c = '\'';
+    return text;
+}
+
+std::string cgatsSpectrum(const Samples& s, const std::string& description) {
+    std::string fields = "SAMPLE_ID";
+    std::string row = "1";
+    for (std::size_t i = 0; i < s.values.size(); ++i) {
+        fields += fmt::format(" SPEC_{:.9g}", s.wavelengths_nm[i]);
+        row += fmt::format(" {:.9g}", s.values[i]);
+    }
+    return fmt::format("SPECT\n\nDESCRIPTOR \"{}\"\nORIGINATOR \"Zelochrome\"\n\n"
+                       "NUMBER_OF_FIELDS {}\nBEGIN_DATA_FORMAT\n{}\nEND_DATA_FORMAT\n\n"
+                       "NUMBER_OF_SETS 1\nBEGIN_DATA\n{}\nEND_DATA\n",
+                       oneLine(description), s.values.size() + 1, fields, row);
+}
+
+std::string tm27Spectrum(const Samples& s, const std::string& description) {
+    pugi::xml_document doc;
+    auto root = doc.append_child("IESTM2714");
+    root.append_attribute("xmlns") = "http://www.ies.org/iestm2714";
+    root.append_attribute("version") = "1.0";
+    auto header = root.append_child("Header");
+    const auto say = [&](const char* name, const std::string& text) {
+        header.append_child(name).text() = text.c_str();
+    };
+    say("Description", description);
+    say("DocumentCreator", "Zelochrome");
+    auto data = root.append_child("SpectralDistribution");
+    data.append_child("SpectralQuantity").text() = "relative";
+    for (std::size_t i = 0; i < s.values.size(); ++i) {
+        auto point = data.append_child("SpectralData");
+        point.append_attribute("wavelength") = fmt::format("{:.9g}", s.wavelengths_nm[i]).c_str();
+        point.text() = fmt::format("{:.9g}", s.values[i]).c_str();
+    }
+    struct Text : pugi::xml_writer {
+        std::string text;
+        void write(const void* bytes, std::size_t size) override {
+            text.append(static_cast<const char*>(bytes), size);
+        }
+    } out;
+    doc.save(out, "  ");
+    return out.text;
+}
+
+} // namespace
+
+std::string spectrumText(const Samples& s, TableFormat format, const std::string& description) {
+    if (format == TableFormat::Cgats)
+        return cgatsSpectrum(s, description);
+    if (format == TableFormat::Tm27)
+        return tm27Spectrum(s, description);
+    std::string text = fmt::format("# {}\nwavelength_nm,value\n", oneLine(description));
+    for (std::size_t i = 0; i < s.values.size(); ++i)
+        text += fmt::format("{:.9g},{:.9g}\n", s.wavelengths_nm[i], s.values[i]);
+    return text;
+}
+
 } // namespace zelo::files

@@ -7,6 +7,7 @@
 #include "colour/resample.h"
 
 #include <filesystem>
+#include <string>
 #include <string_view>
 
 namespace zelo::files {
@@ -16,5 +17,13 @@ Result<colour::Samples> parseSpectrum(std::string_view text);
 
 // Reads and resamples a light. Errors name the file and the place in it.
 Result<colour::Spectrum> readLight(const std::filesystem::path& path);
+
+enum class TableFormat { Csv, Cgats, Tm27 };
+// By a file's ending: .csv; .sp, .txt; .spdx. Unsupported for any other, naming those.
+Result<TableFormat> formatOf(const std::filesystem::path& path);
+
+// A spectrum as text, every sample as it is (9 digits). `description` is a line about it.
+std::string spectrumText(const colour::Samples& samples, TableFormat format,
+                         const std::string& description);
 
 } // namespace zelo::files

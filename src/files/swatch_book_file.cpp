@@ -174,4 +174,37 @@ Result<ReadBook> readSwatchBook(const std::filesystem::path& path) {
     return read;
 }
 
+Result<std::string> swatchBookText(const light::SwatchBook& book, TableFormat format) {
+    if (format == TableFormat::Tm27)
+        return fail(ErrorCode::Unsupported, "TM-27 holds one light, not a swatch book");
+    const bool csv = format == TableFormat::Csv;
+    const auto quoted = [csv](std::string text) {
+        std::string out = "\"";
+        for (const char c : text) {
+            if (c == '"')
+                out += csv ? "\"\"" : "'"; // CGATS has no way to write a quote
+            else
+                out += c == '\n' || c == '\r' ? ' ' : c;
+        }
+        return out + "\"";
+    };
+    std::string fields = csv ? "id,name" : "SAMPLE_ID SAMPLE_NAME";
+    for (std::size_t i = 0; i < colour::kGridSize; ++i)
+        fields += fmt::format("{}{}", csv ? "," : " SPECTRAL_NM",
+                              colour::kGridFirstNm + static_cast<int>(i));
+    std::string text =
+        csv ? fields + "\n"
+            : fmt::format("CGATS.17\n\nORIGINATOR \"Zelochrome\"\nDESCRIPTOR {}\n\n"
+                          "NUMBER_OF_FIELDS {}\nBEGIN_DATA_FORMAT\n{}\nEND_DATA_FORMAT\n\n"
+                          "NUMBER_OF_SETS {}\nBEGIN_DATA\n",
+                          quoted(book.name), colour::kGridSize + 2, fields, book.gels.size());
+    for (const auto& gel : book.gels) {
+        text += quoted(gel.id) + (csv ? "," : " ") + quoted(gel.name);
+        for (std::size_t i = 0; i < colour::kGridSize; ++i)
+            text += fmt::format("{}{:.6g}", csv ? "," : " ", gel.transmittance[i]);
+        text += '\n';
+    }
+    return csv ? text : text + "END_DATA\n";
+}
+
 } // namespace zelo::files

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "base/result.h"
+#include "files/spectrum_file.h"
 #include "light/gel.h"
 
 #include <filesystem>
@@ -19,5 +20,9 @@ struct ReadBook {
 // fails with its line.
 Result<ReadBook> parseSwatchBook(std::string_view text);
 Result<ReadBook> readSwatchBook(const std::filesystem::path& path);
+
+// A book as text, each gel at every nm of the grid (6 digits). Unsupported for TM-27, which holds
+// one light.
+Result<std::string> swatchBookText(const light::SwatchBook& book, TableFormat format);
 
 } // namespace zelo::files

@@ -67,6 +67,13 @@ TEST(Error, TellsPlaceThenWhat) {
     EXPECT_EQ(outer.value().text(), "gels.txt, row 3: 7 is too much");
 }
 
+TEST(Error, IsOneReadableLineWhateverWasInTheFile) {
+    const auto error =
+        passOn(Error{ErrorCode::BadValue, "'a\nb\x01': no number", {}}, "x\ty").value();
+    EXPECT_EQ(error.text(), "x y: 'a b ': no number");
+    EXPECT_LT(fail(ErrorCode::BadValue, "{}", std::string(5000, 'x')).value().detail.size(), 500u);
+}
+
 TEST(File, WritesWholeOrNotAtAll) {
     const Folder folder;
     const auto path = folder.path / "show.zelo";

@@ -155,6 +155,31 @@ class Lists(unittest.TestCase):
         self.assertIn("K", run("light", "cct:3200").stdout)
 
 
+class Convert(unittest.TestCase):
+    def test_spectra_and_books_there_and_back(self):
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            lamp = TESTS / "reference/spectra/led-amber.csv"
+            self.assertEqual(run("convert", lamp, folder / "a.spdx").returncode, 0)
+            self.assertEqual(run("convert", folder / "a.spdx", folder / "a.sp").returncode, 0)
+            before, after = ask("light", f"spd:{lamp}"), ask("light", f"spd:{folder / 'a.sp'}")
+            for a, b in zip(before["uv"], after["uv"]):
+                self.assertAlmostEqual(a, b, 7)
+            self.assertEqual(run("convert", DATA / "gels/salt-road.txt", folder / "book.csv").returncode, 0)
+            again = ask("gels", "--book", folder / "book.csv", "--like", "gel:214")["gels"]
+            self.assertLess(again[0]["distance_uv"], 1e-5)
+
+    def test_what_cannot_be_leaves_no_file(self):
+        with tempfile.TemporaryDirectory() as name:
+            out = pathlib.Path(name) / "x.spdx"
+            done = run("convert", DATA / "gels/salt-road.txt", out)
+            self.assertEqual(done.returncode, 2)
+            self.assertIn("one light", done.stderr)
+            self.assertEqual(list(pathlib.Path(name).iterdir()), [])
+            self.assertIn(".csv", run("convert", DATA / "gels/salt-road.txt", "x.doc").stderr)
+            self.assertEqual(run("convert", "/nowhere.csv", out).returncode, 2)
+
+
 class WrongInput(unittest.TestCase):
     def test_one_clear_line_and_exit_2(self):
         for args, says in [

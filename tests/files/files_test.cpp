@@ -67,6 +67,39 @@ TEST(SpectrumFile, SaysWhereItIsBroken) {
     expectError(readLight("/nowhere/lamp.csv"), "/nowhere/lamp.csv: no such file");
 }
 
+TEST(SpectrumFile, ComesBackFromEveryFormat) {
+    colour::Samples uneven{{380.5, 400, 412.25, 555, 780}, {0, 1e-7, 0.123456789, 12345.678, 3}};
+    for (const auto format : {TableFormat::Csv, TableFormat::Cgats, TableFormat::Tm27}) {
+        const auto back = parseSpectrum(spectrumText(uneven, format, "a \"test\"\n<light>"));
+        ASSERT_TRUE(back) << back.error().text();
+        ASSERT_EQ(back->values.size(), uneven.values.size());
+        for (std::size_t i = 0; i < uneven.values.size(); ++i) {
+            EXPECT_NEAR(back->wavelengths_nm[i], uneven.wavelengths_nm[i], 1e-6);
+            EXPECT_NEAR(back->values[i], uneven.values[i], 1e-8 * uneven.values[i] + 1e-15);
+        }
+    }
+    EXPECT_EQ(*formatOf("x/Lamp.SPDX"), TableFormat::Tm27);
+    expectError(formatOf("lamp.doc"), ".csv, .sp, .txt or .spdx");
+}
+
+TEST(SwatchBook, ComesBackFromEveryFormat) {
+    const auto book = readSwatchBook(test::dataPath("reference/gels.txt"));
+    ASSERT_TRUE(book);
+    for (const auto format : {TableFormat::Csv, TableFormat::Cgats}) {
+        const auto back = parseSwatchBook(*swatchBookText(book->book, format));
+        ASSERT_TRUE(back) << back.error().text();
+        ASSERT_EQ(back->book.gels.size(), book->book.gels.size());
+        for (std::size_t g = 0; g < book->book.gels.size(); ++g) {
+            EXPECT_EQ(back->book.gels[g].id, book->book.gels[g].id);
+            EXPECT_EQ(back->book.gels[g].name, book->book.gels[g].name);
+            for (std::size_t i = 0; i < colour::kGridSize; ++i)
+                EXPECT_NEAR(back->book.gels[g].transmittance[i],
+                            book->book.gels[g].transmittance[i], 1e-6);
+        }
+    }
+    EXPECT_FALSE(swatchBookText(book->book, TableFormat::Tm27));
+}
+
 // --- CGATS and swatch books ------------------------------------------------------------------
 
 TEST(Cgats, ReadsQuotesCommentsAndRowsOverLines) {
