@@ -10,12 +10,15 @@
 #include <CLI/Config.hpp>
 #include <CLI/Formatter.hpp>
 #include <QApplication>
+#include <QTimer>
 #include <csignal>
 #include <cstdio>
 
 namespace {
 
-int runWindow(const zelo::rig::RigLoop& loop, int argc, char** argv) {
+int runWindow(const zelo::rig::RigLoop& loop, const std::string& shot, int argc, char** argv) {
+    if (!shot.empty() && !zelo::desk::displayThere())
+        qputenv("QT_QPA_PLATFORM", "offscreen");
     if (!zelo::desk::displayThere()) {
         std::fputs("zelo-rig: no display: use --headless\n", stderr);
         return 1;
@@ -27,6 +30,10 @@ int runWindow(const zelo::rig::RigLoop& loop, int argc, char** argv) {
     zelo::desk::useTheme(zelo::desk::boothTheme());
     zelo::rig::RigWindow window(loop);
     window.show();
+    if (!shot.empty())
+        QTimer::singleShot(2000, &window, [&] {
+            QApplication::exit(window.grab().save(QString::fromStdString(shot)) ? 0 : 1);
+        });
     return QApplication::exec();
 }
 
@@ -47,6 +54,7 @@ int main(int argc, char** argv) {
     cli.add_flag("--headless", wish.headless, "no window");
     cli.add_flag("--watch", wish.watch, "print a JSON line for each lamp that changed");
     cli.add_flag("--exact", wish.exact, "lamps shine just as their data says");
+    cli.add_option("--shot", wish.shot, "draw the window to a PNG after two seconds, and exit");
     cli.add_option("--seed", wish.seed, "of how the lamps differ from their data");
     cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(0, 65535));
     try {
@@ -69,5 +77,5 @@ int main(int argc, char** argv) {
         std::fprintf(stderr, "zelo-rig: listening on 127.0.0.1:%d\n", (*loop)->port());
         return waitForSignal(ends);
     }
-    return runWindow(**loop, argc, argv);
+    return runWindow(**loop, wish.shot, argc, argv);
 }

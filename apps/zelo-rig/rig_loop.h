@@ -17,6 +17,7 @@ struct RigWish {
     bool exact = false; // lamps shine just as their data says
     std::uint64_t seed = 1;
     int port = 5568;
+    std::string shot; // draw the window to this PNG after two seconds, and exit
 };
 
 class RigLoop {
