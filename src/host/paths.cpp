@@ -14,7 +14,7 @@ fs::path underHome(const char* variable, const char* otherwise) {
     const char* set = std::getenv(variable);
     const char* home = std::getenv("HOME");
     const fs::path base = set && *set ? fs::path(set) : fs::path(home ? home : ".") / otherwise;
-    const fs::path folder = base / "zelochrome";
+    fs::path folder = base / "zelochrome";
     std::error_code error;
     fs::create_directories(folder, error);
     return folder;

@@ -150,7 +150,8 @@ std::vector<double> arranged(int lamps, const Arrangement& a) {
             break;
         case Arrange::Blocks: {
             const int blocks = (lamps + a.n - 1) / a.n;
-            places.push_back(blocks > 1 ? static_cast<double>(i / a.n) / (blocks - 1) : 0);
+            const int block = i / a.n;
+            places.push_back(blocks > 1 ? block / (blocks - 1.0) : 0);
             break;
         }
         case Arrange::Repeated: {

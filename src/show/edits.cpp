@@ -53,8 +53,9 @@ Result<ShowPtr> addFixture(const ShowPtr& show, Fixture fixture) {
     if (auto ok = checkFixture(fixture); !ok)
         return passOn(ok.error());
     Show next = *show;
-    fixture.id = {++next.last_fixture_id};
-    next.fixtures[fixture.id] = std::make_shared<const Fixture>(std::move(fixture));
+    const FixtureId id{++next.last_fixture_id};
+    fixture.id = id;
+    next.fixtures[id] = std::make_shared<const Fixture>(std::move(fixture));
     return done(std::move(next));
 }
 
