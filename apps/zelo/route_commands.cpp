@@ -59,6 +59,22 @@ Done printReach(Context& context, const std::string& fixture, const std::string&
     return {};
 }
 
+struct Way {
+    route::Kind kind;
+    route::Side side;
+};
+
+Result<Way> chooseWay(const std::string& route, const std::string& side_name) {
+    const auto kind = route::kindNamed(route);
+    if (!kind)
+        return fail(ErrorCode::BadValue,
+                    "--route {}: expected levels, straight, around, dark or jump", route);
+    const auto side = route::sideNamed(side_name);
+    if (!side)
+        return fail(ErrorCode::BadValue, "--side {}: expected short, long, cw or ccw", side_name);
+    return Way{*kind, *side};
+}
+
 // --- fade ------------------------------------------------------------------------------------
 
 struct FadeOptions {
@@ -108,13 +124,9 @@ Done printFade(Context& context, const FadeOptions& o) {
     const auto white = chooseWhite(context, o.white);
     if (!white)
         return passOn(white.error());
-    const auto kind = route::kindNamed(o.route);
-    if (!kind)
-        return fail(ErrorCode::BadValue,
-                    "--route {}: expected levels, straight, around, dark or jump", o.route);
-    const auto side = route::sideNamed(o.side);
-    if (!side)
-        return fail(ErrorCode::BadValue, "--side {}: expected short, long, cw or ccw", o.side);
+    const auto way = chooseWay(o.route, o.side);
+    if (!way)
+        return passOn(way.error());
     if (!(o.tolerance > 0 && o.tolerance <= 1))
         return fail(ErrorCode::BadValue, "--tolerance {}: must be above 0, up to 1", o.tolerance);
     const auto mix_wish = wishFrom(o.intent, (*mixer)->type());
@@ -127,8 +139,8 @@ Done printFade(Context& context, const FadeOptions& o) {
     if (!to)
         return passOn(to.error());
     route::FadeWish wish;
-    wish.kind = *kind;
-    wish.side = *side;
+    wish.kind = way->kind;
+    wish.side = way->side;
     wish.floor = o.floor;
     wish.white = white->uv();
     wish.samples = o.samples;
@@ -204,15 +216,11 @@ Done printGradient(Context& context, const GradientOptions& o) {
         stops.push_back(*stop);
     }
     route::GradientWish wish;
-    const auto kind = route::kindNamed(o.route);
-    const auto side = route::sideNamed(o.side);
-    if (!kind || !side)
-        return fail(ErrorCode::BadValue,
-                    "--route {} --side {}: expected straight or around; short, "
-                    "long, cw or ccw",
-                    o.route, o.side);
-    wish.way = *kind;
-    wish.side = *side;
+    const auto way = chooseWay(o.route, o.side);
+    if (!way)
+        return passOn(way.error());
+    wish.way = way->kind;
+    wish.side = way->side;
     wish.floor = o.floor;
     wish.white = white->uv();
     const auto arrangement = route::parseArrangement(o.arrange);

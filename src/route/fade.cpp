@@ -102,7 +102,7 @@ void mixTogether(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
         }
 }
 
-void measure(const mix::Mixer& mixer, const std::optional<Disc>& disc, Fade& fade) {
+void measure(const std::optional<Disc>& disc, Fade& fade) {
     std::vector<Uv> seen;
     double brightest = 0;
     for (const FadePoint& p : fade.points)
@@ -118,7 +118,6 @@ void measure(const mix::Mixer& mixer, const std::optional<Disc>& disc, Fade& fad
                                              (static_cast<double>(fade.points.size()) - 1) / 100);
     }
     fade.white_dip = disc ? whiteDip(*disc, seen) : 0;
-    (void)mixer;
 }
 
 FadePoint pointOf(const mix::Mixer& mixer, double t, const Drives& drives, const Uv& dark_uv) {
@@ -213,7 +212,7 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
         fade.points.back().drives = to;
         mixTogether(mixer, fade.points);
     }
-    measure(mixer, disc, fade);
+    measure(disc, fade);
     return fade;
 }
 

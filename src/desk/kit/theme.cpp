@@ -45,7 +45,7 @@ void useTheme(const Theme& next) {
     p.setColor(QPalette::AlternateBase, next.side);
     p.setColor(QPalette::Button, next.side);
     p.setColor(QPalette::WindowText, next.text);
-    p.setColor(QPalette::Text, next.booth ? next.bright : next.bright);
+    p.setColor(QPalette::Text, next.bright);
     p.setColor(QPalette::ButtonText, next.text);
     p.setColor(QPalette::BrightText, next.bright);
     p.setColor(QPalette::Highlight, next.lift);
