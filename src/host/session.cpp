@@ -28,14 +28,12 @@ Done Session::open(const std::filesystem::path& path) {
         return passOn(opened.error()); // what was open stays
     start(opened->show, opened->hand);
     path_ = path;
-    kept_ = history_.now();
     changed();
     return {};
 }
 
 void Session::start(show::ShowPtr show, show::HandPtr hand) {
     history_ = show::History(std::move(show), std::move(hand));
-    kept_.reset();
     path_.reset();
     lineup_.clear();
     changed();
@@ -51,14 +49,9 @@ Done Session::saveAs(const std::filesystem::path& path) {
     if (auto written = files::writeShow(path, *show(), *hand()); !written)
         return written;
     path_ = path;
-    kept_ = history_.now();
     history_.markKept();
     changed();
     return {};
-}
-
-bool Session::kept() const {
-    return kept_ && kept_->show == show() && kept_->hand == hand();
 }
 
 Done Session::edit(const std::string& name, const Result<show::ShowPtr>& next) {

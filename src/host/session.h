@@ -30,7 +30,7 @@ public:
     Done save();                                        // NotFound without a path
     Done saveAs(const std::filesystem::path& path);
     const std::optional<std::filesystem::path>& path() const { return path_; }
-    bool kept() const; // everything, the hand too, is on disk as it is now
+    bool kept() const { return path_ && history_.kept(); } // all, the hand too, is on disk as it is
 
     const show::History& history() const { return history_; }
     const show::ShowPtr& show() const { return history_.now().show; }
@@ -68,7 +68,6 @@ private:
     Library& library_;
     play::Mixes mixes_;
     show::History history_;
-    std::optional<show::Moment> kept_; // as last saved or opened
     std::optional<std::filesystem::path> path_;
     show::Lineup lineup_;
     play::Controls controls_;

@@ -9,7 +9,7 @@ namespace {
 const std::string kNothing;
 }
 
-History::History(ShowPtr show, HandPtr hand) : kept_(show) {
+History::History(ShowPtr show, HandPtr hand) : kept_show_(show), kept_hand_(hand) {
     ZELO_ASSERT(show && hand);
     moments_.push_back({std::string(), std::move(show), std::move(hand)});
 }

@@ -32,16 +32,18 @@ public:
     const std::vector<Moment>& moments() const { return moments_; }
     std::size_t position() const { return at_; }
 
-    void markKept() { // the show has been saved as it is now
-        kept_ = now().show;
+    void markKept() { // show and hand are on disk as they are now
+        kept_show_ = now().show;
+        kept_hand_ = now().hand;
         last_merge_.clear();
     }
-    bool kept() const { return kept_ == now().show; }
+    bool kept() const { return kept_show_ == now().show && kept_hand_ == now().hand; }
 
 private:
     std::vector<Moment> moments_;
     std::size_t at_ = 0;
-    ShowPtr kept_;
+    ShowPtr kept_show_;
+    HandPtr kept_hand_;
     std::string last_merge_;
 };
 

@@ -136,6 +136,8 @@ TEST(History, KnowsWhatIsKeptAcrossUndo) {
     EXPECT_FALSE(history.kept());
     history.redo();
     EXPECT_TRUE(history.kept());
+    history.push({"Dim", history.now().show, withIntensity(emptyHand(), {{1}}, 0.5)});
+    EXPECT_FALSE(history.kept()) << "what is in hand is saved too";
 }
 
 TEST(History, AThousandEditsOfALargeShowStaySmall) {
