@@ -236,9 +236,9 @@ Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& w
     const double least = (1 - wish.give_up) * most;
     // As many emitters as equations, or nothing to choose among: the brightest is all there is.
     const Drives only = p.has_pins ? brightest : brightest.scaled(1 - wish.give_up);
-    const Drives lean = leanest(p, wanted.xyz, least).value_or(only);
+    const auto lean = [&] { return leanest(p, wanted.xyz, least).value_or(only); };
     if (wish.intent == Intent::Leanest)
-        return finished(lean, MixEnd::InReach, wanted, most);
+        return finished(lean(), MixEnd::InReach, wanted, most);
     std::optional<colour::Spectrum> smoothest;
     if (!wanted.spectrum)
         smoothest = colour::smoothestSpectrum(wanted.xyz);
@@ -255,7 +255,7 @@ Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& w
     const Drives best = true_mix.value_or(only);
     if (wish.intent == Intent::Truest)
         return finished(best, MixEnd::InReach, wanted, most);
-    return finished(kindest(p, wanted, std::array{best, only, lean}), MixEnd::InReach, wanted,
+    return finished(kindest(p, wanted, std::array{best, only, lean()}), MixEnd::InReach, wanted,
                     most);
 }
 
