@@ -40,16 +40,68 @@ Result<mix::MixWish> wishFrom(const IntentOptions& o, const light::FixtureType& 
         return fail(ErrorCode::BadValue,
                     "--intent {}: expected brightest, truest, kindest or leanest", o.intent);
     wish.intent = *intent;
-    if (auto sound = wish.check(type.emitters.size()); !sound)
+    if (auto sound = wish.check(type.partCount()); !sound)
         return passOn(sound.error());
     return wish;
 }
 
-Json emittersJson(const light::FixtureType& type, const light::Drives& drives) {
-    Json list = Json::array();
-    for (std::size_t e = 0; e < drives.size(); ++e)
-        list.push_back({{"name", type.emitters[e].name}, {"drive", drives[e]}});
-    return list;
+namespace {
+
+double axisValue(const light::FixtureType& type, const light::Part& part, double drive) {
+    const auto& engine = type.engines[part.index];
+    return (part.kind == light::PartKind::EngineFirst ? engine.first : engine.second).value(drive);
+}
+
+} // namespace
+
+void addParts(Json& j, const light::FixtureType& type, const light::Drives& drives) {
+    j["emitters"] = Json::array();
+    for (std::size_t i = 0; i < drives.size(); ++i) {
+        const auto part = type.part(i);
+        const std::string name = type.partName(i);
+        switch (part.kind) {
+        case light::PartKind::Emitter:
+            j["emitters"].push_back({{"name", name}, {"drive", drives[i]}});
+            break;
+        case light::PartKind::Flag:
+            j["filters"].push_back({{"name", name}, {"position", drives[i]}});
+            break;
+        case light::PartKind::Wheel:
+            j["wheels"].push_back(
+                {{"name", name}, {"slot", type.wheels[part.index].nameAt(drives[i])}});
+            break;
+        case light::PartKind::EngineLevel:
+            if (drives[i] > 0)
+                j["engine"].push_back({{"name", name}, {"value", drives[i]}});
+            break;
+        default:
+            if (drives[type.indexOf({light::PartKind::EngineLevel, part.index})] > 0)
+                j["engine"].push_back(
+                    {{"name", name}, {"value", axisValue(type, part, drives[i])}});
+        }
+    }
+}
+
+std::string settingText(const light::FixtureType& type, std::size_t i, double drive) {
+    const auto part = type.part(i);
+    switch (part.kind) {
+    case light::PartKind::Emitter:
+    case light::PartKind::Flag:
+    case light::PartKind::EngineLevel:
+        return fmt::format("{:.1f} %", 100 * drive);
+    case light::PartKind::Wheel:
+        return type.wheels[part.index].nameAt(drive);
+    default:
+        break;
+    }
+    const double value = axisValue(type, part, drive);
+    const auto kind = type.engines[part.index].kind;
+    const bool first = part.kind == light::PartKind::EngineFirst;
+    if (kind == light::EngineKind::HueSaturation)
+        return first ? fmt::format("{:.1f}°", value) : fmt::format("{:.1f} %", 100 * value);
+    if (kind == light::EngineKind::CctTint)
+        return first ? fmt::format("{:.0f} K", value) : fmt::format("Duv {:+.4f}", value);
+    return fmt::format("{:.4f}", value);
 }
 
 Json channelsJson(const light::Mode& mode, const light::ChannelValues& values) {

@@ -22,7 +22,10 @@ struct IntentOptions {
 void addIntentOptions(CLI::App& command, IntentOptions& options);
 Result<mix::MixWish> wishFrom(const IntentOptions& options, const light::FixtureType& type);
 
-Json emittersJson(const light::FixtureType& type, const light::Drives& drives);
+// "emitters", and "filters", "wheels" and "engine" where the type has them: how each part is set.
+void addParts(Json& j, const light::FixtureType& type, const light::Drives& drives);
+// How a part is set, for people: "62.0 %", "Open", "3200 K".
+std::string settingText(const light::FixtureType& type, std::size_t part, double drive);
 Json channelsJson(const light::Mode& mode, const light::ChannelValues& values);
 inline Json uvJson(const colour::Uv& uv) {
     return {uv.u, uv.v};

@@ -23,14 +23,35 @@ struct MatchOptions {
     std::string white = "cct:4300";
 };
 
-Result<std::size_t> emitterNamed(const light::FixtureType& type, std::string_view name) {
+Result<std::size_t> partNamed(const light::FixtureType& type, std::string_view name) {
+    if (const auto part = type.partNamed(trimmed(name)))
+        return *part;
     std::string names;
-    for (std::size_t i = 0; i < type.emitters.size(); ++i) {
-        if (lowered(type.emitters[i].name) == lowered(trimmed(name)))
-            return i;
-        names += (names.empty() ? "" : ", ") + type.emitters[i].name;
-    }
+    for (std::size_t i = 0; i < type.partCount(); ++i)
+        names += (names.empty() ? "" : ", ") + type.partName(i);
     return fail(ErrorCode::BadValue, "{} has no emitter '{}': it has {}", type.name, name, names);
+}
+
+// A drive 0..1; of a wheel the name of a slot, or its number from 1.
+Result<double> pinnedAt(const light::FixtureType& type, std::size_t part, std::string_view text) {
+    const auto number = toNumber(text);
+    const auto of = type.part(part);
+    if (of.kind != light::PartKind::Wheel) {
+        if (number)
+            return *number;
+        return fail(ErrorCode::BadSyntax, "{}={}: expected EMITTER=DRIVE", type.partName(part),
+                    text);
+    }
+    const auto& wheel = type.wheels[of.index];
+    std::string names;
+    for (std::size_t i = 0; i < wheel.places.size(); ++i) {
+        if (lowered(wheel.places[i].name) == lowered(trimmed(text)))
+            return wheel.settingOf(static_cast<double>(i));
+        names += (names.empty() ? "" : ", ") + wheel.places[i].name;
+    }
+    if (number && *number >= 1 && *number <= static_cast<double>(wheel.places.size()))
+        return wheel.settingOf(*number - 1);
+    return fail(ErrorCode::BadValue, "{} has no slot '{}': it has {}", wheel.name, text, names);
 }
 
 Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& type,
@@ -45,7 +66,7 @@ Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& 
     wish.nearest = o.nearest == "uv" ? mix::Nearest::Uv : mix::Nearest::Hue;
     for (const auto& list : o.keep_out)
         for (const auto name : split(list, ',')) {
-            auto e = emitterNamed(type, name);
+            auto e = partNamed(type, name);
             if (!e)
                 return passOn(e.error(), "--keep-out");
             wish.keep_out.push_back(*e);
@@ -53,22 +74,24 @@ Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& 
     for (const auto& list : o.pins)
         for (const auto pin : split(list, ',')) {
             const auto parts = split(pin, '=');
-            const auto drive = parts.size() == 2 ? toNumber(parts[1]) : std::nullopt;
-            if (!drive)
+            if (parts.size() != 2)
                 return fail(ErrorCode::BadSyntax, "--pin {}: expected EMITTER=DRIVE", pin);
-            auto e = emitterNamed(type, parts[0]);
+            auto e = partNamed(type, parts[0]);
             if (!e)
                 return passOn(e.error(), "--pin");
+            auto drive = pinnedAt(type, *e, parts[1]);
+            if (!drive)
+                return passOn(drive.error(), "--pin");
             wish.pins.push_back({*e, *drive});
         }
-    if (auto sound = wish.check(type.emitters.size()); !sound)
+    if (auto sound = wish.check(type.partCount()); !sound)
         return passOn(sound.error());
     return wish;
 }
 
 double powerOf(const light::FixtureType& type, const light::Drives& drives) {
     double watts = 0;
-    for (std::size_t e = 0; e < drives.size(); ++e) {
+    for (std::size_t e = 0; e < type.emitters.size(); ++e) {
         if (drives[e] > 0 && type.emitters[e].power_w == 0)
             return NAN;
         watts += drives[e] * type.emitters[e].power_w;
@@ -103,7 +126,7 @@ Json matchJson(const mix::Mixer& mixer, const Matched& m) {
     j["wanted"] = lightJson(m.wanted.xyz);
     j["in_reach"] = m.mix.end == mix::MixEnd::InReach;
     j["miss_uv"] = m.mix.end == mix::MixEnd::Dark ? Json(nullptr) : Json(m.mix.miss_uv);
-    j["emitters"] = emittersJson(mixer.type(), m.mix.drives);
+    addParts(j, mixer.type(), m.mix.drives);
     j["channels"] = channelsJson(mixer.mode(), m.sent.values);
     j["got"] = lightJson(m.mix.got);
     j["sent"] = lightJson(m.sent.xyz);
@@ -141,9 +164,10 @@ void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& whi
         fmt::print("  agreement {:.0f}\n", m.agreement);
     for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
         const auto& c = mixer.mode().channels[i];
-        if (c.role == light::Role::Emitter)
-            fmt::print("  {:9} {:5.1f} %  {:>6} of {}\n", c.name, 100 * m.mix.drives[c.emitter],
-                       m.sent.values[i], c.most());
+        if (c.role == light::Role::Part)
+            fmt::print("  {:<16} {:>13}  {:>6} of {}\n", c.name,
+                       settingText(mixer.type(), c.part, m.mix.drives[c.part]), m.sent.values[i],
+                       c.most());
     }
 }
 

@@ -103,12 +103,14 @@ Result<light::Drives> endOf(Context& context, const mix::Mixer& mixer, const std
 Json fadeJson(const mix::Mixer& mixer, const route::Fade& fade, const route::Steps& steps) {
     Json j;
     j["route"] = Json::array();
-    for (const auto& p : fade.points)
-        j["route"].push_back({{"t", p.t},
-                              {"uv", uvJson(p.uv)},
-                              {"saturation", p.saturation},
-                              {"brightness_cd", p.brightness_cd},
-                              {"emitters", emittersJson(mixer.type(), p.drives)}});
+    for (const auto& p : fade.points) {
+        Json at{{"t", p.t},
+                {"uv", uvJson(p.uv)},
+                {"saturation", p.saturation},
+                {"brightness_cd", p.brightness_cd}};
+        addParts(at, mixer.type(), p.drives);
+        j["route"].push_back(std::move(at));
+    }
     j["white_dip"] = fade.white_dip;
     j["steps"] = Json::array();
     for (const auto& s : steps.steps)
@@ -237,9 +239,9 @@ Done printGradient(Context& context, const GradientOptions& o) {
     for (std::size_t i = 0; i < gradient->lamps.size(); ++i) {
         const auto mix = (*mixer)->solve(
             {"", colour::toXyz(gradient->lamps[i]), std::nullopt, std::nullopt, 1}, *mix_wish);
-        j["lamps"].push_back({{"position", gradient->positions[i]},
-                              {"uv", uvJson(gradient->lamps[i])},
-                              {"emitters", emittersJson((*mixer)->type(), mix.drives)}});
+        Json lamp{{"position", gradient->positions[i]}, {"uv", uvJson(gradient->lamps[i])}};
+        addParts(lamp, (*mixer)->type(), mix.drives);
+        j["lamps"].push_back(std::move(lamp));
         if (!context.json)
             fmt::print("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}{}\n", i + 1, gradient->positions[i],
                        gradient->lamps[i].u, gradient->lamps[i].v,

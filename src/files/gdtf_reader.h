@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Fixture types from GDTF 1.2 (DIN SPEC 15800): an unpacked folder with description.xml, or a
-// .gdtf archive. The additive part: emitters with measurements, DMX profiles, modes with their
-// channels. What is not used is listed in FixtureType::notes.
+// .gdtf archive. Read are emitters and droop, filters, wheels, gamuts, response curves, and modes
+// with the channels that set these. What is not used is kept with the type, so that writing loses
+// nothing, and what had to be modelled is listed in FixtureType::notes.
 #pragma once
 
 #include "base/result.h"

@@ -175,7 +175,7 @@ show::ColourWish readColour(const Json& json, const std::string& path,
         o.complain("intent",
                    fmt::format("'{}': expected brightest, truest, kindest or leanest", name));
     wish.give_up = o.number("give_up", 0.3, 0, 1);
-    o.each("keep_out", light::kMostEmitters, [&](const Json& j, const std::string& at) {
+    o.each("keep_out", light::kMostParts, [&](const Json& j, const std::string& at) {
         if (j.is_string())
             wish.keep_out.push_back(j.get<std::string>());
         else
@@ -208,10 +208,9 @@ show::Values readValues(Object& top, const char* name, const Show& show) {
             o.take(inside);
         }
         if (const Json* drives = o.member("drives")) {
-            light::Drives d(drives->is_array() ? std::min(drives->size(), light::kMostEmitters)
-                                               : 0);
+            light::Drives d(drives->is_array() ? std::min(drives->size(), light::kMostParts) : 0);
             std::size_t i = 0;
-            o.each("drives", light::kMostEmitters, [&](const Json& j, const std::string& at) {
+            o.each("drives", light::kMostParts, [&](const Json& j, const std::string& at) {
                 const double drive = j.is_number() ? j.get<double>() : -1;
                 if (!(drive >= 0 && drive <= 1))
                     o.take(Error{ErrorCode::BadValue, "a drive must be within 0..1", at});

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Drives: how far each emitter of a fixture is driven, 0..1, in the order of its emitters. A fixed
-// room for all, so that no hot path allocates.
+// Drives: how each part of a fixture is set, 0..1, in the order of its parts (fixture_type.h):
+// emitters, then flags, wheels and engines where it has them. A fixed room for all, so that no hot
+// path allocates.
 #pragma once
 
 #include "base/assert.h"
@@ -10,13 +11,13 @@
 
 namespace zelo::light {
 
-inline constexpr std::size_t kMostEmitters = 24;
+inline constexpr std::size_t kMostParts = 24;
 
 class Drives {
 public:
     Drives() : size_(0) {}
     explicit Drives(std::size_t size, double value = 0) : size_(size) {
-        ZELO_ASSERT(size <= kMostEmitters);
+        ZELO_ASSERT(size <= kMostParts);
         for (std::size_t i = 0; i < size; ++i)
             values_[i] = value;
     }
@@ -57,7 +58,7 @@ private:
             values_[i] = o.values_[i];
     }
     std::size_t size_;
-    std::array<double, kMostEmitters> values_; // the first size_ are set; the rest costs nothing
+    std::array<double, kMostParts> values_; // the first size_ are set; the rest costs nothing
 };
 
 } // namespace zelo::light

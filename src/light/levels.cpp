@@ -14,27 +14,45 @@ ChannelValues homeValues(const Mode& mode) {
 }
 
 std::uint32_t nearestValue(const Channel& channel, double drive) {
+    if (!channel.ranges.empty()) {
+        const auto nearest =
+            std::min_element(channel.ranges.begin(), channel.ranges.end(),
+                             [&](const SlotRange& a, const SlotRange& b) {
+                                 return std::abs(a.setting - drive) < std::abs(b.setting - drive);
+                             });
+        return nearest->from + (nearest->to - nearest->from) / 2;
+    }
     const double level = std::clamp(channel.response.level(drive), 0.0, 1.0);
-    return static_cast<std::uint32_t>(std::llround(level * channel.most()));
+    return channel.first +
+           static_cast<std::uint32_t>(std::llround(level * (channel.end() - channel.first)));
 }
 
-double driveOf(const Channel& channel, std::uint32_t value) {
-    return channel.response.drive(static_cast<double>(std::min(value, channel.most())) /
-                                  channel.most());
+double driveOf(const Channel& channel, double value) {
+    if (!channel.ranges.empty()) {
+        const double whole = std::round(value);
+        for (const SlotRange& r : channel.ranges)
+            if (whole >= r.from && whole <= r.to)
+                return r.setting;
+        return channel.ranges.front().setting;
+    }
+    const double first = channel.first;
+    const double above = std::clamp<double>(value, first, channel.end()) - first;
+    return channel.response.drive(
+        channel.end() > channel.first ? above / (channel.end() - channel.first) : 0);
 }
 
 Drives drivesOf(const FixtureType& type, const Mode& mode, const ChannelValues& values) {
     ZELO_ASSERT(values.size() == mode.channels.size());
-    Drives drives(type.emitters.size());
+    Drives drives = type.ready(mode);
     double dimmer = 1;
     for (std::size_t i = 0; i < values.size(); ++i) {
         const Channel& c = mode.channels[i];
-        if (c.role == Role::Emitter)
-            drives[c.emitter] = driveOf(c, values[i]);
-        else if (c.role == Role::Dimmer)
+        if (c.role == Role::Dimmer)
             dimmer = driveOf(c, values[i]);
+        else if (c.role == Role::Part && values[i] >= c.first && values[i] <= c.end())
+            drives[c.part] = driveOf(c, values[i]);
     }
-    return drives.scaled(dimmer);
+    return type.dimmed(drives, dimmer);
 }
 
 colour::Xyz xyzOf(const FixtureType& type, const Drives& drives, colour::Observer observer) {
@@ -42,16 +60,48 @@ colour::Xyz xyzOf(const FixtureType& type, const Drives& drives, colour::Observe
 }
 
 colour::Spectrum spectrumOf(const FixtureType& type, const Drives& drives) {
-    ZELO_ASSERT(drives.size() == type.emitters.size());
+    ZELO_ASSERT(drives.size() == type.partCount());
     colour::Grid sum{};
-    for (std::size_t e = 0; e < drives.size(); ++e) {
+    const auto add = [&](const colour::Spectrum& s, double factor) {
+        for (std::size_t i = 0; i < sum.size(); ++i)
+            sum[i] += factor * s[i];
+    };
+    for (std::size_t e = 0; e < type.emitters.size(); ++e) {
         if (drives[e] == 0)
             continue;
-        const auto& s = type.emitters[e].spectrum.values();
-        for (std::size_t i = 0; i < sum.size(); ++i)
-            sum[i] += drives[e] * s[i];
+        if (type.emitters[e].droop.empty())
+            add(type.emitters[e].spectrum, drives[e]);
+        else
+            add(type.emitters[e].lightAt(drives[e]), 1);
     }
+    for (std::size_t e = 0; e < type.engines.size(); ++e) {
+        const std::size_t at = type.indexOf({PartKind::EngineLevel, e});
+        if (drives[at] > 0)
+            add(type.engines[e].lightOf(type.engines[e].uvOf(drives[at + 1], drives[at + 2])),
+                drives[at]);
+    }
+    if (const auto through = filtersAt(type, drives))
+        for (std::size_t i = 0; i < sum.size(); ++i)
+            sum[i] *= (*through)[i];
     return colour::Spectrum(sum);
+}
+
+std::optional<colour::Spectrum> filtersAt(const FixtureType& type, const Drives& drives) {
+    std::optional<colour::Spectrum> all;
+    const auto take = [&](const colour::Spectrum& s) { all = all ? *all * s : s; };
+    colour::Grid density{};
+    bool flagged = false;
+    for (std::size_t f = 0; f < type.flags.size(); ++f)
+        if (const double position = drives[type.indexOf({PartKind::Flag, f})]; position > 0) {
+            type.flags[f].addDensity(position, density);
+            flagged = true;
+        }
+    if (flagged)
+        take(transmittanceOf(colour::Spectrum(density)));
+    for (std::size_t w = 0; w < type.wheels.size(); ++w)
+        if (const auto s = type.wheels[w].transmittance(drives[type.indexOf({PartKind::Wheel, w})]))
+            take(*s);
+    return all;
 }
 
 void writeSlots(const Mode& mode, const ChannelValues& values, std::span<std::uint8_t> to) {

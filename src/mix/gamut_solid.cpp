@@ -21,7 +21,7 @@ constexpr double kOnPlane = 1e-11;  // |n·m| / (|n| |m|) below which m lies in 
 
 namespace {
 
-constexpr std::size_t kMostFacets = light::kMostEmitters * light::kMostEmitters;
+constexpr std::size_t kMostFacets = light::kMostParts * light::kMostParts;
 constexpr std::size_t kLanes = 4;
 constexpr double kNoOffset = 1e-290; // of a facet through the origin
 
@@ -51,9 +51,9 @@ ZELO_CLONES double largestAlong(const double* __restrict nx, const double* __res
 GamutSolid::GamutSolid(std::span<const Xyz> emitters, const Xyz& base)
     : emitters_(emitters.begin(), emitters.end()), base_(base), moved_(norm(base) > 0) {
     const std::size_t n = emitters_.size();
-    ZELO_ASSERT(n <= light::kMostEmitters);
+    ZELO_ASSERT(n <= light::kMostParts);
     facets_.reserve(n * (n - 1) / 2);
-    std::array<double, light::kMostEmitters> size{};
+    std::array<double, light::kMostParts> size{};
     for (std::size_t k = 0; k < n; ++k)
         size[k] = norm(emitters_[k]);
     bool solid = false;
@@ -167,8 +167,8 @@ void GamutSolid::drivesOnFacet(const Facet& f, bool plus, const Xyz& point, Driv
 // Several emitters in one plane: the point lies inside their own flat solid; scale down from its
 // edge.
 void GamutSolid::crowdedDrives(const Facet& f, const Xyz& rest, Drives& drives) const {
-    std::array<std::size_t, light::kMostEmitters> which{};
-    std::array<Xyz, light::kMostEmitters> flat;
+    std::array<std::size_t, light::kMostParts> which{};
+    std::array<Xyz, light::kMostParts> flat;
     std::size_t count = 0;
     for (std::size_t k = 0; k < emitters_.size(); ++k)
         if (!((f.ahead | f.behind) >> k & 1)) {
@@ -214,7 +214,7 @@ std::optional<RayEnd> brightestInPlane(std::span<const Xyz> emitters, const Xyz&
     struct Flat {
         double x, y;
     };
-    std::array<Flat, light::kMostEmitters> m{};
+    std::array<Flat, light::kMostParts> m{};
     for (std::size_t k = 0; k < emitters.size(); ++k) {
         m[k] = {dot(emitters[k], e1), dot(emitters[k], e2)};
         const Xyz left = emitters[k] - m[k].x * e1 - m[k].y * e2;
@@ -254,7 +254,7 @@ std::optional<RayEnd> brightestInPlane(std::span<const Xyz> emitters, const Xyz&
     Flat left{t, 0};
     double share = 0;
     const Flat along = m[edge];
-    std::array<char, light::kMostEmitters> on_edge{};
+    std::array<char, light::kMostParts> on_edge{};
     for (std::size_t i = 0; i < emitters.size(); ++i) {
         const double out = side * (-along.y * m[i].x + along.x * m[i].y);
         if (std::abs(out) <= 1e-10 * std::hypot(along.x, along.y) * std::hypot(m[i].x, m[i].y)) {

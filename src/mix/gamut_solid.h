@@ -27,7 +27,7 @@ struct RayEnd {
 
 class GamutSolid {
 public:
-    // Emitters may be dark, alike or in one plane. At most kMostEmitters. Cost: n³ / 2.
+    // Emitters may be dark, alike or in one plane. At most kMostParts. Cost: n³ / 2.
     explicit GamutSolid(std::span<const colour::Xyz> emitters, const colour::Xyz& base = {});
 
     // Brightest: the largest t with t·d in the solid; nothing when the ray misses it.

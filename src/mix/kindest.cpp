@@ -15,11 +15,11 @@ namespace {
 constexpr int kMostTries = 260;     // of about 50 µs: within 20 ms
 constexpr double kFirstStep = 0.30; // in drives
 constexpr double kLastStep = 0.004;
-constexpr double kAgreementWhiteK = 4300; // what the eye takes for white when there is no lamp
 
-// R_f for a white, agreement with the wanted light for a colour; without a spectrum to agree with,
-// R_f against the nearest white.
+} // namespace
+
 std::optional<colour::Kindness> kindnessFor(const light::Wanted& wanted) {
+    constexpr double kAgreementWhiteK = 4300; // what the eye takes for white without a lamp
     const auto cct = colour::cctOf(wanted.uv());
     if (colour::indicesMeanSomething(cct))
         return colour::Kindness::fidelity(cct->cct);
@@ -28,8 +28,6 @@ std::optional<colour::Kindness> kindnessFor(const light::Wanted& wanted) {
             *wanted.spectrum, wanted.lamp ? *wanted.lamp : colour::lampOf({kAgreementWhiteK}));
     return std::nullopt;
 }
-
-} // namespace
 
 // A compass search in the space of drives that change neither colour nor brightness: the null space
 // of the emitters' XYZ. Its moves keep the colour to rounding; never worse than any of `starts`.
@@ -41,7 +39,7 @@ Drives Mixer::kindest(const Problem& p, const light::Wanted& wanted,
         return starts.front();
     const auto scoreOf = [&](const Drives& drives) {
         std::array<Xyz, 1 + colour::kSamplesTm30> sum{};
-        for (std::size_t e = 0; e < drives.size(); ++e)
+        for (std::size_t e = 0; e < rendering_.size(); ++e)
             if (drives[e] > 0)
                 for (std::size_t s = 0; s < sum.size(); ++s)
                     sum[s] += drives[e] * rendering_[e][s];

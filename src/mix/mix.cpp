@@ -6,6 +6,7 @@
 #include "colour/surfaces.h"
 #include "light/levels.h"
 #include "mix/detail/problem.h"
+#include "mix/detail/sampled.h"
 #include "mix/hull.h"
 #include "mix/quadratic.h"
 
@@ -66,14 +67,14 @@ std::optional<Intent> intentNamed(std::string_view name) {
     return std::nullopt;
 }
 
-Done MixWish::check(std::size_t emitters) const {
+Done MixWish::check(std::size_t parts) const {
     if (!(give_up >= 0 && give_up <= 1))
         return fail(ErrorCode::BadValue, "give-up {}: must be within 0..1", give_up);
-    std::array<char, light::kMostEmitters> named{};
+    std::array<char, light::kMostParts> named{};
     const auto once = [&](std::size_t e, const char* what) -> Done {
-        if (e >= emitters)
+        if (e >= parts)
             return fail(ErrorCode::BadValue, "{} of emitter {}: the type has {}", what, e + 1,
-                        emitters);
+                        parts);
         if (named[e]++)
             return fail(ErrorCode::BadValue,
                         "emitter {} is named twice among keep-outs and pins: once at most", e + 1);
@@ -83,7 +84,7 @@ Done MixWish::check(std::size_t emitters) const {
         if (auto ok = once(e, "keep-out"); !ok)
             return ok;
     for (const Pin& p : pins) {
-        if (auto ok = once(p.emitter, "pin"); !ok)
+        if (auto ok = once(p.part, "pin"); !ok)
             return ok;
         if (!(p.drive >= 0 && p.drive <= 1))
             return fail(ErrorCode::BadValue, "pin at {}: must be within 0..1", p.drive);
@@ -95,10 +96,12 @@ Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& 
     : type_(std::move(type)), mode_(&mode), solid_({}) {
     const auto n = type_->emitters.size();
     std::vector<Uv> points;
+    bool driven = false; // any emitter has a channel
     for (std::size_t e = 0; e < n; ++e) {
         xyz_.push_back(type_->emitters[e].xyz());
         const auto& values = type_->emitters[e].spectrum.values();
         spectra_.insert(spectra_.end(), values.begin(), values.end());
+        driven |= mode_->channelOf(e).has_value();
         const bool shines = colour::hasChromaticity(xyz_[e]) && mode_->channelOf(e).has_value();
         usable_.push_back(shines);
         if (!shines)
@@ -117,6 +120,19 @@ Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& 
     }
     solid_ = GamutSolid(free_xyz_);
     hull_ = convexHull(std::move(points));
+    power_w_.resize(type_->partCount(), 0);
+    for (std::size_t i = n; i < type_->partCount(); ++i)
+        usable_.push_back(mode_->channelOf(i).has_value());
+    plain_ = !type_->droops() &&
+             std::none_of(type_->emitters.begin(), type_->emitters.end(),
+                          [](const auto& e) { return e.source; }) &&
+             std::none_of(mode_->channels.begin(), mode_->channels.end(), [n](const auto& c) {
+                 return c.role == light::Role::Part && c.part >= n;
+             });
+    if (!driven && !plain_) {
+        sampled_ = std::make_unique<const Sampled>(type_, *mode_);
+        hull_ = sampled_->reach();
+    }
     gram_.resize(n * n);
     for (std::size_t i = 0; i < n; ++i)
         for (std::size_t j = 0; j <= i; ++j)
@@ -124,28 +140,83 @@ Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& 
                 inner(&spectra_[i * colour::kGridSize], &spectra_[j * colour::kGridSize]);
 }
 
+Mixer::~Mixer() = default;
+Mixer::Mixer(Mixer&&) noexcept = default;
+Mixer& Mixer::operator=(Mixer&&) noexcept = default;
+
 Xyz Mixer::xyzOf(const Drives& drives) const {
+    if (sampled_)
+        return sampled_->xyzOf(drives);
+    if (!plain_)
+        return light::xyzOf(*type_, drives);
     Xyz sum;
     for (std::size_t e = 0; e < xyz_.size(); ++e)
         sum += drives[e] * xyz_[e];
     return sum;
 }
 
+Xyz Mixer::emitterAt(std::size_t emitter, double drive) const {
+    const auto& e = type_->emitters[emitter];
+    return e.droop.empty() ? drive * xyz_[emitter] : colour::toXyz(e.lightAt(drive));
+}
+
+Xyz Mixer::partLight(std::size_t part) const {
+    if (part < xyz_.size())
+        return xyz_[part];
+    Drives d = type_->ready(*mode_);
+    const auto kind = type_->part(part).kind;
+    if (kind == light::PartKind::Flag) // the lamp through it
+        d[part] = 1;
+    return xyzOf(d);
+}
+
+Drives Mixer::dimmed(const Drives& drives, double factor) const {
+    const Drives less = type_->dimmed(drives, factor);
+    if (sampled_ || !type_->droops() || factor >= 1 || factor <= 0)
+        return less;
+    return nearestTo(less, factor * xyzOf(drives)).value_or(less);
+}
+
+// Light that does not add up (droop) is taken as if it did, with each emitter's own at the drive it
+// had last, until it holds.
 std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact) const {
-    const Problem p = problemOf({});
+    constexpr int kDroopRounds = 12;
+    constexpr double kHolds = 1e-9;
+    if (sampled_)
+        return sampled_->nearestTo(target, exact);
+    Problem p = problemOf({});
     if (!(exact.Y > 0))
-        return Drives(type_->emitters.size());
-    Quadratic q;
-    q.n = p.free.size();
-    for (std::size_t i = 0; i < q.n; ++i) {
-        for (std::size_t j = 0; j < q.n; ++j)
-            q.G[i][j] = i == j ? 1 : 0;
-        q.g[i] = -target[p.free[i]];
+        return p.pinned;
+    const bool droops = type_->droops();
+    std::optional<Drives> found;
+    Drives at = target;
+    for (int round = 0; round < (droops ? kDroopRounds : 1); ++round) {
+        if (droops) {
+            p.own_xyz.clear();
+            for (const std::size_t e : p.free) {
+                const double d = std::max(at[e], 1e-3);
+                p.own_xyz.push_back(1 / d * emitterAt(e, d));
+            }
+            p.xyz = p.own_xyz;
+        }
+        Quadratic q;
+        q.n = p.free.size();
+        for (std::size_t i = 0; i < q.n; ++i) {
+            for (std::size_t j = 0; j < q.n; ++j)
+                q.G[i][j] = i == j ? 1 : 0;
+            q.g[i] = -target[p.free[i]];
+        }
+        q.equalities = 3;
+        setColourRows(q, p, exact, exact.Y);
+        const auto free = minimise(q);
+        if (!free)
+            return found;
+        found = p.whole(*free);
+        at = *found;
+        if (droops && norm(xyzOf(at) - exact) < kHolds * norm(exact))
+            break;
     }
-    q.equalities = 3;
-    setColourRows(q, p, exact, exact.Y);
-    const auto free = minimise(q);
-    return free ? std::optional(p.whole(*free)) : std::nullopt;
+    return found;
 }
 
 double Mixer::powerOf(const Drives& drives) const {
@@ -181,21 +252,23 @@ Mix Mixer::finished(const Drives& drives, MixEnd end, const Wanted& wanted,
 
 Mixer::Problem Mixer::problemOf(const MixWish& wish) const {
     Problem p;
-    p.pinned = Drives(type_->emitters.size());
+    p.pinned = plain_ ? type_->rest() : type_->ready(*mode_);
     p.free = all_free_;
     p.xyz = free_xyz_;
     p.hull = &hull_;
-    if (wish.keep_out.empty() && wish.pins.empty())
+    for (std::size_t e = 0; !plain_ && e < xyz_.size(); ++e)
+        p.has_pins |= p.pinned[e] > 0; // sources burn
+    if (wish.keep_out.empty() && wish.pins.empty() && !p.has_pins)
         return p;
     p.whole_type = false;
-    std::array<char, light::kMostEmitters> taken{};
+    std::array<char, light::kMostParts> taken{};
     for (const std::size_t e : wish.keep_out)
         taken[e] = 1;
     for (const Pin& pin : wish.pins) {
-        taken[pin.emitter] = 1;
-        if (usable_[pin.emitter]) {
-            p.pinned[pin.emitter] = pin.drive;
-            p.has_pins |= pin.drive > 0;
+        taken[pin.part] = 1;
+        if (usable_[pin.part]) {
+            p.pinned[pin.part] = pin.drive;
+            p.has_pins |= pin.drive > 0 && pin.part < xyz_.size();
         }
     }
     p.base = xyzOf(p.pinned);
@@ -213,7 +286,101 @@ Mixer::Problem Mixer::problemOf(const MixWish& wish) const {
 }
 
 Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
-    ZELO_ASSERT(wish.check(type_->emitters.size()).has_value());
+    ZELO_ASSERT(wish.check(type_->partCount()).has_value());
+    if (sampled_)
+        return sampled_->solve(wanted, wish);
+    const auto filters = std::any_of(wish.pins.begin(), wish.pins.end(), [&](const Pin& pin) {
+        return pin.part >= xyz_.size() && usable_[pin.part];
+    });
+    return filters           ? solveFiltered(wanted, wish)
+           : type_->droops() ? solveDrooping(wanted, wish)
+                             : solveAdditive(wanted, wish);
+}
+
+// The same type and mode with other emitters.
+std::shared_ptr<const Mixer> Mixer::withEmitters(std::vector<light::Emitter> emitters) const {
+    auto type = std::make_shared<light::FixtureType>(*type_);
+    type->emitters = std::move(emitters);
+    const light::Mode& mode = type->modes[static_cast<std::size_t>(mode_ - type_->modes.data())];
+    return std::make_shared<const Mixer>(std::move(type), mode);
+}
+
+// Flags and wheels that are pinned stand before all emitters alike.
+Mix Mixer::solveFiltered(const Wanted& wanted, const MixWish& wish) const {
+    MixWish of_emitters = wish;
+    of_emitters.pins.clear();
+    Drives state = type_->ready(*mode_);
+    for (const Pin& pin : wish.pins)
+        if (pin.part < xyz_.size())
+            of_emitters.pins.push_back(pin);
+        else
+            state[pin.part] = pin.drive;
+    auto emitters = type_->emitters;
+    if (const auto through = light::filtersAt(*type_, state))
+        for (auto& e : emitters) {
+            e.spectrum = e.spectrum * *through;
+            for (auto& d : e.droop)
+                d.spectrum = d.spectrum * *through;
+        }
+    Mix mix = withEmitters(std::move(emitters))->solve(wanted, of_emitters);
+    for (std::size_t i = xyz_.size(); i < state.size(); ++i)
+        mix.drives[i] = state[i];
+    return finished(mix.drives, mix.end, wanted, mix.brightest_cd);
+}
+
+// Droop: solved as if light added up, each emitter with the light it has at the drive it had last,
+// made as bright as at full; then its drive is the one that gives its share of that light. The
+// light changes slowly with the drive, so a few rounds settle it.
+Mix Mixer::solveDrooping(const Wanted& wanted, const MixWish& wish) const {
+    constexpr int kRounds = 20;
+    constexpr double kSettled = 1e-9;
+    const auto n = xyz_.size();
+    const auto shareOf = [&](std::size_t e, double drive) {
+        return xyz_[e].Y > 0 ? emitterAt(e, drive).Y / xyz_[e].Y : drive;
+    };
+    const auto driveFor = [&](std::size_t e, double share) {
+        if (type_->emitters[e].droop.empty())
+            return share;
+        double low = 0;
+        double high = 1;
+        for (int i = 0; i < 48; ++i) {
+            const double middle = (low + high) / 2;
+            (shareOf(e, middle) < share ? low : high) = middle;
+        }
+        return share >= 1 ? 1 : high;
+    };
+    MixWish linear = wish;
+    Drives drives(type_->partCount(), 1);
+    Mix mix;
+    for (int round = 0; round < kRounds; ++round) {
+        auto emitters = type_->emitters;
+        for (std::size_t e = 0; e < n; ++e) {
+            const double d = std::max(drives[e], 1e-3);
+            if (const double share = shareOf(e, d); share > 0)
+                emitters[e].spectrum = emitters[e].lightAt(d).scaled(1 / share);
+            emitters[e].droop.clear();
+        }
+        for (std::size_t i = 0; i < wish.pins.size(); ++i)
+            if (wish.pins[i].part < n)
+                linear.pins[i].drive =
+                    std::min(1.0, shareOf(wish.pins[i].part, wish.pins[i].drive));
+        mix = withEmitters(std::move(emitters))->solve(wanted, linear);
+        const Drives before = drives;
+        drives = mix.drives;
+        for (std::size_t e = 0; e < n; ++e)
+            drives[e] = driveFor(e, mix.drives[e]);
+        for (const Pin& pin : wish.pins)
+            drives[pin.part] = pin.drive;
+        double moved = 0;
+        for (std::size_t e = 0; e < n; ++e)
+            moved = std::max(moved, std::abs(drives[e] - before[e]));
+        if (moved < kSettled)
+            break;
+    }
+    return finished(drives, mix.end, wanted, mix.brightest_cd);
+}
+
+Mix Mixer::solveAdditive(const Wanted& wanted, const MixWish& wish) const {
     Problem p = problemOf(wish);
     if (!p.whole_type)
         p.hull = &p.own_hull;
@@ -305,8 +472,8 @@ std::optional<Drives> Mixer::truest(const Problem& p, const colour::Spectrum& wa
     const auto n = xyz_.size();
     const double* w = wanted.values().data();
     const double ww = inner(w, w);
-    std::array<double, light::kMostEmitters> y{}; // a wanted spectrum has the Y of its colour
-    std::array<double, light::kMostEmitters> h{};
+    std::array<double, light::kMostParts> y{}; // a wanted spectrum has the Y of its colour
+    std::array<double, light::kMostParts> h{};
     for (std::size_t e = 0; e < n; ++e) {
         y[e] = xyz_[e].Y / d.Y;
         h[e] = inner(&spectra_[e * colour::kGridSize], w);

@@ -8,6 +8,7 @@
 #include "light/wanted.h"
 #include "mix/gamut_solid.h"
 
+#include <functional>
 #include <memory>
 #include <string>
 #include <vector>
@@ -27,7 +28,7 @@ std::optional<Intent> intentNamed(std::string_view name);
 enum class Nearest { Uv, Hue }; // what to take when the colour is out of reach
 
 struct Pin {
-    std::size_t emitter = 0; // index in the fixture type
+    std::size_t part = 0; // index in the fixture type: an emitter, flag, wheel or axis
     double drive = 0;
     friend bool operator==(const Pin&, const Pin&) = default;
 };
@@ -35,13 +36,13 @@ struct Pin {
 struct MixWish {
     Intent intent = Intent::Truest;    // what to favour among all mixes that show the colour
     double give_up = 0.3;              // share of the brightness it may cost, 0..1
-    std::vector<std::size_t> keep_out; // emitters the mix must not use
-    std::vector<Pin> pins;             // emitters held at a drive; one pin each at most
+    std::vector<std::size_t> keep_out; // parts the mix must not use: dark, out of the beam, open
+    std::vector<Pin> pins;             // parts held at a drive; one pin each at most
     Nearest nearest = Nearest::Uv;
     colour::Uv white; // where Nearest::Hue goes to; unused otherwise
 
     // BadValue: "give-up 1.4: must be within 0..1".
-    Done check(std::size_t emitters) const;
+    Done check(std::size_t parts) const;
     friend bool operator==(const MixWish&, const MixWish&) = default;
 };
 
@@ -52,7 +53,7 @@ enum class MixEnd {
 };
 
 struct Mix {
-    light::Drives drives; // one per emitter of the type, 0..1, always playable
+    light::Drives drives; // one per part of the type, 0..1, always playable
     MixEnd end = MixEnd::Dark;
     colour::Xyz got;         // of these drives, cd
     double miss_uv = 0;      // Δu'v' between wanted and got, before rounding
@@ -61,21 +62,32 @@ struct Mix {
     double ofBrightest() const { return brightest_cd > 0 ? got.Y / brightest_cd : 0; }
 };
 
+struct Quadratic;
+class Sampled;
+
 // Everything about one fixture type and mode that mixes need, computed once. Immutable; share it
 // between threads.
-struct Quadratic;
-
+//
+// Where a mode drives emitters, their mix makes the colour and flags and wheels rest open unless
+// pinned. Where it drives none, flags or the fixture's own engine make it, found by an optimiser
+// from a sampled table; with wheels alone the nearest slot is taken (detail/sampled.h).
 class Mixer {
 public:
     // Keeps the type alive. Requires a mode of this type.
     Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode);
+    ~Mixer();
+    Mixer(Mixer&&) noexcept;
+    Mixer& operator=(Mixer&&) noexcept;
 
     const light::FixtureType& type() const { return *type_; }
     const light::Mode& mode() const { return *mode_; }
     const std::vector<colour::Xyz>& emitters() const { return xyz_; } // XYZ at full
-    // Reach: counter-clockwise hull of the chromaticities; empty when nothing shines.
+    bool additive() const { return !sampled_; }                       // emitters make the colour
+    // Reach: counter-clockwise hull of the chromaticities; empty when nothing shines. Of flags and
+    // wheels it is the convex hull of samples: a colour inside may still be missed a little.
     const std::vector<colour::Uv>& hull() const { return hull_; }
-    bool usable(std::size_t emitter) const { return usable_[emitter]; } // driven and not dark
+    // The mode sets this part; of an emitter also: it is not dark.
+    bool usable(std::size_t part) const { return usable_[part]; }
 
     // Always answers. Without a spectrum Truest takes the smoothest one with the colour.
     // Requires wish.check().
@@ -89,8 +101,12 @@ public:
     // Electrical watts of drives; radiant watts where a type's data gives no power.
     double powerOf(const light::Drives& drives) const;
 
-    // XYZ of drives, from the emitters' XYZ.
-    colour::Xyz xyzOf(const light::Drives& drives) const;
+    colour::Xyz xyzOf(const light::Drives& drives) const; // of all parts so set
+    colour::Xyz partLight(std::size_t part) const;        // light that shows which part it is
+    colour::Xyz emitterAt(std::size_t emitter, double drive) const; // droop in it
+
+    // Drives whose light is `factor` (0..1) of that of `drives`, of the same colour.
+    light::Drives dimmed(const light::Drives& drives, double factor) const;
 
     // Relative spectral difference of a mix from the wanted light, both at the same luminous
     // intensity: √∫(mix − wanted)² / √∫wanted². Requires a wanted spectrum.
@@ -99,6 +115,10 @@ public:
 private:
     struct Problem;
     Problem problemOf(const MixWish& wish) const;
+    std::shared_ptr<const Mixer> withEmitters(std::vector<light::Emitter> emitters) const;
+    Mix solveFiltered(const light::Wanted& wanted, const MixWish& wish) const;
+    Mix solveDrooping(const light::Wanted& wanted, const MixWish& wish) const;
+    Mix solveAdditive(const light::Wanted& wanted, const MixWish& wish) const;
     Mix solveInReach(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
     Mix nearestMix(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
     // A mix of Brightest, Truest and Leanest or any between that renders surfaces best; see
@@ -126,6 +146,8 @@ private:
     std::vector<double> power_w_; // at full; radiant power where the data does not say
     // Of each emitter at full, 10° observer: its own XYZ, then the 99 samples of TM-30 under it.
     std::vector<std::vector<colour::Xyz>> rendering_;
+    bool plain_ = true;                      // emitters alone, without droop: light adds up
+    std::unique_ptr<const Sampled> sampled_; // where no emitter is driven
 };
 
 } // namespace zelo::mix

@@ -9,7 +9,7 @@ namespace zelo::mix {
 
 namespace {
 
-constexpr std::size_t kN = light::kMostEmitters;
+constexpr std::size_t kN = light::kMostParts;
 using Square = std::array<std::array<double, kN>, kN>;
 using Row = Quadratic::Row;
 

@@ -13,9 +13,9 @@ inline constexpr std::size_t kMostEqualities = 3;
 
 // Minimise ½ xᵀ G x + gᵀ x  subject to  row_e · x = rhs_e  and  0 <= x_i <= 1.
 struct Quadratic {
-    using Row = std::array<double, light::kMostEmitters>;
-    std::size_t n = 0;                       // variables
-    std::array<Row, light::kMostEmitters> G; // symmetric, positive definite; n × n of it are read
+    using Row = std::array<double, light::kMostParts>;
+    std::size_t n = 0;                    // variables
+    std::array<Row, light::kMostParts> G; // symmetric, positive definite; n × n of it are read
     Row g{};
     std::size_t equalities = 0;
     std::array<Row, kMostEqualities> row;

@@ -42,7 +42,7 @@ struct Lit {
 };
 
 struct Search {
-    std::array<Lit, light::kMostEmitters> lit;
+    std::array<Lit, light::kMostParts> lit;
     std::size_t count = 0;
     Uv target;
     double target_y = 0;
@@ -74,9 +74,9 @@ struct Search {
 constexpr double kBetter = 1 - 1e-12; // rounding alone is no reason to move
 
 void searchAll(Search& s) {
-    std::array<int, light::kMostEmitters> best{};
+    std::array<int, light::kMostParts> best{};
     double least = s.standing();
-    std::array<int, light::kMostEmitters> now{};
+    std::array<int, light::kMostParts> now{};
     const auto walk = [&](auto&& self, std::size_t k, const Parts& so_far) -> void {
         const Lit& lit = s.lit[k];
         for (int step = lit.lowest; step <= lit.highest; ++step) {
@@ -135,37 +135,90 @@ Sent sentOf(const Mixer& mixer, light::ChannelValues values) {
     return sent;
 }
 
-// All channels at home, the dimmer set, emitters rounded one by one. `scale`: what is left for
-// the emitters to carry.
+// All channels at home, the dimmer set, parts rounded one by one. `wanted`: the drives that the
+// parts are to have, brightness in them as far as the dimmer does not carry it.
 light::ChannelValues plainValues(const Mixer& mixer, const Drives& drives, double intensity,
-                                 double& scale) {
+                                 Drives& wanted) {
     const light::Mode& mode = mixer.mode();
     auto values = light::homeValues(mode);
     const auto dimmer = mode.dimmer();
-    scale = dimmer ? 1 : intensity;
+    wanted = dimmer ? drives : mixer.dimmed(drives, intensity);
+    if (!mixer.additive()) // the level of lamps that have no channel is the dimmer's to carry
+        for (std::size_t i = 0; i < drives.size(); ++i)
+            if (mixer.type().lamp(i) && drives[i] > 0) {
+                intensity *= std::min(1.0, drives[i]);
+                break;
+            }
     for (std::size_t i = 0; i < mode.channels.size(); ++i) {
         const Channel& c = mode.channels[i];
         if (c.role == light::Role::Dimmer)
             values[i] = light::nearestValue(c, intensity);
-        else if (c.role == light::Role::Emitter)
-            values[i] = light::nearestValue(c, drives[c.emitter] * scale);
+        else if (c.role == light::Role::Part)
+            values[i] = light::nearestValue(c, wanted[c.part]);
     }
     return values;
+}
+
+// Flags and engines: light does not add up, so every combination of one step is tried in full, of
+// the coarse channels; one step of 16 bit is not seen.
+void searchSettings(const Mixer& mixer, const Xyz& target, light::ChannelValues& values) {
+    constexpr std::size_t kMostSearched = 4;
+    const light::Mode& mode = mixer.mode();
+    std::vector<std::size_t> coarse;
+    for (std::size_t i = 0; i < mode.channels.size(); ++i) {
+        const Channel& c = mode.channels[i];
+        const bool axis = c.role == light::Role::Part && c.bits() == 8 && c.ranges.empty() &&
+                          mixer.type().part(c.part).kind != light::PartKind::Emitter;
+        if (axis && coarse.size() < kMostSearched)
+            coarse.push_back(i);
+    }
+    const Uv uv = colour::toUv(target);
+    const auto start = values;
+    double least = HUGE_VAL;
+    const auto combinations = static_cast<int>(std::pow(3, coarse.size()));
+    for (int code = 0; code < combinations && !coarse.empty(); ++code) {
+        auto tried = start;
+        bool inside = true;
+        for (std::size_t k = 0, rest = static_cast<std::size_t>(code); k < coarse.size();
+             ++k, rest /= 3) {
+            const Channel& c = mode.channels[coarse[k]];
+            const auto step = static_cast<std::int64_t>(rest % 3) - 1;
+            const auto value = static_cast<std::int64_t>(start[coarse[k]]) + step;
+            inside &= value >= c.first && value <= c.end();
+            tried[coarse[k]] = static_cast<std::uint32_t>(value);
+        }
+        if (!inside)
+            continue;
+        const Xyz xyz = mixer.xyzOf(light::drivesOf(mixer.type(), mode, tried));
+        if (!colour::hasChromaticity(xyz) ||
+            std::abs(xyz.Y - target.Y) > kBrightnessFree * target.Y)
+            continue;
+        if (const double miss = colour::distance(colour::toUv(xyz), uv); miss < least * kBetter) {
+            least = miss;
+            values = std::move(tried);
+        }
+    }
 }
 
 } // namespace
 
 Sent roundedAlone(const Mixer& mixer, const Drives& drives, double intensity) {
-    double scale = 1;
-    return sentOf(mixer, plainValues(mixer, drives, std::clamp(intensity, 0.0, 1.0), scale));
+    Drives wanted;
+    return sentOf(mixer, plainValues(mixer, drives, std::clamp(intensity, 0.0, 1.0), wanted));
 }
 
 Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
-    double scale = 1;
-    auto values = plainValues(mixer, drives, std::clamp(intensity, 0.0, 1.0), scale);
-    const Xyz target = scale * mixer.xyzOf(drives);
+    Drives wanted;
+    auto values = plainValues(mixer, drives, std::clamp(intensity, 0.0, 1.0), wanted);
+    const Xyz target = mixer.xyzOf(wanted);
     if (!(target.Y > 0))
         return sentOf(mixer, std::move(values));
+    if (!mixer.additive()) {
+        const auto sent = sentOf(mixer, values);
+        if (sent.xyz.Y > 0) // the dimmer's own steps are no fault of the colour's
+            searchSettings(mixer, sent.xyz.Y / target.Y * target, values);
+        return sentOf(mixer, std::move(values));
+    }
     Search s;
     s.target = colour::toUv(target);
     s.target_y = target.Y;
@@ -173,8 +226,8 @@ Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
     const light::Mode& mode = mixer.mode();
     for (std::size_t i = 0; i < mode.channels.size(); ++i) {
         const Channel& c = mode.channels[i];
-        if (c.role != light::Role::Emitter || !(drives[c.emitter] * scale > 0) ||
-            s.count == light::kMostEmitters)
+        if (c.role != light::Role::Part || c.part >= mixer.emitters().size() ||
+            !(wanted[c.part] > 0) || s.count == light::kMostParts)
             continue;
         s.lit[s.count++] = {i, values[i], {}, 0, 0};
         fine |= c.bits() > 8;
@@ -187,11 +240,10 @@ Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
         lit.lowest = -static_cast<int>(std::min<std::int64_t>(far, value));
         lit.highest = static_cast<int>(std::min<std::int64_t>(far, c.most() - value));
         for (int step = lit.lowest; step <= lit.highest; ++step)
-            lit.at[static_cast<std::size_t>(step + kFarthest)] =
-                s.parts(light::driveOf(c, static_cast<std::uint32_t>(value + step)) *
-                        mixer.emitters()[c.emitter]);
+            lit.at[static_cast<std::size_t>(step + kFarthest)] = s.parts(mixer.emitterAt(
+                c.part, light::driveOf(c, static_cast<std::uint32_t>(value + step))));
     }
-    if (s.count == 0)
+    if (s.count == 0 || light::filtersAt(mixer.type(), wanted)) // a pinned filter: each alone
         return sentOf(mixer, std::move(values));
     if (s.count <= kExhaustive && !fine)
         searchAll(s);

@@ -18,7 +18,8 @@ struct Sent {
 // emitters. The values of all lit emitters are searched together for the least Δu'v' from the
 // drives' own colour, brightness free within 10 % (design: §6): all combinations of one step up and
 // down for up to 6 lit emitters of 8 bit, of two steps for up to 5 (one step alone does not halve
-// the error there); beyond, and for finer channels, pairs of emitters until none is better.
+// the error there); beyond, and for finer channels, pairs of emitters until none is better. Flags
+// and engines of 8 bit: all combinations of one step.
 Sent rounded(const Mixer& mixer, const light::Drives& drives, double intensity);
 
 // Each value rounded alone: what the search is measured against.

@@ -14,8 +14,8 @@ mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wis
     mix::MixWish m;
     m.intent = wish.intent;
     m.give_up = wish.give_up;
-    for (std::size_t e = 0; e < type.emitters.size(); ++e) {
-        const std::string& name = type.emitters[e].name;
+    for (std::size_t e = 0; e < type.partCount(); ++e) {
+        const std::string name = type.partName(e);
         const auto pin = std::find_if(wish.pins.begin(), wish.pins.end(),
                                       [&](const auto& p) { return p.first == name; });
         if (pin != wish.pins.end())

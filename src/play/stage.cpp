@@ -31,12 +31,12 @@ const char* words(DarkWhy why) {
 
 namespace {
 
-// Where no colour is asked for, emitters rest at home.
+// Where no colour is asked for, parts rest at home.
 Drives homeDrives(const mix::Mixer& mixer) {
-    Drives drives(mixer.type().emitters.size());
+    Drives drives = mixer.type().ready(mixer.mode());
     for (const light::Channel& c : mixer.mode().channels)
-        if (c.role == light::Role::Emitter)
-            drives[c.emitter] = light::driveOf(c, c.home);
+        if (c.role == light::Role::Part)
+            drives[c.part] = light::driveOf(c, c.home);
     return drives;
 }
 
@@ -66,7 +66,7 @@ StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::F
     }
     if (value.colour)
         lamp.colour = mixes.mixed(*lamp.mixer, *value.colour);
-    lamp.by_hand = value.drives && value.drives->size() == lamp.mixer->type().emitters.size();
+    lamp.by_hand = value.drives && value.drives->size() == lamp.mixer->type().partCount();
     lamp.drives = lamp.by_hand  ? *value.drives
                   : lamp.colour ? lamp.colour->mix.drives
                                 : homeDrives(*lamp.mixer);

@@ -38,6 +38,8 @@ light::FixtureType deviated(const light::FixtureType& type, std::uint64_t seed, 
         const double nm = between(-kPeakShiftNm, kPeakShiftNm);
         const double factor = (1 + between(-kOutputShare, kOutputShare)) * (worn ? kWornOutput : 1);
         e.spectrum = shifted(e.spectrum, nm, factor);
+        for (auto& d : e.droop)
+            d.spectrum = shifted(d.spectrum, nm, factor);
     }
     return real;
 }

@@ -62,16 +62,16 @@ double brightestOf(const mix::Mixer& mixer, const Uv& uv) {
 Drives follow(const mix::Mixer& mixer, const FadePoint& point, const Drives& target) {
     const Xyz exact = point.brightness_cd * colour::toXyz(point.uv);
     if (!(point.brightness_cd > 0))
-        return Drives(target.size());
+        return mixer.type().dimmed(target, 0);
     if (const auto near = mixer.nearestTo(target, exact))
         return *near;
     mix::MixWish wish;
     wish.intent = mix::Intent::Brightest;
     const auto brightest =
         mixer.solve({"", colour::toXyz(point.uv), std::nullopt, std::nullopt, 1}, wish);
-    return brightest.got.Y > 0
-               ? brightest.drives.scaled(std::min(1.0, point.brightness_cd / brightest.got.Y))
-               : Drives(target.size());
+    return brightest.got.Y > 0 ? mixer.dimmed(brightest.drives,
+                                              std::min(1.0, point.brightness_cd / brightest.got.Y))
+                               : mixer.type().dimmed(target, 0);
 }
 
 Drives middle(const Drives& a, const Drives& b) {
@@ -84,7 +84,8 @@ Drives middle(const Drives& a, const Drives& b) {
 // Mixes along the whole way: first the middle of each stretch between its ends, over and over
 // (so far points are tied early), then sweeps that pull each towards the middle of its neighbours.
 void mixTogether(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
-    constexpr int kSweeps = 12;
+    // Flags and wheels have few ways to one colour: little is left to even out.
+    const int sweeps = mixer.additive() ? 12 : 1;
     const auto fill = [&](auto&& self, std::size_t a, std::size_t b) -> void {
         if (b - a < 2)
             return;
@@ -94,7 +95,7 @@ void mixTogether(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
         self(self, m, b);
     };
     fill(fill, 0, points.size() - 1);
-    for (int sweep = 0; sweep < kSweeps; ++sweep)
+    for (int sweep = 0; sweep < sweeps; ++sweep)
         for (std::size_t i = 1; i + 1 < points.size(); ++i) {
             const std::size_t k = sweep % 2 ? points.size() - 1 - i : i;
             points[k].drives =
@@ -145,13 +146,20 @@ Done FadeWish::check() const {
 }
 
 Drives levelsBetween(const mix::Mixer& mixer, const Drives& from, const Drives& to, double t) {
-    Drives drives(from.size());
+    Drives drives = from; // lamps without a channel: their level goes evenly too
+    for (std::size_t i = 0; i < drives.size(); ++i)
+        drives[i] += t * (to[i] - from[i]);
     for (const light::Channel& c : mixer.mode().channels) {
-        if (c.role != light::Role::Emitter)
+        if (c.role != light::Role::Part)
             continue;
-        const double a = c.response.level(from[c.emitter]);
-        const double b = c.response.level(to[c.emitter]);
-        drives[c.emitter] = c.response.drive(a + t * (b - a));
+        if (!c.ranges.empty()) { // a wheel goes through the slots between
+            const double v = light::nearestValue(c, from[c.part]);
+            drives[c.part] = light::driveOf(c, v + t * (light::nearestValue(c, to[c.part]) - v));
+            continue;
+        }
+        const double a = c.response.level(from[c.part]);
+        const double b = c.response.level(to[c.part]);
+        drives[c.part] = c.response.drive(a + t * (b - a));
     }
     return drives;
 }
@@ -187,7 +195,9 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
             y = i == 0 ? first.brightness_cd : i == n - 1 ? last.brightness_cd : y;
             const double most = brightestOf(mixer, end.uv);
             const double scale = end.brightness_cd > 0 ? std::min(y, most) / end.brightness_cd : 0;
-            FadePoint p{t, end.uv, 0, scale * end.brightness_cd, end.drives.scaled(scale)};
+            FadePoint p{t, end.uv, 0, scale * end.brightness_cd,
+                        scale <= 1 ? mixer.dimmed(end.drives, scale)
+                                   : mixer.type().dimmed(end.drives, scale)};
             if (std::any_of(p.drives.begin(), p.drives.end(), [](double d) { return d > 1; }))
                 p.drives = follow(mixer, p, end.drives);
             fade.points.push_back(p);
@@ -230,12 +240,14 @@ Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
     // The worst that straight fading from step a to step b does on the points between. From the
     // channel values themselves: a curved response is then only ever read forwards.
     const auto fadedTo = [&](std::size_t a, std::size_t b, double t) {
-        Drives drives(points[a].drives.size());
+        Drives drives = points[a].drives;
+        for (std::size_t i = 0; i < drives.size(); ++i)
+            drives[i] += t * (points[b].drives[i] - points[a].drives[i]);
         for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
             const light::Channel& c = mixer.mode().channels[i];
-            if (c.role == light::Role::Emitter)
-                drives[c.emitter] = c.response.drive(
-                    (sent[a].values[i] * (1 - t) + sent[b].values[i] * t) / c.most());
+            if (c.role == light::Role::Part)
+                drives[c.part] =
+                    light::driveOf(c, sent[a].values[i] * (1 - t) + sent[b].values[i] * t);
         }
         return mixer.xyzOf(drives);
     };

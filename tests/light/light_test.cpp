@@ -54,14 +54,14 @@ FixtureType twoEmitters(Role first, int bytes) {
     const auto add = [&](Role role, std::size_t emitter) {
         Channel c;
         c.role = role;
-        c.emitter = emitter;
+        c.part = emitter;
         for (int b = 0; b < bytes; ++b)
             c.offsets.push_back(offset++);
         mode.channels.push_back(c);
     };
     add(first, 0);
-    add(Role::Emitter, 0);
-    add(Role::Emitter, 1);
+    add(Role::Part, 0);
+    add(Role::Part, 1);
     mode.footprint = offset - 1;
     type.modes = {mode};
     return type;

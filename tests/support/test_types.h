@@ -26,16 +26,16 @@ inline std::shared_ptr<const light::FixtureType> typeOf(const std::vector<Emitte
     type->id = type->name = "test";
     light::Mode mode{"all", {}, 0};
     int offset = 1;
-    const auto channel = [&](light::Role role, std::size_t emitter) {
+    const auto channel = [&](light::Role role, std::size_t part) {
         light::Channel c;
         c.role = role;
-        c.emitter = emitter;
+        c.part = part;
         c.name = c.attribute = role == light::Role::Dimmer ? "Dimmer" : "E";
-        if (square && role == light::Role::Emitter)
+        if (square && role == light::Role::Part)
             c.response = light::Response::square();
         for (int b = 0; b < bytes; ++b)
             c.offsets.push_back(offset++);
-        c.home = role == light::Role::Emitter ? c.most() : 0;
+        c.home = role == light::Role::Part ? c.most() : 0;
         mode.channels.push_back(c);
     };
     if (dimmer)
@@ -44,7 +44,7 @@ inline std::shared_ptr<const light::FixtureType> typeOf(const std::vector<Emitte
         const auto& s = emitters[e];
         type->emitters.push_back({"E" + std::to_string(e + 1),
                                   lineSpectrum(s.peak_nm, s.width_nm, s.candela), false, 10});
-        channel(light::Role::Emitter, e);
+        channel(light::Role::Part, e);
     }
     mode.footprint = offset - 1;
     type->modes = {mode};

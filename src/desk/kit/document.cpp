@@ -42,14 +42,14 @@ Document::TypeKey Document::typeOf(show::FixtureId id) const {
 
 Document::TypeKey Document::focusType() const {
     TypeKey most;
-    std::size_t emitters = 0;
+    std::size_t parts = 0;
     for (const show::FixtureId id : lineup()) {
         const TypeKey key = typeOf(id);
         if (key == chosen_focus_)
             return key;
         const auto mixer = session_->mixes().mixer(key.type, key.mode);
-        if (mixer && mixer->type().emitters.size() > emitters) {
-            emitters = mixer->type().emitters.size();
+        if (mixer && mixer->type().partCount() > parts) {
+            parts = mixer->type().partCount();
             most = key;
         }
     }

@@ -252,8 +252,8 @@ void MatchModel::setGiveUp(double share, int gesture) {
     });
 }
 
-const std::string& MatchModel::emitterName(std::size_t emitter) const {
-    return focus()->lamp.mixer->type().emitters[emitter].name;
+std::string MatchModel::emitterName(std::size_t emitter) const {
+    return focus()->lamp.mixer->type().partName(emitter);
 }
 
 double MatchModel::drive(std::size_t emitter) const {
@@ -388,7 +388,7 @@ void MatchModel::askTradeOff() {
     for (const std::size_t e : colour.wish.keep_out)
         key += fmt::format("-{}", e);
     for (const auto& p : colour.wish.pins)
-        key += fmt::format("={}:{}", p.emitter, p.drive);
+        key += fmt::format("={}:{}", p.part, p.drive);
     if (key == trade_key_)
         return;
     trade_key_ = key;

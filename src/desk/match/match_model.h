@@ -74,7 +74,7 @@ private:
     void askTradeOff();
     void editWishes(const QString& name, bool whole_lineup, int gesture,
                     const std::function<void(show::ColourWish&)>& change);
-    const std::string& emitterName(std::size_t emitter) const;
+    std::string emitterName(std::size_t emitter) const;
 
     Document& document_;
     std::vector<TypeRow> rows_;

@@ -70,8 +70,8 @@ void MixPanel::makeColumns(const light::FixtureType& type) {
     for (LevelColumn* c : columns_)
         c->deleteLater();
     columns_.clear();
-    for (std::size_t e = 0; e < type.emitters.size(); ++e) {
-        const QString name = toQt(type.emitters[e].name);
+    for (std::size_t e = 0; e < type.partCount(); ++e) {
+        const QString name = toQt(type.partName(e));
         auto* column = new LevelColumn(name, this);
         column->setShortName(name.section(' ', 0, 0).toLower()); // "deep red": deep
         connect(column, &LevelColumn::valueEdited, this,
@@ -110,9 +110,10 @@ void MixPanel::refresh() {
     again_->setVisible(row && row->lamp.by_hand);
     for (std::size_t e = 0; row && e < columns_.size(); ++e) {
         columns_[e]->setValue(100 * match_.drive(e));
-        columns_[e]->setLight(document_.colours().of(row->lamp.mixer->emitters()[e]),
-                              match_.keptOut(e), match_.pinned(e));
-        columns_[e]->setEnabled(row->lamp.mixer->usable(e));
+        const auto& mixer = *row->lamp.mixer;
+        columns_[e]->setLight(document_.colours().of(mixer.partLight(e)), match_.keptOut(e),
+                              match_.pinned(e));
+        columns_[e]->setEnabled(mixer.usable(e));
     }
     update();
 }

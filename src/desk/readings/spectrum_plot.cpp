@@ -84,15 +84,19 @@ void SpectrumPlot::showMix(const mix::Mixer& mixer, const light::Drives& drives,
     below->setData(nm, sum, true);
     below->setPen(Qt::NoPen);
     for (std::size_t e = 0; e < drives.size(); ++e) {
-        if (!(drives[e] > 0))
+        if (!mixer.type().lamp(e) || !(drives[e] > 0))
             continue;
-        const auto& spectrum = mixer.type().emitters[e].spectrum;
+        light::Drives alone = drives; // this lamp, through what stands before it
+        for (std::size_t i = 0; i < alone.size(); ++i)
+            if (i != e && mixer.type().lamp(i))
+                alone[i] = 0;
+        const auto spectrum = light::spectrumOf(mixer.type(), alone);
         for (int i = 0; i < sum.size(); ++i)
-            sum[i] += drives[e] * spectrum[static_cast<std::size_t>(i)];
+            sum[i] += spectrum[static_cast<std::size_t>(i)];
         QCPGraph* graph = addGraph();
         graph->setData(nm, sum, true);
         graph->setPen(QPen(ground_, 0.7));
-        graph->setBrush(colours.of(mixer.emitters()[e]));
+        graph->setBrush(colours.of(mixer.xyzOf(alone)));
         graph->setChannelFillGraph(below);
         below = graph;
     }

@@ -2,6 +2,7 @@
 // What a wish leaves to a Mixer's solvers.
 #pragma once
 
+#include "colour/rendering.h"
 #include "mix/mix.h"
 
 namespace zelo::mix {
@@ -30,5 +31,9 @@ struct Mixer::Problem {
         return all;
     }
 };
+
+// What Kindest maximises: R_f for a white, agreement with the wanted light for a colour; without a
+// spectrum to agree with, nothing.
+std::optional<colour::Kindness> kindnessFor(const light::Wanted& wanted);
 
 } // namespace zelo::mix

@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The physical part of a GDTF description: emitters, filters, wheels, gamuts, response curves.
+#pragma once
+
+#include "light/fixture_type.h"
+
+#include <array>
+#include <map>
+#include <pugixml.hpp>
+
+namespace zelo::files::gdtf {
+
+double number(const pugi::xml_node& node, const char* attribute, double otherwise);
+tl::unexpected<Error> bad(const std::string& where, std::string what);
+
+// "0.3,0.3,1200" → x, y, Y.
+std::optional<std::array<double, 3>> colourOf(const pugi::xml_node& node, const char* attribute);
+
+using Notes = std::vector<std::string>;
+
+// Of several Measurements the one at the highest Physical is full; the others are droop.
+Result<light::Emitter> readEmitter(const pugi::xml_node& node, Notes& notes);
+// Measurements by Physical, percent driven in.
+Result<light::Flag> readFilter(const pugi::xml_node& node, Notes& notes);
+// Slots by their Filter (names in `filters`), else modelled from their Color.
+Result<light::Wheel> readWheel(const pugi::xml_node& node,
+                               const std::map<std::string, light::Flag>& filters, Notes& notes);
+Result<light::Response> readProfile(const pugi::xml_node& node);
+
+// A lamp for flags to stand before, where only the Beam says what burns: modelled.
+std::optional<light::Emitter> lampOfBeam(const pugi::xml_node& beam);
+// A flag known by its attribute alone ("ColorSub_C", "CTO"): modelled; nothing for others.
+std::optional<light::Flag> modelledFlag(const std::string& attribute);
+
+// Corners and white of a gamut with the engine's light; without a declared one the colour space's
+// or sRGB's.
+void setGamut(const pugi::xml_node& physical, const std::string& gamut, const std::string& space,
+              const std::vector<light::Emitter>& emitters, light::Engine& engine);
+
+} // namespace zelo::files::gdtf

@@ -1,0 +1,174 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "light/engine.h"
+
+#include "base/assert.h"
+#include "colour/cct.h"
+#include "colour/observer.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zelo::light {
+
+using colour::Uv;
+using colour::Xyz;
+
+namespace {
+
+constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kHottestK = 25'000;
+constexpr double kColdestK = 1'000;
+
+double angleOf(const Uv& p) { // 0..360
+    const double a = std::atan2(p.v, p.u) / kDegree;
+    return a < 0 ? a + 360 : a;
+}
+
+// In the u'v' plane a light weighs as X + 15Y + 3Z.
+double weight(const Xyz& c) {
+    return c.X + 15 * c.Y + 3 * c.Z;
+}
+
+} // namespace
+
+double EngineAxis::setting(double value) const {
+    return to == from ? 0 : std::clamp((value - from) / (to - from), 0.0, 1.0);
+}
+
+void Engine::arrange() {
+    white_xyz_ = colour::toXyz(white);
+    ZELO_ASSERT(colour::hasChromaticity(white_xyz_) && corners.size() >= 3);
+    white_uv_ = colour::toUv(white_xyz_);
+    const auto angle = [&](const colour::Spectrum& s) {
+        return angleOf(colour::toUv(colour::toXyz(s)) - white_uv_);
+    };
+    std::stable_sort(corners.begin(), corners.end(),
+                     [&](const auto& a, const auto& b) { return angle(a) < angle(b); });
+    hull_.clear();
+    corner_xyz_.clear();
+    for (const auto& c : corners) {
+        corner_xyz_.push_back(colour::toXyz(c));
+        hull_.push_back(colour::toUv(corner_xyz_.back()));
+    }
+    white_setting_ = settingFor(white_uv_);
+}
+
+// Distance from the white to the gamut's edge in a direction.
+double Engine::edge(double angle) const {
+    const Uv d{std::cos(angle * kDegree), std::sin(angle * kDegree)};
+    double nearest = HUGE_VAL;
+    for (std::size_t i = 0; i < hull_.size(); ++i) {
+        const Uv a = hull_[i] - white_uv_;
+        const Uv way = hull_[(i + 1) % hull_.size()] - hull_[i];
+        const double across = colour::cross(d, way);
+        if (std::abs(across) < 1e-15)
+            continue;
+        const double along = colour::cross(a, d) / across; // of the edge
+        const double far = colour::cross(a, way) / across;
+        if (far > 0 && along > -1e-9 && along < 1 + 1e-9)
+            nearest = std::min(nearest, far);
+    }
+    return std::isfinite(nearest) ? nearest : 0;
+}
+
+Uv Engine::held(const Uv& uv) const {
+    const Uv out = uv - white_uv_;
+    const double far = std::hypot(out.u, out.v);
+    const double most = far > 0 ? edge(angleOf(out)) : 0;
+    return far > most ? white_uv_ + most / far * out : uv;
+}
+
+Uv Engine::uvOf(double first_setting, double second_setting) const {
+    const double a = first.value(first_setting);
+    const double b = second.value(second_setting);
+    switch (kind) {
+    case EngineKind::HueSaturation: {
+        const double far = std::clamp(second_setting, 0.0, 1.0) * edge(a);
+        return white_uv_ + far * Uv{std::cos(a * kDegree), std::sin(a * kDegree)};
+    }
+    case EngineKind::CctTint:
+        return held(colour::uvOf({Kelvin{std::clamp(a, kColdestK, kHottestK)}, b}));
+    case EngineKind::Chromaticity:
+        break;
+    }
+    return b > 1e-6 ? held(colour::toUv(colour::toXyz(colour::Xy{a, b}))) : white_uv_;
+}
+
+Engine::Setting Engine::settingFor(const Uv& uv) const {
+    switch (kind) {
+    case EngineKind::HueSaturation: {
+        const Uv out = held(uv) - white_uv_;
+        const double far = std::hypot(out.u, out.v);
+        const double most = far > 0 ? edge(angleOf(out)) : 0;
+        return {first.setting(angleOf(out)), most > 0 ? std::min(1.0, far / most) : 0};
+    }
+    case EngineKind::CctTint: {
+        const double low = std::min(first.from, first.to);
+        const double high = std::max(first.from, first.to);
+        if (const auto cct = colour::cctOf(uv))
+            return {first.setting(cct->cct.value), second.setting(cct->duv)};
+        // Far off the locus: the nearest of a fine table.
+        Setting best{0, 0};
+        double least = HUGE_VAL;
+        for (int i = 0; i <= 200; ++i)
+            for (int j = 0; j <= 20; ++j) {
+                const double k = low * std::pow(high / low, i / 200.0);
+                const Setting s{first.setting(k), j / 20.0};
+                const double d = colour::distance(uvOf(s.first, s.second), uv);
+                if (d < least) {
+                    least = d;
+                    best = s;
+                }
+            }
+        return best;
+    }
+    case EngineKind::Chromaticity:
+        break;
+    }
+    const auto xy = colour::toXy(colour::toXyz(held(uv)));
+    return {first.setting(xy.x), second.setting(xy.y)};
+}
+
+Engine::Shares Engine::sharesOf(const Uv& uv) const {
+    const Uv out = uv - white_uv_;
+    const double far = std::hypot(out.u, out.v);
+    if (far < 1e-12)
+        return {};
+    const double angle = angleOf(out);
+    const double most = edge(angle);
+    const double s = most > 0 ? std::min(1.0, far / most) : 0;
+    // The edge of the gamut that the direction meets.
+    Shares best;
+    double worst = HUGE_VAL;
+    for (std::size_t i = 0; i < hull_.size(); ++i) {
+        const std::size_t j = (i + 1) % hull_.size();
+        const Uv at = white_uv_ + most / far * out;
+        const Uv way = hull_[j] - hull_[i];
+        const double t =
+            std::clamp(colour::dot(at - hull_[i], way) / colour::dot(way, way), 0.0, 1.0);
+        const double off = colour::distance(at, hull_[i] + t * way);
+        if (off >= worst)
+            continue;
+        worst = off;
+        // Shares of light from shares of the way, by the weights of the two lights.
+        const double wa = weight(corner_xyz_[i]);
+        const double wb = weight(corner_xyz_[j]);
+        const double b = t * wa / ((1 - t) * wb + t * wa);
+        const double we = (1 - b) * wa + b * wb;
+        const double e = s * weight(white_xyz_) / ((1 - s) * we + s * weight(white_xyz_));
+        best = {i, j, e * (1 - b), e * b, 1 - e};
+    }
+    return best;
+}
+
+colour::Spectrum Engine::lightOf(const Uv& uv) const {
+    const Shares s = sharesOf(uv);
+    return corners[s.a].scaled(s.of_a) + corners[s.b].scaled(s.of_b) + white.scaled(s.of_white);
+}
+
+Xyz Engine::xyzOf(const Uv& uv) const {
+    const Shares s = sharesOf(uv);
+    return s.of_a * corner_xyz_[s.a] + s.of_b * corner_xyz_[s.b] + s.of_white * white_xyz_;
+}
+
+} // namespace zelo::light

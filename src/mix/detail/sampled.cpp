@@ -1,0 +1,516 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "mix/detail/sampled.h"
+
+#include "colour/smoothest.h"
+#include "colour/surfaces.h"
+#include "light/levels.h"
+#include "mix/detail/problem.h"
+#include "mix/hull.h"
+
+#include <Eigen/Dense>
+#include <algorithm>
+#include <cmath>
+#include <nlopt.h>
+
+namespace zelo::mix {
+
+using light::PartKind;
+using light::Wanted;
+
+namespace {
+
+constexpr std::size_t kTable = 3000; // samples of a mode, and of a wish with something held
+constexpr std::size_t kSmallTable = 400;
+constexpr double kExact = 1e-7;  // Δu'v': the colour is met
+constexpr double kNudge = 1e-5;  // for slopes
+constexpr double kHueWeight = 3; // Nearest::Hue among slots: across the hue counts more
+constexpr double kAlike = 1e-9;
+
+double missOf(const Uv& uv, const Wanted& wanted, const MixWish& wish) {
+    if (wish.nearest == Nearest::Uv)
+        return colour::distance(uv, wanted.uv());
+    const Uv along = wanted.uv() - wish.white;
+    const double length = std::hypot(along.u, along.v);
+    const Uv off = uv - wanted.uv();
+    if (length < kAlike)
+        return std::hypot(off.u, off.v);
+    return std::hypot(colour::dot(off, along) / length,
+                      kHueWeight * colour::cross(along, off) / length);
+}
+
+} // namespace
+
+Sampled::Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
+    : type_(std::move(type)), mode_(&mode) {
+    for (std::size_t i = 0; i < type_->partCount(); ++i) {
+        if (!mode_->channelOf(i))
+            continue;
+        const PartKind kind = type_->part(i).kind;
+        if (kind == PartKind::Wheel)
+            wheels_.push_back(i);
+        else if (kind != PartKind::EngineLevel && kind != PartKind::Emitter)
+            axes_.push_back(i);
+    }
+    const Drives ready = type_->ready(*mode_);
+    flags_only_ = !type_->droops() && type_->wheels.empty();
+    for (std::size_t e = 0; e < type_->engines.size(); ++e)
+        flags_only_ &= ready[type_->indexOf({PartKind::EngineLevel, e})] == 0;
+    for (std::size_t e = 0; e < type_->emitters.size(); ++e)
+        if (ready[e] > 0)
+            for (std::size_t i = 0; i < lamp_.size(); ++i)
+                lamp_[i] += type_->emitters[e].spectrum[i];
+    samples_ = samplesOf(freeOf({}), kTable);
+    std::vector<Uv> points;
+    for (const Sample& s : samples_)
+        points.push_back(s.uv);
+    points = convexHull(std::move(points));
+    if (!axes_.empty())
+        refineReach(points);
+    for (const std::size_t a : axes_) // a gamut's corners lie between samples
+        if (const auto p = type_->part(a);
+            p.kind == PartKind::EngineFirst &&
+            type_->engines[p.index].kind != light::EngineKind::CctTint)
+            for (const Uv& corner : type_->engines[p.index].hull())
+                points.push_back(corner);
+    reach_ = convexHull(std::move(points));
+}
+
+Xyz Sampled::xyzOf(const Drives& drives) const {
+    if (!flags_only_)
+        return light::xyzOf(*type_, drives);
+    double level = 0; // sources are dimmed together
+    for (std::size_t e = 0; e < type_->emitters.size() && level == 0; ++e)
+        level = drives[e];
+    if (level == 0)
+        return {};
+    colour::Grid density{};
+    for (std::size_t f = 0; f < type_->flags.size(); ++f)
+        if (const double position = drives[type_->emitters.size() + f]; position > 0)
+            type_->flags[f].addDensity(position, density);
+    const auto& cmf = colour::matchingFunctions(colour::Observer::Cie1931_2);
+    Xyz sum;
+    for (std::size_t i = 0; i < density.size(); ++i) {
+        const double s = lamp_[i] * std::exp(-density[i]);
+        sum += s * Xyz{cmf.x[i], cmf.y[i], cmf.z[i]};
+    }
+    return level * colour::kMaximumEfficacy * sum;
+}
+
+Sampled::Free Sampled::freeOf(const MixWish& wish) const {
+    Free free{type_->ready(*mode_), {}, {}};
+    std::array<char, light::kMostParts> held{};
+    for (const std::size_t part : wish.keep_out)
+        held[part] = 1;
+    for (const Pin& pin : wish.pins)
+        if (mode_->channelOf(pin.part)) {
+            held[pin.part] = 1;
+            free.base[pin.part] = pin.drive;
+        }
+    for (const std::size_t a : axes_)
+        if (!held[a])
+            free.axes.push_back(a);
+    // A wheel rests open while flags or an engine can make the colour.
+    for (const std::size_t w : wheels_)
+        if (!held[w] && axes_.empty())
+            free.wheels.push_back(w);
+    return free;
+}
+
+void Sampled::add(std::vector<Sample>& samples, const Drives& drives) const {
+    const Xyz xyz = xyzOf(drives);
+    if (colour::hasChromaticity(xyz))
+        samples.push_back({drives, colour::toUv(xyz), xyz.Y});
+}
+
+// All combinations: evenly spaced settings of the axes, every slot of the wheels.
+std::vector<Sampled::Sample> Sampled::samplesOf(const Free& free, std::size_t most) const {
+    std::vector<std::pair<std::size_t, std::vector<double>>> choices;
+    if (!free.axes.empty()) {
+        const double each = std::floor(
+            std::pow(static_cast<double>(most), 1.0 / static_cast<double>(free.axes.size())));
+        const int steps = std::clamp(static_cast<int>(each), 2, 25);
+        std::vector<double> settings;
+        for (int i = 0; i < steps; ++i)
+            settings.push_back(static_cast<double>(i) / (steps - 1));
+        for (const std::size_t a : free.axes)
+            choices.emplace_back(a, settings);
+    }
+    std::size_t combinations = 1;
+    for (const std::size_t w : free.wheels) {
+        const auto& wheel = type_->wheels[type_->part(w).index];
+        const int parts = wheel.halves ? 2 : 1;
+        std::vector<double> settings;
+        for (std::size_t s = 0; s < wheel.places.size() * static_cast<std::size_t>(parts); ++s)
+            settings.push_back(wheel.settingOf(static_cast<double>(s) / parts));
+        combinations *= settings.size();
+        if (combinations > most) // a third large wheel rests open
+            break;
+        choices.emplace_back(w, std::move(settings));
+    }
+    std::vector<Sample> samples;
+    std::vector<std::size_t> at(choices.size(), 0);
+    for (bool more = true; more;) {
+        Drives drives = free.base;
+        for (std::size_t i = 0; i < choices.size(); ++i)
+            drives[choices[i].first] = choices[i].second[at[i]];
+        add(samples, drives);
+        more = false;
+        for (std::size_t i = 0; i < choices.size() && !more; ++i) {
+            more = ++at[i] < choices[i].second.size();
+            if (!more)
+                at[i] = 0;
+        }
+    }
+    return samples;
+}
+
+// Each corner of the hull is pushed outwards by a compass search over the axes.
+void Sampled::refineReach(std::vector<Uv>& points) const {
+    Uv middle;
+    for (const Uv& p : points)
+        middle = middle + 1.0 / static_cast<double>(points.size()) * p;
+    const auto corners = points;
+    for (const Uv& corner : corners) {
+        const auto start =
+            std::min_element(samples_.begin(), samples_.end(), [&](const auto& a, const auto& b) {
+                return colour::distance(a.uv, corner) < colour::distance(b.uv, corner);
+            });
+        Drives best = start->drives;
+        Uv uv = start->uv;
+        for (double step = 0.06; step > 0.002; step /= 2)
+            for (const std::size_t a : axes_)
+                for (const double sign : {1.0, -1.0}) {
+                    Drives tried = best;
+                    tried[a] = std::clamp(tried[a] + sign * step, 0.0, 1.0);
+                    const Xyz xyz = xyzOf(tried);
+                    if (!colour::hasChromaticity(xyz))
+                        continue;
+                    const Uv there = colour::toUv(xyz);
+                    if (colour::dot(there - uv, corner - middle) > 0) {
+                        best = tried;
+                        uv = there;
+                    }
+                }
+        points.push_back(uv);
+    }
+}
+
+// Newton's method with the smallest step that meets the colour; axes that would leave 0..1 stop at
+// their end and the others carry on.
+bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives) const {
+    constexpr int kRounds = 40;
+    constexpr double kMet = 1e-10;
+    const auto k = static_cast<Eigen::Index>(free.axes.size());
+    const auto offAt = [&](const Drives& d) -> std::optional<Eigen::Vector2d> {
+        const Xyz xyz = xyzOf(d);
+        if (!colour::hasChromaticity(xyz))
+            return std::nullopt;
+        const Uv off = colour::toUv(xyz) - uv;
+        return Eigen::Vector2d(off.u, off.v);
+    };
+    auto off = offAt(drives);
+    for (int round = 0; off && round < kRounds && off->norm() > kMet; ++round) {
+        Eigen::MatrixXd slopes(2, k);
+        for (Eigen::Index i = 0; i < k; ++i) {
+            Drives nudged = drives;
+            double& a = nudged[free.axes[static_cast<std::size_t>(i)]];
+            const double h = a < 0.5 ? kNudge : -kNudge;
+            a += h;
+            const auto there = offAt(nudged);
+            if (!there)
+                return false;
+            slopes.col(i) = (*there - *off) / h;
+        }
+        Eigen::VectorXd step = Eigen::VectorXd::Zero(k);
+        for (Eigen::Index stopped = 0; stopped <= k; ++stopped) {
+            step = slopes.completeOrthogonalDecomposition().solve(-*off);
+            bool all_inside = true;
+            for (Eigen::Index i = 0; i < k; ++i) {
+                const double a = drives[free.axes[static_cast<std::size_t>(i)]];
+                if ((a <= 0 && step[i] < 0) || (a >= 1 && step[i] > 0)) {
+                    slopes.col(i).setZero();
+                    all_inside = false;
+                }
+            }
+            if (all_inside)
+                break;
+        }
+        bool better = false;
+        for (double share = 1; share > 1e-3 && !better; share /= 2) {
+            Drives tried = drives;
+            for (Eigen::Index i = 0; i < k; ++i) {
+                double& a = tried[free.axes[static_cast<std::size_t>(i)]];
+                a = std::clamp(a + share * step[i], 0.0, 1.0);
+            }
+            const auto there = offAt(tried);
+            if (there && there->norm() < off->norm()) {
+                drives = tried;
+                off = there;
+                better = true;
+            }
+        }
+        if (!better)
+            break;
+    }
+    return off && off->norm() <= kExact;
+}
+
+namespace {
+
+// One optimisation as NLopt sees it: values and slopes of cost and constraints at the same point.
+struct Program {
+    const std::vector<std::size_t>& axes;
+    Drives drives;
+    std::function<double(const Drives&)> value;
+
+    static double call(unsigned n, const double* x, double* slope, void* self) {
+        auto& p = *static_cast<Program*>(self);
+        for (unsigned i = 0; i < n; ++i)
+            p.drives[p.axes[i]] = x[i];
+        const double here = p.value(p.drives);
+        for (unsigned i = 0; slope && i < n; ++i) {
+            const double h = x[i] < 0.5 ? kNudge : -kNudge;
+            Drives nudged = p.drives;
+            nudged[p.axes[i]] += h;
+            slope[i] = (p.value(nudged) - here) / h;
+        }
+        return here;
+    }
+};
+
+} // namespace
+
+Drives Sampled::optimised(const Free& free, const Cost& cost, const std::optional<Uv>& keep,
+                          double least_y, const Drives& from) const {
+    constexpr int kMostTries = 150;
+    const auto k = static_cast<unsigned>(free.axes.size());
+    const auto axisOf = [&](double Uv::*part) {
+        return [this, keep, part](const Drives& d) {
+            const Xyz xyz = xyzOf(d);
+            return colour::hasChromaticity(xyz) ? 100 * (colour::toUv(xyz).*part - (*keep).*part)
+                                                : 1.0;
+        };
+    };
+    Program of_cost{free.axes, from, cost};
+    Program of_u{free.axes, from, keep ? axisOf(&Uv::u) : Cost{}};
+    Program of_v{free.axes, from, keep ? axisOf(&Uv::v) : Cost{}};
+    Program of_y{free.axes, from,
+                 [&](const Drives& d) { return least_y > 0 ? 1 - xyzOf(d).Y / least_y : 0; }};
+    const auto deleter = [](nlopt_opt o) { nlopt_destroy(o); };
+    const std::unique_ptr<nlopt_opt_s, decltype(deleter)> opt(nlopt_create(NLOPT_LD_SLSQP, k),
+                                                              deleter);
+    nlopt_set_lower_bounds1(opt.get(), 0);
+    nlopt_set_upper_bounds1(opt.get(), 1);
+    nlopt_set_min_objective(opt.get(), Program::call, &of_cost);
+    if (keep) {
+        nlopt_add_equality_constraint(opt.get(), Program::call, &of_u, 1e-7);
+        nlopt_add_equality_constraint(opt.get(), Program::call, &of_v, 1e-7);
+    }
+    if (least_y > 0)
+        nlopt_add_inequality_constraint(opt.get(), Program::call, &of_y, 1e-7);
+    nlopt_set_xtol_rel(opt.get(), 1e-8);
+    nlopt_set_ftol_rel(opt.get(), 1e-10);
+    nlopt_set_maxeval(opt.get(), kMostTries);
+    std::vector<double> x;
+    for (const std::size_t a : free.axes)
+        x.push_back(from[a]);
+    double reached = 0;
+    nlopt_optimize(opt.get(), x.data(), &reached); // whatever it says, x is a setting to look at
+    Drives drives = from;
+    for (unsigned i = 0; i < k; ++i)
+        drives[free.axes[i]] =
+            std::isfinite(x[i]) ? std::clamp(x[i], 0.0, 1.0) : from[free.axes[i]];
+    return drives;
+}
+
+Mix Sampled::finished(const Drives& drives, const Wanted& wanted, double most) const {
+    Mix mix{drives, MixEnd::Dark, xyzOf(drives), 0, most};
+    if (!colour::hasChromaticity(mix.got))
+        return mix;
+    mix.miss_uv = colour::distance(colour::toUv(mix.got), wanted.uv());
+    mix.end = mix.miss_uv <= kExact ? MixEnd::InReach : MixEnd::OutOfReach;
+    return mix;
+}
+
+Mix Sampled::nearestSample(const std::vector<Sample>& samples, const Wanted& wanted,
+                           const MixWish& wish) const {
+    const Sample* best = nullptr;
+    double least = HUGE_VAL;
+    for (const Sample& s : samples) {
+        const double miss = missOf(s.uv, wanted, wish);
+        if (miss < least - kAlike || (best && miss < least + kAlike && s.y > best->y)) {
+            least = std::min(miss, least);
+            best = &s;
+        }
+    }
+    return best ? finished(best->drives, wanted, best->y)
+                : Mix{type_->rest(), MixEnd::Dark, {}, 0, 0};
+}
+
+// Out of reach: the nearest colour, in u'v' or along the way to the white.
+Drives Sampled::nearestColour(const Free& free, const std::vector<const Sample*>& starts,
+                              const Wanted& wanted, const MixWish& wish) const {
+    const auto missAt = [&](const Drives& d) {
+        const Xyz xyz = xyzOf(d);
+        return colour::hasChromaticity(xyz) ? missOf(colour::toUv(xyz), wanted, wish) : 1.0;
+    };
+    Drives best = starts.front()->drives;
+    for (const Sample* start : starts) {
+        const Drives found = optimised(
+            free, [&](const Drives& d) { return 1e4 * missAt(d) * missAt(d); }, std::nullopt, 0,
+            start->drives);
+        if (missAt(found) < missAt(best))
+            best = found;
+    }
+    return best;
+}
+
+// The null ways of a few flags are few: each axis is set to some places, the colour settled again
+// by the others, and the kindest of all taken.
+Drives Sampled::kindest(const Free& free, const Wanted& wanted, double least_y,
+                        const Drives& truest, const Drives& brightest) const {
+    constexpr int kPlaces = 6;
+    const auto kindness = kindnessFor(wanted);
+    if (!kindness)
+        return truest;
+    std::vector<Xyz> seen(colour::kSamplesTm30);
+    const auto scoreOf = [&](const Drives& d) {
+        const auto light = light::spectrumOf(*type_, d);
+        colour::Surfaces::tm30().under(light, seen);
+        const Xyz white = colour::toXyz(light, colour::Observer::Cie1964_10);
+        return white.Y > 0 ? kindness->score(seen, white) : 0;
+    };
+    Drives best = truest;
+    double most = scoreOf(best);
+    const auto take = [&](const Drives& d) {
+        if (xyzOf(d).Y < least_y * (1 - 1e-6))
+            return;
+        if (const double score = scoreOf(d); score > most) {
+            most = score;
+            best = d;
+        }
+    };
+    take(brightest);
+    for (std::size_t held = 0; held < free.axes.size() && free.axes.size() > 2; ++held) {
+        Free others = free;
+        others.axes.erase(others.axes.begin() + static_cast<std::ptrdiff_t>(held));
+        for (int i = 0; i <= kPlaces; ++i) {
+            Drives tried = truest;
+            tried[free.axes[held]] = static_cast<double>(i) / kPlaces;
+            if (settle(others, wanted.uv(), tried))
+                take(tried);
+        }
+    }
+    return best;
+}
+
+Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
+    constexpr std::size_t kStarts = 3;
+    const Free free = freeOf(wish);
+    const bool whole = wish.keep_out.empty() && wish.pins.empty();
+    const auto own = whole ? std::vector<Sample>{} : samplesOf(free, kSmallTable);
+    const auto& samples = whole ? samples_ : own;
+    if (samples.empty())
+        return {type_->rest(), MixEnd::Dark, {}, 0, 0};
+    if (free.axes.empty())
+        return nearestSample(samples, wanted, wish);
+
+    // The nearest samples, and the brightest of those about as near, are where to start.
+    std::vector<const Sample*> near;
+    for (const Sample& s : samples)
+        near.push_back(&s);
+    const auto count = std::min(near.size(), 8 * kStarts);
+    std::partial_sort(near.begin(), near.begin() + static_cast<std::ptrdiff_t>(count), near.end(),
+                      [&](const Sample* a, const Sample* b) {
+                          return missOf(a->uv, wanted, wish) < missOf(b->uv, wanted, wish);
+                      });
+    near.resize(count);
+    std::sort(near.begin() + 1, near.end(),
+              [](const Sample* a, const Sample* b) { return a->y > b->y; });
+    near.resize(std::min(count, kStarts));
+
+    std::optional<Drives> brightest;
+    double most = 0;
+    const auto take = [&](Drives d) {
+        if (!settle(free, wanted.uv(), d))
+            return;
+        if (const double y = xyzOf(d).Y; y > most) {
+            most = y;
+            brightest = d;
+        }
+    };
+    for (const Sample* start : near)
+        take(start->drives);
+    if (!brightest) {
+        const Drives best = nearestColour(free, near, wanted, wish);
+        Drives exact = best;
+        if (!settle(free, wanted.uv(), exact))
+            return finished(best, wanted, xyzOf(best).Y);
+        take(exact);
+    }
+    if (free.axes.size() > 2) {
+        const Drives found = *brightest; // take() changes it
+        for (const Drives& start : {found, near.back()->drives})
+            take(optimised(
+                free, [&](const Drives& d) { return -std::log(std::max(1e-9, xyzOf(d).Y)); },
+                wanted.uv(), 0, start));
+    }
+    if (wish.intent == Intent::Brightest || wish.intent == Intent::Leanest || free.axes.size() <= 2)
+        return finished(*brightest, wanted, most);
+    const auto spectrum = wanted.spectrum ? wanted.spectrum : colour::smoothestSpectrum(wanted.xyz);
+    const double least = (1 - wish.give_up) * most;
+    Drives truest = *brightest;
+    if (spectrum) {
+        const double yw = colour::toXyz(*spectrum).Y;
+        const auto off = [&](const Drives& d) {
+            const auto light = light::spectrumOf(*type_, d);
+            const double y = colour::toXyz(light).Y;
+            double sum = 0;
+            for (std::size_t i = 0; y > 0 && i < colour::kGridSize; ++i)
+                sum += std::pow(light[i] / y - (*spectrum)[i] / yw, 2);
+            return y > 0 ? 1e6 * sum : HUGE_VAL;
+        };
+        Drives found = optimised(free, off, wanted.uv(), least, *brightest);
+        if (settle(free, wanted.uv(), found) && xyzOf(found).Y >= least * (1 - 1e-6) &&
+            off(found) < off(truest))
+            truest = found;
+    }
+    if (wish.intent == Intent::Truest)
+        return finished(truest, wanted, most);
+    return finished(kindest(free, wanted, least, truest, *brightest), wanted, most);
+}
+
+std::optional<Drives> Sampled::nearestTo(const Drives& target, const Xyz& exact) const {
+    Free free = freeOf({});
+    free.base = target;
+    Drives drives = target;
+    if (!(exact.Y > 0)) {
+        for (std::size_t i = 0; i < drives.size(); ++i)
+            if (type_->lamp(i))
+                drives[i] = 0;
+        return drives;
+    }
+    const Drives ready = type_->ready(*mode_);
+    for (std::size_t i = 0; i < drives.size(); ++i)
+        if (type_->lamp(i))
+            drives[i] = ready[i];
+    const Uv uv = colour::toUv(exact);
+    if (free.axes.empty()) {
+        const auto nearest =
+            std::min_element(samples_.begin(), samples_.end(), [&](const auto& a, const auto& b) {
+                return colour::distance(a.uv, uv) < colour::distance(b.uv, uv);
+            });
+        if (nearest == samples_.end())
+            return std::nullopt;
+        drives = nearest->drives;
+        return type_->dimmed(drives, std::min(1.0, exact.Y / nearest->y));
+    }
+    if (!settle(free, uv, drives))
+        return std::nullopt;
+    const double level = exact.Y / xyzOf(drives).Y;
+    if (level > 1 + 1e-6)
+        return std::nullopt;
+    return type_->dimmed(drives, std::min(1.0, level));
+}
+
+} // namespace zelo::mix

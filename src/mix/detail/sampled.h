@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Mixes of fixtures that do not add emitters up: flags before a lamp, the fixture's own engine, and
+// wheels and scrollers. A table of settings is sampled once; a wish starts at the entries nearest
+// to it and is finished by a general optimiser (SLSQP of NLopt).
+#pragma once
+
+#include "mix/mix.h"
+
+namespace zelo::mix {
+
+class Sampled {
+public:
+    Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode);
+
+    const std::vector<colour::Uv>& reach() const { return reach_; } // convex hull of the samples
+    colour::Xyz xyzOf(const light::Drives& drives) const;
+
+    // Brightest, Truest and Kindest as for emitters. Leanest is Brightest: the lamp takes the same
+    // power whatever stands before it. Where wheels alone can be set, the nearest slot.
+    Mix solve(const light::Wanted& wanted, const MixWish& wish) const;
+
+    // The setting nearest to `target` with this light; nothing when it cannot be that bright.
+    // Wheels take the nearest slot whatever it misses.
+    std::optional<light::Drives> nearestTo(const light::Drives& target,
+                                           const colour::Xyz& exact) const;
+
+private:
+    struct Sample {
+        light::Drives drives;
+        colour::Uv uv;
+        double y;
+    };
+    // What a wish leaves free: axes to move (flags, an engine's two), or wheels to turn.
+    struct Free {
+        light::Drives base;
+        std::vector<std::size_t> axes;
+        std::vector<std::size_t> wheels;
+    };
+    Free freeOf(const MixWish& wish) const;
+    std::vector<Sample> samplesOf(const Free& free, std::size_t most) const;
+    void add(std::vector<Sample>& samples, const light::Drives& drives) const;
+    void refineReach(std::vector<colour::Uv>& points) const;
+
+    // Moves the axes as little as possible until the colour is exactly `uv`; false where it cannot.
+    bool settle(const Free& free, const colour::Uv& uv, light::Drives& drives) const;
+    // Minimises `cost` over the axes from `drives`, keeping the colour (when given) and Y >=
+    // least_y.
+    using Cost = std::function<double(const light::Drives&)>;
+    light::Drives optimised(const Free& free, const Cost& cost,
+                            const std::optional<colour::Uv>& keep, double least_y,
+                            const light::Drives& from) const;
+    Mix nearestSample(const std::vector<Sample>& samples, const light::Wanted& wanted,
+                      const MixWish& wish) const;
+    light::Drives nearestColour(const Free& free, const std::vector<const Sample*>& starts,
+                                const light::Wanted& wanted, const MixWish& wish) const;
+    light::Drives kindest(const Free& free, const light::Wanted& wanted, double least_y,
+                          const light::Drives& truest, const light::Drives& brightest) const;
+    Mix finished(const light::Drives& drives, const light::Wanted& wanted, double most) const;
+
+    std::shared_ptr<const light::FixtureType> type_;
+    const light::Mode* mode_;
+    std::vector<std::size_t> axes_, wheels_; // parts that the mode sets
+    bool flags_only_ = false;                // one lamp, flags before it: the quick way to XYZ
+    colour::Grid lamp_{};                    // W/(sr nm) of the sources at full
+    std::vector<Sample> samples_;            // of everything free
+    std::vector<colour::Uv> reach_;
+};
+
+} // namespace zelo::mix

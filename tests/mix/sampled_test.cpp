@@ -1,0 +1,312 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Fixtures whose parts do not add up: flags, wheels, engines, droop. The shipped types, against
+// brute force.
+#include "colour/cct.h"
+#include "colour/lamp.h"
+#include "colour/rendering.h"
+#include "files/gdtf_reader.h"
+#include "files/swatch_book_file.h"
+#include "mix/hull.h"
+#include "mix/rounding.h"
+#include "support/test_types.h"
+
+#include <gtest/gtest.h>
+#include <random>
+
+namespace zelo::mix {
+namespace {
+
+using colour::Uv;
+using light::Drives;
+
+std::shared_ptr<const light::FixtureType> shipped(const std::string& id) {
+    auto read = files::readGdtf(std::string(ZELO_DATA) + "/fixtures/" + id);
+    EXPECT_TRUE(read) << id;
+    return std::make_shared<const light::FixtureType>(std::move(*read));
+}
+
+Mixer mixerOf(const std::string& id, const std::string& mode = {}) {
+    const auto type = shipped(id);
+    return Mixer(type, *type->mode(mode));
+}
+
+std::vector<light::Wanted> gels(std::size_t every = 7) {
+    const auto book = files::readSwatchBook(std::string(ZELO_DATA) + "/gels/salt-road.txt");
+    EXPECT_TRUE(book);
+    std::vector<light::Wanted> all;
+    for (std::size_t i = 0; i < book->book.gels.size(); i += every) {
+        auto w = test::wantedSpectrum(book->book.gels[i].transmittance * colour::lampOf({3200}));
+        w.lamp = colour::lampOf({3200});
+        all.push_back(w);
+    }
+    return all;
+}
+
+MixWish wishOf(Intent intent) {
+    MixWish wish;
+    wish.intent = intent;
+    return wish;
+}
+
+// Random settings of the flags, wheel open, lamp full.
+std::vector<Drives> randomSettings(const Mixer& mixer, int count) {
+    std::mt19937 random(7);
+    std::uniform_real_distribution<double> share(0, 1);
+    std::vector<Drives> all;
+    for (int i = 0; i < count; ++i) {
+        Drives d = mixer.type().ready(mixer.mode());
+        for (std::size_t p = 0; p < d.size(); ++p)
+            if (mixer.type().part(p).kind == light::PartKind::Flag)
+                d[p] = std::pow(share(random), 2); // thin colours are found at small settings
+        all.push_back(d);
+    }
+    return all;
+}
+
+TEST(Flags, MeetEveryColourWithinReachExactly) {
+    const auto mixer = mixerOf("skua-cmy");
+    EXPECT_FALSE(mixer.additive());
+    int met = 0;
+    for (const auto& wanted : gels())
+        for (const Intent intent : {Intent::Brightest, Intent::Truest, Intent::Kindest}) {
+            const Mix mix = mixer.solve(wanted, wishOf(intent));
+            for (const double d : mix.drives) {
+                EXPECT_GE(d, 0);
+                EXPECT_LE(d, 1);
+            }
+            EXPECT_NEAR(mix.got.Y, light::xyzOf(mixer.type(), mix.drives).Y, 1e-9 * mix.got.Y);
+            if (mix.end != MixEnd::InReach)
+                continue;
+            ++met;
+            EXPECT_LT(mix.miss_uv, 1e-6);
+            EXPECT_GE(mix.ofBrightest(), 0.7 - 1e-5);
+        }
+    EXPECT_GT(met, 60) << "most of the book is within reach of the flags";
+}
+
+TEST(Flags, NothingTriedAtRandomIsBrighterOrNearer) {
+    const auto mixer = mixerOf("skua-cmy");
+    const auto settings = randomSettings(mixer, 4000);
+    std::vector<std::pair<Uv, double>> seen;
+    for (const auto& d : settings) {
+        const auto xyz = mixer.xyzOf(d);
+        seen.emplace_back(colour::toUv(xyz), xyz.Y);
+    }
+    for (const auto& wanted : gels(13)) {
+        const Mix mix = mixer.solve(wanted, wishOf(Intent::Brightest));
+        for (const auto& [uv, y] : seen) {
+            const double off = colour::distance(uv, wanted.uv());
+            if (mix.end == MixEnd::InReach && off < 0.0005)
+                EXPECT_LT(y, 1.02 * mix.got.Y)
+                    << "a colour as near as this cannot be much brighter";
+            if (mix.end == MixEnd::OutOfReach)
+                EXPECT_GT(off, mix.miss_uv - 1e-4);
+        }
+    }
+}
+
+TEST(Flags, IntentsKeepTheirOrder) {
+    const auto mixer = mixerOf("skua-cmy");
+    for (const auto& wanted : gels(11)) {
+        const Mix brightest = mixer.solve(wanted, wishOf(Intent::Brightest));
+        const Mix truest = mixer.solve(wanted, wishOf(Intent::Truest));
+        if (truest.end != MixEnd::InReach)
+            continue;
+        EXPECT_LE(truest.got.Y, brightest.got.Y * (1 + 1e-6));
+        EXPECT_LE(mixer.spectralMiss(truest.drives, *wanted.spectrum),
+                  mixer.spectralMiss(brightest.drives, *wanted.spectrum) + 1e-9);
+        const Mix kindest = mixer.solve(wanted, wishOf(Intent::Kindest));
+        const auto agreement = [&](const Mix& m) {
+            return colour::agreementOf(*wanted.spectrum, light::spectrumOf(mixer.type(), m.drives),
+                                       *wanted.lamp);
+        };
+        if (!colour::indicesMeanSomething(colour::cctOf(wanted.uv())))
+            EXPECT_GE(agreement(kindest), agreement(truest) - 1e-6);
+    }
+}
+
+TEST(Flags, PinsAndKeepOutsHold) {
+    const auto mixer = mixerOf("skua-cmy");
+    const auto& type = mixer.type();
+    const auto cto = *type.partNamed("Warm correction");
+    const auto wheel = *type.partNamed("Colours");
+    MixWish wish = wishOf(Intent::Brightest);
+    wish.keep_out = {cto};
+    const auto warm = test::wantedXyz(colour::toXyz(colour::lampOf({3600})));
+    const Mix without = mixer.solve(warm, wish);
+    EXPECT_EQ(without.drives[cto], 0);
+    EXPECT_EQ(without.end, MixEnd::InReach);
+    wish.keep_out.clear();
+    wish.pins = {{wheel, type.wheels[0].settingOf(7)}, {cto, 0.5}}; // less green
+    const Mix behind = mixer.solve(warm, wish);
+    EXPECT_EQ(behind.drives[cto], 0.5);
+    EXPECT_EQ(type.wheels[0].nameAt(behind.drives[wheel]), "Minus green");
+    EXPECT_LT(behind.miss_uv, 1e-6) << "the flags allow for the slot before them";
+}
+
+TEST(Flags, RoundedTogetherTheyAreNearerThanAlone) {
+    const auto mixer = mixerOf("skua-cmy", "flags 8 bit");
+    double together = 0;
+    double alone = 0;
+    for (const auto& wanted : gels()) {
+        const Mix mix = mixer.solve(wanted, wishOf(Intent::Brightest));
+        if (mix.end != MixEnd::InReach)
+            continue;
+        const auto miss = [&](const Sent& s) {
+            return colour::distance(colour::toUv(s.xyz), wanted.uv());
+        };
+        const double one = miss(rounded(mixer, mix.drives, 0.5));
+        EXPECT_LE(one, miss(roundedAlone(mixer, mix.drives, 0.5)) + 1e-12);
+        together += one;
+        alone += miss(roundedAlone(mixer, mix.drives, 0.5));
+    }
+    EXPECT_LT(together, 0.75 * alone);
+}
+
+TEST(Flags, ReachHoldsWhatTheyCanShow) {
+    const auto mixer = mixerOf("skua-cmy");
+    for (const auto& d : randomSettings(mixer, 500))
+        EXPECT_LT(nearestOnHull(mixer.hull(), colour::toUv(mixer.xyzOf(d))).distance, 2e-3);
+}
+
+TEST(Scroller, TakesTheNearestFrame) {
+    const auto mixer = mixerOf("eider-scroll");
+    const auto& wheel = mixer.type().wheels[0];
+    const auto part = *mixer.type().partNamed("Scroller");
+    ASSERT_EQ(wheel.places.size(), 12u);
+    for (const auto& wanted : gels(5)) {
+        const Mix mix = mixer.solve(wanted, wishOf(Intent::Truest));
+        double least = 1;
+        std::size_t nearest = 0;
+        for (std::size_t i = 0; i < wheel.places.size(); ++i) {
+            Drives d = mixer.type().ready(mixer.mode());
+            d[part] = wheel.settingOf(static_cast<double>(i));
+            const double off = colour::distance(colour::toUv(mixer.xyzOf(d)), wanted.uv());
+            if (off < least) {
+                least = off;
+                nearest = i;
+            }
+        }
+        EXPECT_EQ(wheel.slotAt(mix.drives[part]), static_cast<double>(nearest));
+        EXPECT_NEAR(mix.miss_uv, least, 1e-12);
+        const auto sent = rounded(mixer, mix.drives, 1);
+        EXPECT_NEAR(colour::distance(colour::toUv(sent.xyz), colour::toUv(mix.got)), 0, 1e-9)
+            << "the value sent stands in that frame";
+    }
+}
+
+TEST(Scroller, TheSameHueCanBeAskedFor) {
+    const auto mixer = mixerOf("eider-scroll");
+    MixWish wish = wishOf(Intent::Truest);
+    wish.nearest = Nearest::Hue;
+    wish.white = colour::toUv(colour::toXyz(colour::lampOf({3200})));
+    double uv_way = 0;
+    double hue_way = 0;
+    for (const auto& wanted : gels(3)) {
+        const auto across = [&](const Mix& m) {
+            const Uv along = wanted.uv() - wish.white;
+            const Uv off = colour::toUv(m.got) - wanted.uv();
+            return std::abs(colour::cross(along, off)) /
+                   std::max(1e-6, std::hypot(along.u, along.v));
+        };
+        hue_way += across(mixer.solve(wanted, wish));
+        uv_way += across(mixer.solve(wanted, wishOf(Intent::Truest)));
+    }
+    EXPECT_LT(hue_way, uv_way);
+}
+
+TEST(EngineModes, ShowWhatTheirGamutHolds) {
+    const auto hs = mixerOf("plover-5", "hue saturation 16 bit");
+    EXPECT_FALSE(hs.additive());
+    int inside = 0;
+    for (const auto& wanted : gels(4)) {
+        const Mix mix = hs.solve(wanted, wishOf(Intent::Brightest));
+        const auto place = nearestOnHull(hs.hull(), wanted.uv());
+        if (place.distance < -1e-3) {
+            ++inside;
+            EXPECT_LT(mix.miss_uv, 1e-6);
+            const auto sent = rounded(hs, mix.drives, 1);
+            EXPECT_LT(colour::distance(colour::toUv(sent.xyz), wanted.uv()), 2e-4);
+        } else if (place.distance > 1e-3) {
+            EXPECT_NEAR(mix.miss_uv, place.distance, 1e-3) << "the nearest of the gamut's edge";
+        }
+    }
+    EXPECT_GT(inside, 20);
+
+    const auto ct = mixerOf("whimbrel-4", "CCT tint 16 bit");
+    for (const double k : {2800.0, 3200.0, 4300.0, 5600.0, 6400.0}) {
+        const auto wanted = test::wantedXyz(colour::toXyz(colour::uvOf({{k}, 0.003})));
+        EXPECT_LT(ct.solve(wanted, wishOf(Intent::Brightest)).miss_uv, 1e-6) << k;
+    }
+    const auto cold = test::wantedXyz(colour::toXyz(colour::planckianUv({12000})));
+    const Mix nearest = ct.solve(cold, wishOf(Intent::Brightest));
+    EXPECT_EQ(nearest.end, MixEnd::OutOfReach);
+    EXPECT_NEAR(nearest.drives[ct.type().partCount() - 2], 1, 1e-3) << "as cold as it goes";
+}
+
+TEST(Droop, ColourIsExactWithTheLightAsItIs) {
+    const auto mixer = mixerOf("avocet-7");
+    ASSERT_TRUE(mixer.type().droops());
+    for (const auto& wanted : gels(9))
+        for (const Intent intent : {Intent::Brightest, Intent::Truest, Intent::Leanest}) {
+            MixWish wish = wishOf(intent);
+            wish.give_up = 0.6;
+            const Mix mix = mixer.solve(wanted, wish);
+            if (mix.end != MixEnd::InReach)
+                continue;
+            const auto light = light::xyzOf(mixer.type(), mix.drives);
+            EXPECT_LT(colour::distance(colour::toUv(light), wanted.uv()), 1e-6);
+            if (intent != Intent::Brightest)
+                EXPECT_NEAR(mix.ofBrightest(), 0.4, 1e-6);
+        }
+}
+
+TEST(Droop, DimmingWithoutADimmerKeepsTheColour) {
+    const auto mixer = mixerOf("avocet-7", "emitters 16 bit, no dimmer");
+    const auto wanted = test::wantedXyz(colour::toXyz(colour::lampOf({3600})));
+    const Mix mix = mixer.solve(wanted, wishOf(Intent::Truest));
+    for (const double factor : {0.8, 0.3, 0.1}) {
+        const auto plain = mixer.xyzOf(mixer.type().dimmed(mix.drives, factor));
+        const auto held = mixer.xyzOf(mixer.dimmed(mix.drives, factor));
+        EXPECT_LT(colour::distance(colour::toUv(held), wanted.uv()), 1e-6);
+        EXPECT_NEAR(held.Y / mix.got.Y, factor, 1e-6);
+        EXPECT_GT(colour::distance(colour::toUv(plain), wanted.uv()), 1e-3)
+            << "or the droop would not be worth the trouble";
+        const auto sent = rounded(mixer, mix.drives, factor);
+        EXPECT_LT(colour::distance(colour::toUv(sent.xyz), wanted.uv()), 2e-4);
+    }
+}
+
+TEST(Tungsten, WarmsAsItDimsAndItsMixSaysWhatItMisses) {
+    const auto mixer = mixerOf("eider-1000");
+    const Mix mix = mixer.solve(test::wantedXyz(colour::toXyz(colour::lampOf({5600}))), {});
+    EXPECT_EQ(mix.end, MixEnd::OutOfReach);
+    EXPECT_GT(mix.miss_uv, 0.03);
+    double before = 1e9;
+    for (const double level : {1.0, 0.6, 0.3, 0.1}) {
+        const auto sent = rounded(mixer, mix.drives, level);
+        const auto cct = colour::cctOf(colour::toUv(sent.xyz));
+        ASSERT_TRUE(cct);
+        EXPECT_LT(cct->cct.value, before);
+        EXPECT_NEAR(sent.xyz.Y / mix.got.Y, level, 0.01);
+        before = cct->cct.value;
+    }
+    EXPECT_LT(before, 2300);
+}
+
+TEST(Ultraviolet, NeitherBlindsNorBreaksTheMix) {
+    const auto mixer = mixerOf("shag-6");
+    const Mix white = mixer.solve(test::wantedXyz(colour::toXyz(colour::lampOf({5600}))),
+                                  wishOf(Intent::Brightest));
+    EXPECT_EQ(white.end, MixEnd::InReach);
+    EXPECT_LT(white.miss_uv, 1e-6);
+    MixWish only = wishOf(Intent::Brightest);
+    for (std::size_t e = 0; e + 1 < 6; ++e)
+        only.keep_out.push_back(e);
+    const Mix uv = mixer.solve(test::wantedXyz(colour::toXyz(colour::lampOf({5600}))), only);
+    EXPECT_EQ(uv.drives[5], 1);
+    EXPECT_GT(uv.miss_uv, 0.2);
+}
+
+} // namespace
+} // namespace zelo::mix
