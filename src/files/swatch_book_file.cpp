@@ -4,6 +4,7 @@
 #include "base/file.h"
 #include "base/text.h"
 #include "files/cgats.h"
+#include "files/detail/csv.h"
 
 #include <algorithm>
 #include <set>
@@ -49,26 +50,6 @@ Result<RawBook> rawFromCgats(std::string_view text) {
                             std::move(*samples), fmt::format("line {}", table->row_lines[r])});
     }
     return raw;
-}
-
-// Cells of a CSV line; "quoted, cells" may hold commas, "" is a quote.
-std::vector<std::string> csvCells(std::string_view line) {
-    std::vector<std::string> cells(1);
-    bool quoted = false;
-    for (std::size_t i = 0; i < line.size(); ++i) {
-        const char c = line[i];
-        if (c == '"' && quoted && i + 1 < line.size() && line[i + 1] == '"') {
-            cells.back() += '"';
-            ++i;
-        } else if (c == '"') {
-            quoted = !quoted;
-        } else if (c == ',' && !quoted) {
-            cells.emplace_back();
-        } else {
-            cells.back() += c;
-        }
-    }
-    return cells;
 }
 
 Result<RawBook> rawFromCsv(std::string_view text) {
