@@ -18,6 +18,7 @@ namespace {
 constexpr double kDegree = 3.14159265358979323846 / 180;
 constexpr double kHottestK = 25'000;
 constexpr double kColdestK = 1'000;
+constexpr double kMostDuv = 0.05;
 
 double angleOf(const Uv& p) { // 0..360
     const double a = std::atan2(p.v, p.u) / kDegree;
@@ -87,11 +88,13 @@ Uv Engine::uvOf(double first_setting, double second_setting) const {
         return white_uv_ + far * Uv{std::cos(a * kDegree), std::sin(a * kDegree)};
     }
     case EngineKind::CctTint:
-        return held(colour::uvOf({Kelvin{std::clamp(a, kColdestK, kHottestK)}, b}));
+        return held(colour::uvOf(
+            {Kelvin{std::clamp(a, kColdestK, kHottestK)}, std::clamp(b, -kMostDuv, kMostDuv)}));
     case EngineKind::Chromaticity:
         break;
     }
-    return b > 1e-6 ? held(colour::toUv(colour::toXyz(colour::Xy{a, b}))) : white_uv_;
+    const colour::Xy xy{std::clamp(a, 0.0, 1.0), std::clamp(b, 1e-6, 1.0)};
+    return held(colour::toUv(colour::toXyz(xy)));
 }
 
 Engine::Setting Engine::settingFor(const Uv& uv) const {

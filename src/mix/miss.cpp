@@ -42,6 +42,50 @@ MissWay wayOf(const Uv& wanted, const Uv& got, const Uv& white) {
     return way;
 }
 
+double spectralMiss(const colour::Spectrum& got, const colour::Spectrum& wanted) {
+    const double yg = colour::toXyz(got).Y;
+    const double yw = colour::toXyz(wanted).Y;
+    if (!(yg > 0 && yw > 0))
+        return HUGE_VAL;
+    double off = 0;
+    double all = 0;
+    for (std::size_t i = 0; i < colour::kGridSize; ++i) {
+        const double w = wanted[i] / yw;
+        off += (got[i] / yg - w) * (got[i] / yg - w);
+        all += w * w;
+    }
+    return std::sqrt(off / all);
+}
+
+std::array<ObserverMiss, 4> missByObserver(const colour::Spectrum& wanted,
+                                           const colour::Spectrum& got) {
+    using colour::Observer;
+    std::array<ObserverMiss, 4> all;
+    std::size_t i = 0;
+    for (const auto o :
+         {Observer::Cie1931_2, Observer::Cie1964_10, Observer::Cie2015_2, Observer::Cie2015_10}) {
+        const auto w = colour::toXyz(wanted, o);
+        const auto g = colour::toXyz(got, o);
+        const bool both = colour::hasChromaticity(w) && colour::hasChromaticity(g);
+        all[i++] = {o, both ? colour::distance(colour::toUv(w), colour::toUv(g)) : NAN};
+    }
+    return all;
+}
+
+const char* words(colour::Observer observer) {
+    switch (observer) {
+    case colour::Observer::Cie1931_2:
+        return "CIE 1931 2°";
+    case colour::Observer::Cie1964_10:
+        return "CIE 1964 10°";
+    case colour::Observer::Cie2015_2:
+        return "CIE 2015 2°";
+    case colour::Observer::Cie2015_10:
+        break;
+    }
+    return "CIE 2015 10°";
+}
+
 const char* words(MissGrade grade) {
     switch (grade) {
     case MissGrade::Same:

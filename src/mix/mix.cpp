@@ -8,6 +8,7 @@
 #include "mix/detail/problem.h"
 #include "mix/detail/sampled.h"
 #include "mix/hull.h"
+#include "mix/miss.h"
 #include "mix/quadratic.h"
 
 #include <algorithm>
@@ -227,19 +228,7 @@ double Mixer::powerOf(const Drives& drives) const {
 }
 
 double Mixer::spectralMiss(const Drives& drives, const colour::Spectrum& wanted) const {
-    const auto mix = light::spectrumOf(*type_, drives);
-    const double ym = xyzOf(drives).Y;
-    const double yw = colour::toXyz(wanted).Y;
-    if (!(ym > 0 && yw > 0))
-        return HUGE_VAL;
-    double off = 0;
-    double all = 0;
-    for (std::size_t i = 0; i < colour::kGridSize; ++i) {
-        const double w = wanted[i] / yw;
-        off += (mix[i] / ym - w) * (mix[i] / ym - w);
-        all += w * w;
-    }
-    return std::sqrt(off / all);
+    return mix::spectralMiss(light::spectrumOf(*type_, drives), wanted);
 }
 
 Mix Mixer::finished(const Drives& drives, MixEnd end, const Wanted& wanted,

@@ -169,7 +169,7 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
     if (auto ok = wish.check(); !ok)
         return passOn(ok.error());
     std::optional<Disc> disc;
-    if (auto made = Disc::of(mixer.hull(), wish.white))
+    if (auto made = Disc::of(wish.reach.empty() ? mixer.hull() : wish.reach, wish.white))
         disc = *made;
     else if (wish.kind == Kind::Around)
         return passOn(made.error());
@@ -203,11 +203,15 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
             fade.points.push_back(p);
         }
     } else {
-        Curve curve = straightWay(first.uv, last.uv);
+        std::vector<Uv> marks{first.uv};
+        marks.insert(marks.end(), wish.via.begin(), wish.via.end());
+        marks.push_back(last.uv);
+        Curve curve = straightWay(marks);
         if (wish.kind == Kind::Around) {
-            const auto around = aroundWay(*disc, first.uv, last.uv, wish.floor, wish.side);
+            const auto around = aroundWay(*disc, marks, wish.floor, wish.side, wish.keep_out);
             curve = around.curve;
             fade.ccw = around.ccw;
+            fade.in_sector = around.in_sector;
         }
         const auto way = paced(curve, wish.white, n);
         for (int i = 0; i < n; ++i) {

@@ -14,8 +14,11 @@ namespace zelo::route {
 
 struct FadeWish {
     Kind kind = Kind::Around;
-    double floor = 0.8;      // saturation floor of Around, 0..1
-    Side side = Side::Short; // of Around
+    double floor = 0.8;                  // saturation floor of Around, 0..1
+    Side side = Side::Short;             // of Around
+    std::vector<colour::Uv> via = {};    // colours on the way, of Straight and Around
+    std::optional<Sector> keep_out = {}; // hues that Around is to stay out of
+    std::vector<colour::Uv> reach = {};  // of several types together; empty: the mixer's own
     colour::Uv white;        // what colour goes round, and Oklab's white; inside the reach
     double dark_share = 0.3; // of the time with no light, for Dark: 0..1
     double jump_at = 0.5;    // moment of Jump: 0..1
@@ -38,6 +41,7 @@ struct Fade {
     double largest_step = 0; // of any drive, per 1 % of the way
     double reach_dip = 0;    // share of the planned brightness that the reach does not allow
     std::optional<bool> ccw; // the side that Around took
+    double in_sector = 0;    // radians of hue that it had to turn through the sector to stay out of
 };
 
 // From one mix to another, both of this mixer. Fails with BadValue for a wish that does not hold or

@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "route/way.h"
 
+#include "base/assert.h"
+#include "base/text.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -123,20 +126,102 @@ Curve straightWay(const Uv& from, const Uv& to) {
     return [from, to](double s) { return from + s * (to - from); };
 }
 
+Curve straightWay(const std::vector<Uv>& points) {
+    ZELO_ASSERT(points.size() >= 2);
+    std::vector<double> gone{0};
+    for (std::size_t i = 1; i < points.size(); ++i)
+        gone.push_back(gone.back() + distance(points[i - 1], points[i]));
+    return [points, gone](double s) {
+        const double along = std::clamp(s, 0.0, 1.0) * gone.back();
+        std::size_t i = 0;
+        while (i + 2 < points.size() && gone[i + 1] < along)
+            ++i;
+        const double span = gone[i + 1] - gone[i];
+        const double part = span > 0 ? std::clamp((along - gone[i]) / span, 0.0, 1.0) : 0;
+        return points[i] + part * (points[i + 1] - points[i]);
+    };
+}
+
+bool Sector::holds(double angle) const {
+    return turn(from, angle) <= turn(from, to);
+}
+
+double Sector::overlap(double start, double swing) const {
+    // Both as stretches of a line that begins at the sector; the turn may meet it a second time.
+    const double size = turn(from, to);
+    const double at = turn(from, start);
+    const double first = std::max(0.0, std::min(at + swing, size) - at);
+    const double again = std::max(0.0, std::min(at + swing - 2 * kPi, size));
+    return first + again;
+}
+
+Result<Sector> parseSector(std::string_view text) {
+    // Hue names by angle about a white in u'v', degrees; as mix/miss.h tells the way of a miss.
+    constexpr struct {
+        const char* name;
+        double from, to;
+    } kNames[] = {{"red", -15, 15},   {"orange", 15, 40}, {"yellow", 40, 80},   {"green", 80, 165},
+                  {"cyan", 165, 225}, {"blue", 225, 280}, {"violet", 280, 310}, {"pink", 310, 345}};
+    constexpr double kDegree = kPi / 180;
+    std::string names;
+    for (const auto& n : kNames) {
+        if (lowered(trimmed(text)) == n.name)
+            return Sector{n.from * kDegree, n.to * kDegree};
+        names += std::string(n.name) + ", ";
+    }
+    const auto parts = split(text, ':');
+    if (parts.size() == 2)
+        if (const auto from = toNumber(parts[0]), to = toNumber(parts[1]); from && to)
+            return Sector{*from * kDegree, *to * kDegree};
+    return fail(ErrorCode::BadValue, "'{}': expected {}or FROM:TO in degrees of hue", text, names);
+}
+
+AroundWay aroundWay(const Disc& disc, const std::vector<Uv>& points, double floor, Side side,
+                    const std::optional<Sector>& keep_out) {
+    ZELO_ASSERT(points.size() >= 2);
+    std::vector<Polar> places;
+    double least = 1;
+    for (const Uv& p : points) {
+        places.push_back(disc.toDisc(p));
+        places.back().rho = std::min(places.back().rho, 1.0);
+        least = std::min(least, places.back().rho);
+    }
+    const double radius = std::clamp(floor, 0.0, 1.0) * least;
+    AroundWay way;
+    std::vector<Pieces> legs;
+    for (std::size_t i = 0; i + 1 < places.size(); ++i) {
+        const Polar& a = places[i];
+        const Polar& b = places[i + 1];
+        const Pieces ccw = pieces(a, b, radius, true);
+        const Pieces cw = pieces(a, b, radius, false);
+        const bool ccw_short = ccw.length() <= cw.length();
+        bool take_ccw = side == Side::Ccw || (side == Side::Short && ccw_short) ||
+                        (side == Side::Long && !ccw_short);
+        if (keep_out) {
+            const double in_ccw = keep_out->overlap(a.angle, turn(a.angle, b.angle));
+            const double in_cw = keep_out->overlap(b.angle, turn(b.angle, a.angle));
+            if (std::abs(in_ccw - in_cw) > 1e-9)
+                take_ccw = in_ccw < in_cw;
+            way.in_sector += take_ccw ? in_ccw : in_cw;
+        }
+        legs.push_back(take_ccw ? ccw : cw);
+        way.length += legs.back().length();
+        if (i == 0)
+            way.ccw = take_ccw;
+    }
+    way.curve = [disc, legs, whole = way.length](double s) {
+        double along = std::clamp(s, 0.0, 1.0) * whole;
+        std::size_t leg = 0;
+        while (leg + 1 < legs.size() && along > legs[leg].length())
+            along -= legs[leg++].length();
+        const double length = legs[leg].length();
+        return disc.fromDisc(at(legs[leg], length > 0 ? std::min(1.0, along / length) : 0));
+    };
+    return way;
+}
+
 AroundWay aroundWay(const Disc& disc, const Uv& from, const Uv& to, double floor, Side side) {
-    Polar a = disc.toDisc(from);
-    Polar b = disc.toDisc(to);
-    a.rho = std::min(a.rho, 1.0);
-    b.rho = std::min(b.rho, 1.0);
-    const double radius = std::clamp(floor, 0.0, 1.0) * std::min(a.rho, b.rho);
-    const Pieces ccw = pieces(a, b, radius, true);
-    const Pieces cw = pieces(a, b, radius, false);
-    const bool ccw_short = ccw.length() <= cw.length();
-    const bool take_ccw = side == Side::Ccw || (side == Side::Short && ccw_short) ||
-                          (side == Side::Long && !ccw_short);
-    const Pieces taken = take_ccw ? ccw : cw;
-    return {[disc, taken](double s) { return disc.fromDisc(at(taken, std::clamp(s, 0.0, 1.0))); },
-            taken.length(), take_ccw};
+    return aroundWay(disc, {from, to}, floor, side, std::nullopt);
 }
 
 double whiteDip(const Disc& disc, const std::vector<Uv>& way) {

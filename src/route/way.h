@@ -21,18 +21,40 @@ std::optional<Side> sideNamed(std::string_view name);
 using Curve = std::function<colour::Uv(double s)>;
 
 Curve straightWay(const colour::Uv& from, const colour::Uv& to);
+// From point to point, evenly by length. Requires two at least.
+Curve straightWay(const std::vector<colour::Uv>& points);
 
 struct AroundWay {
     Curve curve;
-    double length = 0; // in the unit disc
-    bool ccw = false;  // the side it took
+    double length = 0;    // in the unit disc
+    bool ccw = false;     // the side it took
+    double in_sector = 0; // radians that it turns through the sector to keep out of
 };
+
+// A range of hue angles to keep out of, from one counter-clockwise to the other, radians.
+struct Sector {
+    double from = 0;
+    double to = 0;
+
+    bool holds(double angle) const;
+    // How much of a turn (counter-clockwise from `start` by `swing`) lies in it, radians.
+    double overlap(double start, double swing) const;
+};
+// "red", "orange", "yellow", "green", "cyan", "blue", "violet" or "pink": the stretch of hue about
+// the white that has this name; or "FROM:TO" in degrees, counter-clockwise.
+Result<Sector> parseSector(std::string_view text);
 
 // The shortest curve in the unit disc that stays outside the disc of radius floor · min(ρ0, ρ1):
 // tangent, arc, tangent; on one side of white. floor 0..1: 0 is direct, 1 follows the rim of the
 // less saturated end. Ends outside the reach are taken onto its edge.
 AroundWay aroundWay(const Disc& disc, const colour::Uv& from, const colour::Uv& to, double floor,
                     Side side);
+
+// The same through points on the way, each leg on its own with the floor of the least saturated end
+// of all. A sector to keep out of comes before the wish for a side: each leg takes the side that
+// turns less through it. `ccw` is the first leg's.
+AroundWay aroundWay(const Disc& disc, const std::vector<colour::Uv>& points, double floor,
+                    Side side, const std::optional<Sector>& keep_out);
 
 // How much saturation a way loses: 1 − min ρ along it / min(ρ0, ρ1). 0 when an end is white.
 double whiteDip(const Disc& disc, const std::vector<colour::Uv>& way);

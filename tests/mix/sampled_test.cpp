@@ -2,13 +2,10 @@
 // Fixtures whose parts do not add up: flags, wheels, engines, droop. The shipped types, against
 // brute force.
 #include "colour/cct.h"
-#include "colour/lamp.h"
 #include "colour/rendering.h"
-#include "files/gdtf_reader.h"
-#include "files/swatch_book_file.h"
 #include "mix/hull.h"
 #include "mix/rounding.h"
-#include "support/test_types.h"
+#include "support/shipped.h"
 
 #include <gtest/gtest.h>
 #include <random>
@@ -19,33 +16,12 @@ namespace {
 using colour::Uv;
 using light::Drives;
 
-std::shared_ptr<const light::FixtureType> shipped(const std::string& id) {
-    auto read = files::readGdtf(std::string(ZELO_DATA) + "/fixtures/" + id);
-    EXPECT_TRUE(read) << id;
-    return std::make_shared<const light::FixtureType>(std::move(*read));
-}
-
-Mixer mixerOf(const std::string& id, const std::string& mode = {}) {
-    const auto type = shipped(id);
-    return Mixer(type, *type->mode(mode));
-}
-
+using test::wishOf;
+constexpr auto mixerOf = [](const std::string& id, const std::string& mode = {}) {
+    return test::shippedMixer(id, mode);
+};
 std::vector<light::Wanted> gels(std::size_t every = 7) {
-    const auto book = files::readSwatchBook(std::string(ZELO_DATA) + "/gels/salt-road.txt");
-    EXPECT_TRUE(book);
-    std::vector<light::Wanted> all;
-    for (std::size_t i = 0; i < book->book.gels.size(); i += every) {
-        auto w = test::wantedSpectrum(book->book.gels[i].transmittance * colour::lampOf({3200}));
-        w.lamp = colour::lampOf({3200});
-        all.push_back(w);
-    }
-    return all;
-}
-
-MixWish wishOf(Intent intent) {
-    MixWish wish;
-    wish.intent = intent;
-    return wish;
+    return test::gelsWanted(every);
 }
 
 // Random settings of the flags, wheel open, lamp full.

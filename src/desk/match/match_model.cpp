@@ -4,8 +4,6 @@
 #include "base/text.h"
 #include "colour/cct.h"
 #include "colour/lamp.h"
-#include "colour/rendering.h"
-#include "colour/ssi.h"
 #include "desk/kit/qt_text.h"
 #include "light/levels.h"
 #include "mix/miss.h"
@@ -346,31 +344,21 @@ QString MatchModel::tradeOffName() const {
     const light::Wanted* light = wanted();
     if (!w || !light)
         return {};
-    if (w->intent == mix::Intent::Leanest)
-        return tr("watts");
-    if (w->intent == mix::Intent::Truest)
+    const auto gain = mix::gainOf(w->intent, *light);
+    if (!gain)
+        return {};
+    switch (*gain) {
+    case mix::Gain::Ssi:
         return tr("SSI");
-    return colour::indicesMeanSomething(colour::cctOf(light->uv())) ? tr("R_f") : tr("agreement");
+    case mix::Gain::Rf:
+        return tr("R_f");
+    case mix::Gain::Agreement:
+        return tr("agreement");
+    case mix::Gain::Watts:
+        break;
+    }
+    return tr("watts");
 }
-
-namespace {
-
-// One point of the trade-off; NaN where it means nothing.
-double tradeValue(const mix::Mixer& mixer, const light::Wanted& wanted, mix::Intent intent,
-                  const light::Drives& drives, Kelvin white) {
-    if (intent == mix::Intent::Leanest)
-        return mixer.powerOf(drives);
-    const auto light = light::spectrumOf(mixer.type(), drives);
-    if (intent == mix::Intent::Truest)
-        return colour::spectralSimilarity(light, *wanted.spectrum).value_or(NAN);
-    const auto cct = colour::cctOf(wanted.uv());
-    if (colour::indicesMeanSomething(cct))
-        return colour::tm30Of(light, cct->cct).rf;
-    return colour::agreementOf(*wanted.spectrum, light,
-                               wanted.lamp.value_or(colour::lampOf(white)));
-}
-
-} // namespace
 
 void MatchModel::askTradeOff() {
     const TypeRow* row = focus();
@@ -396,20 +384,9 @@ void MatchModel::askTradeOff() {
         "trade-off", this,
         [mixer = row->lamp.mixer, colour = row->lamp.colour,
          white = Kelvin{document_.show().white_cct_k}] {
-            constexpr int kPoints = 20; // 0 to 95 % given up
-            std::vector<TradePoint> points;
-            for (int i = 0; i < kPoints; ++i) {
-                mix::MixWish wish = colour->wish;
-                wish.give_up = 0.05 * i;
-                const auto mix = mixer->solve(colour->wanted, wish);
-                const double value =
-                    tradeValue(*mixer, colour->wanted, wish.intent, mix.drives, white);
-                if (std::isfinite(value))
-                    points.push_back({wish.give_up, value});
-            }
-            return points;
+            return mix::tradeOff(*mixer, colour->wanted, colour->wish, colour::lampOf(white));
         },
-        [this](const std::vector<TradePoint>& points) {
+        [this](const std::vector<mix::TradePoint>& points) {
             trade_ = points;
             emit tradeOffComputed();
         });

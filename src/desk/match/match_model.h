@@ -4,6 +4,7 @@
 #pragma once
 
 #include "desk/kit/document.h"
+#include "mix/trade_off.h"
 
 #include <optional>
 #include <vector>
@@ -20,13 +21,6 @@ struct TypeRow {
     QString words;                         // "no difference to see", "close, a little pink"
     double candela = 0;                    // at full, of one fixture
     bool out_of_reach = false;
-};
-
-// What is gained for what is given up, for the intent in use: SSI to the wanted light (Truest), R_f
-// or agreement (Kindest), watts (Leanest).
-struct TradePoint {
-    double give_up = 0;
-    double value = 0;
 };
 
 class MatchModel : public QObject {
@@ -62,7 +56,7 @@ public:
     bool pinned(std::size_t emitter) const;
     double drive(std::size_t emitter) const; // as it is now, also while a drag goes on
     QString lampsText() const;               // "Gannet 8, lamps 7–12"
-    const std::vector<TradePoint>& tradeOff() const { return trade_; }
+    const std::vector<mix::TradePoint>& tradeOff() const { return trade_; }
     QString tradeOffName() const; // "SSI", "R_f", "agreement", "watts"
 
 signals:
@@ -80,7 +74,7 @@ private:
     std::vector<TypeRow> rows_;
     std::size_t focus_ = 0;
     std::optional<light::Drives> by_hand_; // ahead of the stage while a drag goes on
-    std::vector<TradePoint> trade_;
+    std::vector<mix::TradePoint> trade_;
     std::string trade_key_;
 };
 

@@ -210,8 +210,9 @@ private:
         }
         Engine& engine = type_.engines[known->second];
         auto& axis = word.second ? engine.second : engine.first;
-        axis.from = number(f, "PhysicalFrom", 0);
-        axis.to = number(f, "PhysicalTo", 1);
+        constexpr double kFarthest = 1e6; // beyond any angle, kelvin or share
+        axis.from = std::clamp(number(f, "PhysicalFrom", 0), -kFarthest, kFarthest);
+        axis.to = std::clamp(number(f, "PhysicalTo", 1), -kFarthest, kFarthest);
         if (word.kind == EngineKind::CctTint && word.second &&
             std::max(std::abs(axis.from), std::abs(axis.to)) > kMostDuv) {
             constexpr double kWholeTint = 0.02; // of a tint told as a share

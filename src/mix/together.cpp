@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "mix/together.h"
+
+#include "mix/hull.h"
+
+#include <algorithm>
+
+namespace zelo::mix {
+
+namespace {
+constexpr double kAsBright = 0.01; // share: the same brightness to the eye, and more
+constexpr double kInward = 1e-6;   // u'v': a colour on the common edge is within every reach
+} // namespace
+
+std::vector<colour::Uv> commonReach(std::span<const Mixer* const> mixers) {
+    ZELO_ASSERT(!mixers.empty());
+    auto reach = mixers[0]->hull();
+    for (const Mixer* m : mixers.subspan(1))
+        reach = hullIntersection(reach, m->hull());
+    return reach;
+}
+
+Together together(std::span<const Mixer* const> mixers, const light::Wanted& wanted,
+                  const TogetherWish& wish) {
+    ZELO_ASSERT(!mixers.empty() && wish.mix.keep_out.empty() && wish.mix.pins.empty());
+    Together all;
+    light::Wanted asked = wanted;
+    all.uv = wanted.uv();
+    const auto reach = wish.common ? commonReach(mixers) : std::vector<colour::Uv>{};
+    if (reach.size() >= 3) {
+        const HullPoint near = nearestOnHull(reach, all.uv);
+        if (near.distance > 0) {
+            colour::Uv middle;
+            for (const auto& p : reach)
+                middle = middle + 1.0 / static_cast<double>(reach.size()) * p;
+            auto target = near.at;
+            if (wish.mix.nearest == Nearest::Hue)
+                target = entersHull(reach, all.uv, wish.mix.white).value_or(target);
+            const auto inward = middle - target;
+            const double far = std::hypot(inward.u, inward.v);
+            target = target + std::min(1.0, far > 0 ? kInward / far : 0) * inward;
+            all.moved_uv = colour::distance(target, all.uv);
+            all.uv = target;
+            asked.xyz = colour::toXyz(target); // no longer the light of the spectrum
+            asked.spectrum.reset();
+        }
+    }
+    for (const Mixer* m : mixers)
+        all.mixes.push_back(m->solve(asked, wish.mix));
+    all.level_cd = HUGE_VAL;
+    for (const Mix& m : all.mixes)
+        if (m.got.Y > 0)
+            all.level_cd = std::min(all.level_cd, m.got.Y);
+    if (!std::isfinite(all.level_cd))
+        all.level_cd = 0;
+    for (std::size_t i = 0; i < all.mixes.size(); ++i) {
+        const double y = all.mixes[i].got.Y;
+        all.dim.push_back(wish.level && y > 0 ? std::min(1.0, all.level_cd / y) : 1);
+        if (y > 0 && y <= all.level_cd * (1 + kAsBright))
+            all.limits.push_back(i);
+    }
+    return all;
+}
+
+} // namespace zelo::mix

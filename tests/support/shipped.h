@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The fixture types and the swatch book that ship, read once.
+#pragma once
+
+#include "colour/lamp.h"
+#include "files/gdtf_reader.h"
+#include "files/swatch_book_file.h"
+#include "mix/mix.h"
+#include "support/test_types.h"
+
+#include <gtest/gtest.h>
+#include <map>
+
+namespace zelo::test {
+
+inline std::shared_ptr<const light::FixtureType> shippedType(const std::string& id) {
+    static std::map<std::string, std::shared_ptr<const light::FixtureType>> all;
+    auto& known = all[id];
+    if (!known) {
+        auto read = files::readGdtf(std::string(ZELO_DATA) + "/fixtures/" + id);
+        EXPECT_TRUE(read) << id;
+        known = std::make_shared<light::FixtureType>(std::move(*read));
+    }
+    return known;
+}
+
+inline mix::Mixer shippedMixer(const std::string& id, const std::string& mode = {}) {
+    const auto type = shippedType(id);
+    return mix::Mixer(type, *type->mode(mode));
+}
+
+inline const light::SwatchBook& shippedBook() {
+    static const auto book =
+        files::readSwatchBook(std::string(ZELO_DATA) + "/gels/salt-road.txt").value();
+    return book.book;
+}
+
+// A gel behind a lamp of 3200 K.
+inline light::Wanted gelWanted(const light::Gel& gel) {
+    const auto lamp = colour::lampOf({light::kGelLampK});
+    auto w = wantedSpectrum(gel.transmittance * lamp);
+    w.asked = "gel:" + gel.id;
+    w.lamp = lamp;
+    return w;
+}
+inline light::Wanted gelWanted(const std::string& id) {
+    return gelWanted(*shippedBook().find(id));
+}
+
+inline std::vector<light::Wanted> gelsWanted(std::size_t every) {
+    std::vector<light::Wanted> all;
+    for (std::size_t i = 0; i < shippedBook().gels.size(); i += every)
+        all.push_back(gelWanted(shippedBook().gels[i]));
+    return all;
+}
+
+inline mix::MixWish wishOf(mix::Intent intent, double give_up = 0.3) {
+    mix::MixWish wish;
+    wish.intent = intent;
+    wish.give_up = give_up;
+    return wish;
+}
+
+} // namespace zelo::test
