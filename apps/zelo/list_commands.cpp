@@ -2,6 +2,7 @@
 // zelo gels, zelo fixtures: what is at hand.
 #include "colour/lamp.h"
 #include "commands.h"
+#include "mix/nearest_gels.h"
 #include "report.h"
 
 #include <algorithm>
@@ -11,54 +12,55 @@ namespace zelo::cli {
 
 namespace {
 
-struct Listed {
-    const light::Gel* gel;
-    light::Wanted wanted;
-    double distance_uv;
-};
+constexpr std::size_t kNearest = 12;
 
-Done printGels(Context& context, const std::string& like) {
+Done printGels(Context& context, const std::string& like, const std::string& by) {
+    if (by != "colour" && by != "spectrum")
+        return fail(ErrorCode::BadValue, "--by {}: expected colour or spectrum", by);
     std::optional<light::Wanted> target;
     if (!like.empty()) {
         auto read = light::parseColour(like, context.library);
         if (!read)
             return passOn(read.error(), "--like");
         target = *read;
+        if (by == "spectrum" && !target->spectrum)
+            return fail(ErrorCode::BadValue, "--by spectrum: {} has no spectrum", like);
     }
-    std::vector<Listed> list;
+    std::vector<const light::Gel*> gels;
     const auto books = context.library.books();
     for (const auto& book : books)
-        for (const auto& gel : book->gels) {
-            auto wanted = light::parseColour("gel:" + gel.id, context.library);
-            if (!wanted)
-                return passOn(wanted.error());
-            const double d = target ? colour::distance(wanted->uv(), target->uv()) : 0;
-            list.push_back({&gel, std::move(*wanted), d});
-        }
-    if (target) {
-        std::stable_sort(list.begin(), list.end(), [](const Listed& a, const Listed& b) {
-            return a.distance_uv < b.distance_uv;
+        for (const auto& gel : book->gels)
+            gels.push_back(&gel);
+    const auto lamp = colour::lampOf({light::kGelLampK});
+    auto list =
+        mix::nearestGels(gels, target.value_or(light::Wanted{"", colour::toXyz(lamp), {}, {}, 1}),
+                         lamp, by == "spectrum" ? mix::Near::Spectrum : mix::Near::Colour,
+                         target ? kNearest : gels.size());
+    if (!target) // the whole book, in its order
+        std::sort(list.begin(), list.end(), [&](const auto& a, const auto& b) {
+            return std::find(gels.begin(), gels.end(), a.gel) <
+                   std::find(gels.begin(), gels.end(), b.gel);
         });
-        constexpr std::size_t kNearest = 12;
-        list.resize(std::min(list.size(), kNearest));
-    }
     Json all = Json::array();
     for (const auto& l : list) {
         if (!context.json) {
             fmt::print("{:>6}  {:<18} lets {:3.0f} % through", l.gel->id, l.gel->name,
-                       100 * l.wanted.transmitted);
+                       100 * l.transmitted);
             if (target)
-                fmt::print("   {:.4f} off", l.distance_uv);
+                fmt::print("   {:.4f} off", l.miss_uv);
+            if (target && target->spectrum)
+                fmt::print(", spectrum {:.0f} % off", 100 * l.spectral_miss);
             fmt::print("\n");
             continue;
         }
-        const auto uv = l.wanted.uv();
         Json j{{"id", l.gel->id},
                {"name", l.gel->name},
-               {"uv", {uv.u, uv.v}},
-               {"transmittance", l.wanted.transmitted}};
-        if (target)
-            j["distance_uv"] = l.distance_uv;
+               {"uv", {l.uv.u, l.uv.v}},
+               {"transmittance", l.transmitted}};
+        if (target) {
+            j["distance_uv"] = l.miss_uv;
+            j["spectral_miss"] = orNull(l.spectral_miss);
+        }
         all.push_back(std::move(j));
     }
     if (context.json)
@@ -99,8 +101,11 @@ void addGels(CLI::App& app, Context& context) {
     c->add_option("--like", *like, "a colour: list the nearest gels");
     c->add_option("--book", context.books, "another swatch book");
     c->add_flag("--json", context.json, "JSON on stdout");
-    c->callback(
-        [&context, like] { context.run = [&context, like] { return printGels(context, *like); }; });
+    auto by = std::make_shared<std::string>("colour");
+    c->add_option("--by", *by, "what counts as near: colour or spectrum")->capture_default_str();
+    c->callback([&context, like, by] {
+        context.run = [&context, like, by] { return printGels(context, *like, *by); };
+    });
 }
 
 void addFixtures(CLI::App& app, Context& context) {

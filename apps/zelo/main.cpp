@@ -2,6 +2,7 @@
 // zelo: batch work and scripts. Exit 0 done, 1 failed inside, 2 bad input.
 #include "commands.h"
 #include "host/paths.h"
+#include "manual.h"
 
 #include <CLI/Config.hpp>
 #include <CLI/Formatter.hpp>
@@ -37,10 +38,20 @@ int run(int argc, char** argv) {
     std::string topic;
     auto* help = app.add_subcommand("help", "explain a command");
     help->add_option("COMMAND", topic, "the command");
+    bool man = false;
+    bool completion = false;
+    help->add_flag("--man", man, "the manual page, for man(1)");
+    help->add_flag("--completion", completion, "the completion, for bash");
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& e) {
         return app.exit(e) == 0 ? 0 : 2;
+    }
+    if (man || completion) {
+        const auto text =
+            man ? zelo::cli::manPage(app, ZELO_VERSION) : zelo::cli::bashCompletion(app);
+        std::fputs(text.c_str(), stdout);
+        return 0;
     }
     if (help->parsed()) {
         const auto all = app.get_subcommands([&](CLI::App* c) { return c->get_name() == topic; });

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // zelo match FIXTURE COLOUR...: how a fixture's emitters make colours, and how well.
 #include "base/text.h"
-#include "choices.h"
 #include "colour/lamp.h"
-#include "mix/miss.h"
+#include "match_report.h"
+#include "mix/together.h"
+#include "mix/trade_off.h"
+#include "progress.h"
 
 #include <fmt/format.h>
 
@@ -21,6 +23,10 @@ struct MatchOptions {
     std::string nearest = "uv";
     double dim = 1;
     std::string white = "cct:4300";
+    std::vector<std::string> with; // more fixture types
+    bool common = false;
+    bool level = false;
+    bool trade_off = false;
 };
 
 Result<std::size_t> partNamed(const light::FixtureType& type, std::string_view name) {
@@ -89,86 +95,90 @@ Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& 
     return wish;
 }
 
-double powerOf(const light::FixtureType& type, const light::Drives& drives) {
-    double watts = 0;
-    for (std::size_t e = 0; e < type.emitters.size(); ++e) {
-        if (drives[e] > 0 && type.emitters[e].power_w == 0)
-            return NAN;
-        watts += drives[e] * type.emitters[e].power_w;
-    }
-    return watts;
-}
+using Mixers = std::vector<std::shared_ptr<const mix::Mixer>>;
 
-struct Matched {
-    light::Wanted wanted;
-    mix::Mix mix;
-    mix::Sent sent;
-    Rendering rendering;
-    double agreement = NAN;
-};
-
-Matched matched(const mix::Mixer& mixer, const light::Wanted& wanted, const mix::MixWish& wish,
-                double dim, const colour::Spectrum& white) {
-    Matched m{wanted, mixer.solve(wanted, wish), {}, {}, NAN};
-    m.sent = mix::rounded(mixer, m.mix.drives, dim);
-    if (m.mix.got.Y > 0) {
-        const auto light = light::spectrumOf(mixer.type(), m.mix.drives);
-        m.rendering = renderingOf(light);
-        if (wanted.spectrum)
-            m.agreement = colour::agreementOf(*wanted.spectrum, light, wanted.lamp.value_or(white));
-    }
-    return m;
-}
-
-Json matchJson(const mix::Mixer& mixer, const Matched& m) {
+Json tradeOffJson(const mix::Mixer& mixer, const light::Wanted& wanted, const mix::MixWish& wish,
+                  const colour::Spectrum& white_light) {
     Json j;
-    j["colour"] = m.wanted.asked;
-    j["wanted"] = lightJson(m.wanted.xyz);
-    j["in_reach"] = m.mix.end == mix::MixEnd::InReach;
-    j["miss_uv"] = m.mix.end == mix::MixEnd::Dark ? Json(nullptr) : Json(m.mix.miss_uv);
-    addParts(j, mixer.type(), m.mix.drives);
-    j["channels"] = channelsJson(mixer.mode(), m.sent.values);
-    j["got"] = lightJson(m.mix.got);
-    j["sent"] = lightJson(m.sent.xyz);
-    j["brightness_cd"] = m.mix.got.Y;
-    j["of_brightest"] = m.mix.brightest_cd > 0 ? Json(m.mix.ofBrightest()) : Json(nullptr);
-    j["power_w"] = orNull(powerOf(mixer.type(), m.mix.drives));
-    j["ra"] = m.rendering.cie13 ? Json(m.rendering.cie13->ra) : Json(nullptr);
-    j["rf"] = m.rendering.tm30 ? Json(m.rendering.tm30->rf) : Json(nullptr);
-    j["rg"] = m.rendering.tm30 ? Json(m.rendering.tm30->rg) : Json(nullptr);
-    j["agreement"] = orNull(m.agreement);
+    const auto gain = mix::gainOf(wish.intent, wanted);
+    j["of"] = gain ? Json(mix::nameOf(*gain)) : Json(nullptr);
+    j["points"] = Json::array();
+    for (const auto& p : mix::tradeOff(mixer, wanted, wish, white_light))
+        j["points"].push_back(
+            {{"give_up", p.give_up}, {"brightness_cd", p.brightness_cd}, {"value", p.value}});
     return j;
 }
 
-void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& white) {
-    fmt::print("{}\n", m.wanted.asked);
-    if (m.mix.end == mix::MixEnd::Dark) {
-        fmt::print("  no light from the emitters that may be used\n");
+void printTradeOff(const Json& curve) {
+    if (curve["of"].is_null()) {
+        fmt::print("  trade-off nothing is given up here\n");
         return;
     }
-    const auto sent =
-        colour::hasChromaticity(m.sent.xyz) ? colour::toUv(m.sent.xyz) : m.wanted.uv();
-    const auto way = mix::words(mix::wayOf(m.wanted.uv(), sent, white));
-    const double miss = colour::distance(m.wanted.uv(), sent);
-    const auto grade = mix::gradeOf(miss);
-    const bool tells = grade != mix::MissGrade::Same && *way;
-    fmt::print("  miss      {:.4f} as sent: {}{}{}\n", miss, mix::words(grade), tells ? ", " : "",
-               tells ? way : "");
-    if (m.mix.end == mix::MixEnd::OutOfReach)
-        fmt::print("  reach     outside by {:.4f}\n", m.mix.miss_uv);
-    fmt::print("  light     {:.0f} cd, {:.0f} % of the brightest\n", m.mix.got.Y,
-               100 * m.mix.ofBrightest());
-    if (m.rendering.tm30)
-        fmt::print("  R_f       {:.0f}   R_g {:.0f}\n", m.rendering.tm30->rf, m.rendering.tm30->rg);
-    if (std::isfinite(m.agreement))
-        fmt::print("  agreement {:.0f}\n", m.agreement);
-    for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
-        const auto& c = mixer.mode().channels[i];
-        if (c.role == light::Role::Part)
-            fmt::print("  {:<16} {:>13}  {:>6} of {}\n", c.name,
-                       settingText(mixer.type(), c.part, m.mix.drives[c.part]), m.sent.values[i],
-                       c.most());
+    fmt::print("  trade-off brightness against {}\n", curve["of"].get<std::string>());
+    for (const auto& p : curve["points"])
+        fmt::print("    give up {:3.0f} %  {:8.0f} cd  {:6.1f}\n", 100 * p["give_up"].get<double>(),
+                   p["brightness_cd"].get<double>(), p["value"].get<double>());
+}
+
+// One colour on each fixture type; what they are together when there are several.
+void report(const Context& context, const MatchOptions& o, const Mixers& mixers,
+            const light::Wanted& wanted, const mix::MixWish& wish, const light::Wanted& white,
+            const colour::Spectrum& white_light, Json& all) {
+    const bool several = mixers.size() > 1;
+    std::vector<mix::Mix> mixes{};
+    std::vector<double> dim(mixers.size(), 1);
+    mix::Together both;
+    if (several) {
+        std::vector<const mix::Mixer*> plain;
+        for (const auto& m : mixers)
+            plain.push_back(m.get());
+        both = mix::together(plain, wanted, {wish, o.common, o.level});
+        mixes = both.mixes;
+        dim = both.dim;
+    } else {
+        mixes = {mixers[0]->solve(wanted, wish)};
     }
+    for (std::size_t i = 0; i < mixers.size(); ++i) {
+        const mix::Mixer& mixer = *mixers[i];
+        auto m = matched(mixer, wanted, mixes[i], o.dim * dim[i], white_light);
+        if (several) // a colour moved into the common reach is still missed by that much
+            m.mix.miss_uv = colour::hasChromaticity(m.mix.got)
+                                ? colour::distance(colour::toUv(m.mix.got), wanted.uv())
+                                : 0;
+        Json j = matchJson(mixer, m);
+        if (o.trade_off)
+            j["trade_off"] = tradeOffJson(mixer, wanted, wish, white_light);
+        if (several) {
+            j["fixture"] = mixer.type().id;
+            j["dim"] = dim[i];
+        }
+        if (!context.json) {
+            if (several)
+                fmt::print("{}: ", mixer.type().name);
+            printMatch(mixer, m, white.uv());
+            if (o.trade_off)
+                printTradeOff(j["trade_off"]);
+        }
+        all["matches"].push_back(std::move(j));
+    }
+    if (!several)
+        return;
+    Json limits = Json::array();
+    std::string names;
+    for (const std::size_t i : both.limits) {
+        limits.push_back(mixers[i]->type().id);
+        names += (names.empty() ? "" : ", ") + mixers[i]->type().name;
+    }
+    if (!context.json) {
+        if (both.moved_uv > 0)
+            fmt::print("together    moved by {:.4f} to what all can show\n", both.moved_uv);
+        fmt::print("together    {:.0f} cd at most, limited by {}\n", both.level_cd, names);
+    }
+    all["together"].push_back({{"colour", wanted.asked},
+                               {"uv", uvJson(both.uv)},
+                               {"moved_uv", both.moved_uv},
+                               {"brightness_cd", both.level_cd},
+                               {"limits", limits}});
 }
 
 Done runMatch(Context& context, const MatchOptions& o) {
@@ -194,16 +204,23 @@ Done runMatch(Context& context, const MatchOptions& o) {
             return passOn(colour.error());
         wanted.push_back(std::move(*colour));
     }
+    auto mixers = std::vector{*chosen};
+    for (const auto& other : o.with) {
+        auto another = chooseFixture(context, other, {});
+        if (!another)
+            return passOn(another.error(), "--with");
+        mixers.push_back(std::move(*another));
+    }
+    if (mixers.size() > 1 && !(wish->keep_out.empty() && wish->pins.empty()))
+        return fail(ErrorCode::BadValue, "--with: keep-outs and pins are of one fixture type");
     Json all;
     all["fixture"] = mixer.type().id;
     all["mode"] = mixer.mode().name;
     all["matches"] = Json::array();
+    Progress progress("colour", wanted.size());
     for (const auto& w : wanted) {
-        const auto m = matched(mixer, w, *wish, o.dim, white_light);
-        if (context.json)
-            all["matches"].push_back(matchJson(mixer, m));
-        else
-            printMatch(mixer, m, white->uv());
+        progress.at(all["matches"].size() / mixers.size());
+        report(context, o, mixers, w, *wish, *white, white_light, all);
     }
     if (context.json)
         fmt::print("{}\n", all.dump(1));
@@ -225,6 +242,10 @@ void addMatch(CLI::App& app, Context& context) {
     c->add_option("--nearest", o->nearest, "out of reach: nearest uv, or the same hue")
         ->capture_default_str();
     c->add_option("--dim", o->dim, "dimmer, 0..1")->capture_default_str();
+    c->add_option("--with", o->with, "another fixture type that is to show the same; repeatable");
+    c->add_flag("--common", o->common, "with several: a colour that all can show");
+    c->add_flag("--level", o->level, "with several: brightness of the weakest for all");
+    c->add_flag("--trade-off", o->trade_off, "what the intent gains for the brightness given up");
     c->add_option("--white", o->white, "white point of hue")->capture_default_str();
     c->add_option("--book", context.books, "another swatch book");
     c->add_flag("--json", context.json, "JSON on stdout");

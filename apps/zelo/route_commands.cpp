@@ -3,6 +3,8 @@
 #include "base/text.h"
 #include "choices.h"
 #include "colour/lamp.h"
+#include "mix/together.h"
+#include "progress.h"
 #include "route/fade.h"
 #include "route/gradient.h"
 
@@ -85,6 +87,8 @@ struct FadeOptions {
     double floor = 0.8;
     double tolerance = 0.006;
     int samples = 101;
+    std::vector<std::string> via, with;
+    std::string stay_out;
     IntentOptions intent;
 };
 
@@ -119,6 +123,60 @@ Json fadeJson(const mix::Mixer& mixer, const route::Fade& fade, const route::Ste
     return j;
 }
 
+// Colours on the way and hues to stay out of.
+Done setMarks(Context& context, const FadeOptions& o, route::FadeWish& wish) {
+    for (const auto& text : o.via) {
+        const auto wanted = light::parseColour(text, context.library);
+        if (!wanted)
+            return passOn(wanted.error(), "--via");
+        wish.via.push_back(wanted->uv());
+    }
+    if (o.stay_out.empty())
+        return {};
+    const auto sector = route::parseSector(o.stay_out);
+    if (!sector)
+        return passOn(sector.error(), "--stay-out");
+    wish.keep_out = *sector;
+    return {};
+}
+
+using Mixers = std::vector<std::shared_ptr<const mix::Mixer>>;
+
+// Several types go one way: within what all of them reach.
+Result<Mixers> otherTypes(Context& context, const FadeOptions& o, const mix::Mixer& first,
+                          route::FadeWish& wish) {
+    Mixers others;
+    std::vector<const mix::Mixer*> all{&first};
+    for (const auto& name : o.with) {
+        auto another = chooseFixture(context, name, {});
+        if (!another)
+            return passOn(another.error(), "--with");
+        others.push_back(std::move(*another));
+        all.push_back(others.back().get());
+    }
+    if (!others.empty())
+        wish.reach = mix::commonReach(all);
+    if (!others.empty() && wish.reach.size() < 3)
+        return fail(ErrorCode::BadValue, "--with: these fixture types share no reach");
+    return others;
+}
+
+Result<Json> fadeOf(Context& context, const FadeOptions& o, const mix::Mixer& mixer,
+                    const mix::MixWish& mix_wish, const route::FadeWish& wish) {
+    const auto from = endOf(context, mixer, o.from, mix_wish);
+    if (!from)
+        return passOn(from.error());
+    const auto to = endOf(context, mixer, o.to, mix_wish);
+    if (!to)
+        return passOn(to.error());
+    const auto fade = route::planFade(mixer, *from, *to, wish);
+    if (!fade)
+        return passOn(fade.error());
+    Json j = fadeJson(mixer, *fade, route::stepsFor(mixer, *fade, o.tolerance));
+    j["fixture"] = mixer.type().id;
+    return j;
+}
+
 Done printFade(Context& context, const FadeOptions& o) {
     auto mixer = chooseFixture(context, o.fixture, o.mode);
     if (!mixer)
@@ -146,12 +204,24 @@ Done printFade(Context& context, const FadeOptions& o) {
     wish.floor = o.floor;
     wish.white = white->uv();
     wish.samples = o.samples;
+    if (auto marks = setMarks(context, o, wish); !marks)
+        return passOn(marks.error());
+    auto others = otherTypes(context, o, **mixer, wish);
+    if (!others)
+        return passOn(others.error());
     const auto fade = route::planFade(**mixer, *from, *to, wish);
     if (!fade)
         return passOn(fade.error());
     const auto steps = route::stepsFor(**mixer, *fade, o.tolerance);
+    Json all = fadeJson(**mixer, *fade, steps);
+    for (const auto& other : *others) {
+        auto one = fadeOf(context, o, *other, *mix_wish, wish);
+        if (!one)
+            return passOn(one.error(), other->type().name);
+        all["others"].push_back(std::move(*one));
+    }
     if (context.json) {
-        fmt::print("{}\n", fadeJson(**mixer, *fade, steps).dump(1));
+        fmt::print("{}\n", all.dump(1));
         return {};
     }
     route::FadeWish plain = wish;
@@ -162,6 +232,9 @@ Done printFade(Context& context, const FadeOptions& o) {
                levels ? 100 * levels->white_dip : 0);
     if (fade->ccw)
         fmt::print("  side        {}\n", *fade->ccw ? "ccw" : "cw");
+    if (fade->in_sector > 1e-6)
+        fmt::print("  hue         turns {:.0f}° through what it is to stay out of\n",
+                   fade->in_sector * 180 / 3.14159265358979);
     if (fade->reach_dip > 0.01)
         fmt::print("  brightness  the reach takes up to {:.0f} % of it on the way\n",
                    100 * fade->reach_dip);
@@ -169,6 +242,17 @@ Done printFade(Context& context, const FadeOptions& o) {
                steps.steps.size(), steps.worst_uv, 100 * steps.worst_brightness);
     for (const auto& s : steps.steps)
         fmt::print("    {:3.0f} %  {}\n", 100 * s.t, fmt::join(s.sent.values, " "));
+    for (std::size_t i = 0; i < others->size(); ++i) {
+        const auto& other = all["others"][i];
+        fmt::print("  {} on the same way, {} steps; worst {:.4f} off\n", (*others)[i]->type().name,
+                   other["steps"].size(), other["worst"]["uv"].get<double>());
+        for (const auto& s : other["steps"]) {
+            std::vector<std::uint32_t> values;
+            for (const auto& c : s["channels"])
+                values.push_back(c["value"].get<std::uint32_t>());
+            fmt::print("    {:3.0f} %  {}\n", 100 * s["t"].get<double>(), fmt::join(values, " "));
+        }
+    }
     return {};
 }
 
@@ -236,7 +320,9 @@ Done printGradient(Context& context, const GradientOptions& o) {
         return passOn(gradient.error());
     Json j;
     j["lamps"] = Json::array();
+    Progress progress("lamp", gradient->lamps.size());
     for (std::size_t i = 0; i < gradient->lamps.size(); ++i) {
+        progress.at(i);
         const auto mix = (*mixer)->solve(
             {"", colour::toXyz(gradient->lamps[i]), std::nullopt, std::nullopt, 1}, *mix_wish);
         Json lamp{{"position", gradient->positions[i]}, {"uv", uvJson(gradient->lamps[i])}};
@@ -280,6 +366,11 @@ void addRoutes(CLI::App& app, Context& context) {
     fade->add_option("--floor", f->floor, "saturation floor of around, 0..1")
         ->capture_default_str();
     fade->add_option("--side", f->side, "short, long, cw or ccw")->capture_default_str();
+    fade->add_option("--via", f->via, "a colour on the way; repeatable");
+    fade->add_option(
+        "--stay-out", f->stay_out,
+        "hues that around is to stay out of: a colour word (green) or FROM:TO degrees");
+    fade->add_option("--with", f->with, "another fixture type on the same way; repeatable");
     fade->add_option("--white", f->white, "what it goes round")->capture_default_str();
     fade->add_option("--tolerance", f->tolerance, "of the steps, u'v'")->capture_default_str();
     fade->add_option("--samples", f->samples, "along the way")->capture_default_str();

@@ -6,6 +6,7 @@
 import json
 import os
 import pathlib
+import select
 import signal
 import subprocess
 import sys
@@ -46,6 +47,66 @@ class Light(unittest.TestCase):
         red = ask("light", "xy:0.69,0.30")
         for name in ("cct", "duv", "ra", "r", "rf", "rg", "ssi", "ssi_reference"):
             self.assertIsNone(red[name], name)
+
+
+class EveryFixture(unittest.TestCase):
+    """Flags, wheels, engines and lamps answer like emitters do."""
+
+    def test_each_type_answers(self):
+        types = ask("fixtures")["fixtures"]
+        self.assertGreaterEqual(len(types), 12)
+        for t in types:
+            for mode in t["modes"]:
+                m = ask("match", t["id"], "gel:214", "--mode", mode["name"])["matches"][0]
+                self.assertGreater(m["brightness_cd"], 0, t["id"])
+                self.assertEqual(sum(c["bits"] for c in m["channels"]) // 8, mode["slots"])
+                self.assertLess(abs(m["got"]["uv"][0] - m["sent"]["uv"][0]), 0.01)
+
+    def test_flags_and_wheels_are_told_and_pinned(self):
+        m = ask("match", "skua-cmy", "gel:324", "--pin", "Warm correction=0.25,Colours=minus green")["matches"][0]
+        self.assertIn({"name": "Warm correction", "position": 0.25}, m["filters"])
+        self.assertEqual(m["wheels"], [{"name": "Colours", "slot": "Minus green"}])
+        self.assertTrue(m["in_reach"])
+        bad = run("match", "skua-cmy", "gel:324", "--pin", "Colours=Puce")
+        self.assertEqual(bad.returncode, 2)
+        self.assertIn("Marigold", bad.stderr)
+
+    def test_an_engine_tells_its_values(self):
+        m = ask("match", "whimbrel-4", "cct:3200", "--mode", "CCT tint 16 bit")["matches"][0]
+        values = {e["name"]: e["value"] for e in m["engine"]}
+        self.assertAlmostEqual(values["CCT"], 3200, delta=2)
+        self.assertAlmostEqual(values["Tint"], 0, delta=1e-4)
+
+    def test_several_types_share_a_colour_and_a_brightness(self):
+        found = ask("match", "gannet-8", "gel:338", "--with", "dunlin-3", "--with", "skua-cmy", "--common", "--level")
+        self.assertEqual([m["fixture"] for m in found["matches"]], ["gannet-8", "dunlin-3", "skua-cmy"])
+        together = found["together"][0]
+        for m in found["matches"]:
+            self.assertAlmostEqual(m["brightness_cd"] * m["dim"], together["brightness_cd"], delta=1e-3)
+            self.assertAlmostEqual(m["got"]["uv"][0], together["uv"][0], 4)
+        self.assertIn(together["limits"][0], [m["fixture"] for m in found["matches"]])
+
+    def test_trade_off_and_observers(self):
+        m = ask("match", "gannet-8", "gel:324", "--trade-off", "--intent", "truest")["matches"][0]
+        self.assertGreaterEqual(len(m["trade_off"]["points"]), 16)
+        self.assertEqual(m["trade_off"]["of"], "ssi")
+        self.assertEqual(len(m["observers"]), 4)
+        self.assertLess(m["observers"][0]["miss_uv"], 1e-6)
+        self.assertGreater(max(o["miss_uv"] for o in m["observers"]), 1e-4)
+
+    def test_a_way_has_marks_and_keeps_out(self):
+        plain = ask("fade", "gannet-8", "gel:104", "gel:346")
+        via = ask("fade", "gannet-8", "gel:104", "gel:346", "--via", "gel:508")
+        green = ask("light", "gel:508")["uv"]
+        near = lambda f: min(abs(p["uv"][0] - green[0]) + abs(p["uv"][1] - green[1]) for p in f["route"])
+        self.assertLess(near(via), 0.01)
+        self.assertGreater(near(plain), 0.05)
+        out = run("fade", "gannet-8", "gel:104", "gel:346", "--via", "gel:508", "--stay-out", "green")
+        self.assertIn("stay out of", out.stdout)
+        self.assertEqual(run("fade", "gannet-8", "gel:104", "gel:346", "--stay-out", "beige").returncode, 2)
+        both = ask("fade", "gannet-8", "gel:214", "gel:303", "--with", "dunlin-3")
+        self.assertEqual(both["others"][0]["fixture"], "dunlin-3")
+        self.assertAlmostEqual(both["others"][0]["route"][50]["uv"][0], both["route"][50]["uv"][0], 4)
 
 
 class Match(unittest.TestCase):
@@ -136,12 +197,31 @@ class Routes(unittest.TestCase):
         self.assertIn("3200 K", run("reach", "petrel-4").stdout)
 
 
+class LongWork(unittest.TestCase):
+    def test_progress_is_for_terminals_alone(self):
+        args = [BIN / "zelo", "match", "gannet-8", "--intent", "kindest", "--json"] + [f"cct:{k}" for k in range(2500, 6500, 5)]
+        quiet = subprocess.run(args, capture_output=True, text=True, timeout=60)
+        self.assertEqual(quiet.stderr, "")
+        ours, theirs = os.openpty()
+        with subprocess.Popen(args, stdout=subprocess.PIPE, stderr=theirs, text=True) as shown:
+            out = shown.stdout.read()
+        said = os.read(ours, 65536).decode() if select.select([ours], [], [], 0)[0] else ""
+        os.close(theirs)
+        os.close(ours)
+        self.assertIn("of 800", said)
+        self.assertEqual(json.loads(out), json.loads(quiet.stdout))
+
+
 class Lists(unittest.TestCase):
     def test_gels(self):
         self.assertGreaterEqual(len(ask("gels")["gels"]), 150)
         near = ask("gels", "--like", "gel:214")["gels"]
         self.assertEqual(near[0]["id"], "214")
         self.assertEqual(sorted(g["distance_uv"] for g in near), [g["distance_uv"] for g in near])
+        spectrum = ask("gels", "--like", "gel:214", "--by", "spectrum")["gels"]
+        self.assertEqual(spectrum[0]["id"], "214")
+        self.assertEqual(sorted(g["spectral_miss"] for g in spectrum), [g["spectral_miss"] for g in spectrum])
+        self.assertEqual(run("gels", "--like", "xy:0.5,0.4", "--by", "spectrum").returncode, 2)
 
     def test_fixtures(self):
         types = {t["id"]: t for t in ask("fixtures")["fixtures"]}
@@ -168,6 +248,35 @@ class Convert(unittest.TestCase):
             self.assertEqual(run("convert", DATA / "gels/salt-road.txt", folder / "book.csv").returncode, 0)
             again = ask("gels", "--book", folder / "book.csv", "--like", "gel:214")["gels"]
             self.assertLess(again[0]["distance_uv"], 1e-5)
+
+    def test_fixture_types_there_and_back(self):
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            for t in ("skua-cmy", "whimbrel-4", "eider-scroll"):
+                archive = folder / f"{t}.gdtf"
+                self.assertEqual(run("convert", DATA / "fixtures" / t, archive).returncode, 0)
+                self.assertEqual(run("convert", archive, folder / t).returncode, 0)
+                before = ask("match", t, "gel:214")["matches"][0]
+                after = ask("match", folder / t, "gel:214")["matches"][0]
+                self.assertEqual(before["channels"], after["channels"])
+            self.assertEqual(run("convert", archive, folder / "x.csv").returncode, 2)
+
+    def test_palettes(self):
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            book = DATA / "gels/salt-road.txt"
+            done = run("convert", book, folder / "all.gpl")
+            self.assertEqual(done.returncode, 0)
+            self.assertIn("beyond sRGB", done.stderr)
+            self.assertEqual(run("convert", folder / "all.gpl", folder / "all.csv").returncode, 0)
+            rows = (folder / "all.csv").read_text().splitlines()
+            self.assertTrue(rows[0].startswith("name,u',v',cct,duv"))
+            self.assertEqual(len(rows), 1 + len(ask("gels")["gels"]))
+            (folder / "bad.gpl").write_text("GIMP Palette\n300 0 0 Red\n")
+            bad = run("convert", folder / "bad.gpl", folder / "b.csv")
+            self.assertEqual(bad.returncode, 2)
+            self.assertIn("line 2", bad.stderr)
+            self.assertFalse((folder / "b.csv").exists())
 
     def test_what_cannot_be_leaves_no_file(self):
         with tempfile.TemporaryDirectory() as name:
@@ -214,6 +323,19 @@ class WrongInput(unittest.TestCase):
         self.assertEqual(run("help", "match").returncode, 0)
         self.assertIn("--keep-out", run("help", "match").stdout)
         self.assertEqual(run("--version").stdout.split()[0], "zelo")
+
+    def test_manual_and_completion_know_every_command(self):
+        man, completion = run("help", "--man").stdout, run("help", "--completion").stdout
+        for command in ("light", "reach", "match", "gradient", "fade", "gels", "fixtures", "convert"):
+            self.assertIn(f".SS zelo {command}", man)
+            self.assertIn(f"{command})", completion)
+        self.assertIn("\\-\\-stay\\-out", man)
+        self.assertIn("--stay-out", completion)
+        # the completion is sound, and completes
+        ask_for = completion + '\nCOMP_WORDS=(zelo ma) COMP_CWORD=1; _zelo; echo "${COMPREPLY[@]}"'
+        self.assertEqual(subprocess.run(["bash", "-c", ask_for], capture_output=True, text=True).stdout.strip(), "match")
+        for_option = completion + '\nCOMP_WORDS=(zelo fade --st) COMP_CWORD=2; _zelo; echo "${COMPREPLY[@]}"'
+        self.assertEqual(subprocess.run(["bash", "-c", for_option], capture_output=True, text=True).stdout.strip(), "--stay-out")
 
 
 class Programs(unittest.TestCase):

@@ -1,0 +1,26 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// One colour on one fixture type: what zelo says of it, to people and as JSON.
+#pragma once
+
+#include "choices.h"
+
+namespace zelo::cli {
+
+struct Matched {
+    light::Wanted wanted;
+    mix::Mix mix;
+    mix::Sent sent;
+    Rendering rendering;
+    double agreement = NAN;
+    colour::Spectrum light; // of the mix
+};
+
+// `dim`: the dimmer, 0..1. `white`: what the eye takes for white where the wanted light has no
+// lamp.
+Matched matched(const mix::Mixer& mixer, const light::Wanted& wanted, const mix::Mix& mix,
+                double dim, const colour::Spectrum& white);
+
+Json matchJson(const mix::Mixer& mixer, const Matched& m);
+void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& white);
+
+} // namespace zelo::cli
