@@ -54,7 +54,7 @@ inline double cross(const Uv& a, const Uv& b) {
     return a.u * b.v - a.v * b.u;
 }
 inline double distance(const Uv& a, const Uv& b) { // Δu'v'
-    return std::hypot(a.u - b.u, a.v - b.v);
+    return std::sqrt(dot(a - b, a - b)); // hypot would guard against sizes that u'v' never has
 }
 
 // True when the light is bright enough to have a chromaticity.

@@ -30,8 +30,13 @@ public:
     const double* begin() const { return values_.data(); }
     const double* end() const { return values_.data() + size_; }
 
-    Drives(const Drives& o) : size_(o.size_) { copyFrom(o); }
+    // Share of the light that a dimmer lets through, where it acts on the light as a whole and not
+    // on each drive: droop makes these two things.
+    double dim = 1;
+
+    Drives(const Drives& o) : dim(o.dim), size_(o.size_) { copyFrom(o); }
     Drives& operator=(const Drives& o) {
+        dim = o.dim;
         size_ = o.size_;
         copyFrom(o);
         return *this;
@@ -44,7 +49,7 @@ public:
         return out;
     }
     friend bool operator==(const Drives& a, const Drives& b) {
-        if (a.size_ != b.size_)
+        if (a.size_ != b.size_ || a.dim != b.dim)
             return false;
         for (std::size_t i = 0; i < a.size_; ++i)
             if (a.values_[i] != b.values_[i])

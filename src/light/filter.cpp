@@ -53,6 +53,21 @@ void Flag::addDensity(double position, colour::Grid& density) const {
         add(below->density, 1, density);
 }
 
+Flag::Slope Flag::slopeAt(double position) const {
+    Slope slope;
+    double from = 0;
+    for (const Point& p : points) {
+        if (position < p.position || (&p == &points.back() && position <= p.position)) {
+            slope.above = &p.density;
+            slope.rate = p.position > from ? 1 / (p.position - from) : 0;
+            return slope;
+        }
+        from = p.position;
+        slope.below = &p.density;
+    }
+    return slope;
+}
+
 colour::Spectrum Flag::transmittance(double position) const {
     colour::Grid density{};
     addDensity(position, density);

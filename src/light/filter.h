@@ -30,6 +30,14 @@ struct Flag {
     // Adds what the flag holds back at `position` (0..1) to `density`.
     void addDensity(double position, colour::Grid& density) const;
     colour::Spectrum transmittance(double position) const;
+    // The measured points that `position` lies between and how fast the density goes from one to
+    // the other: d(density)/d(position) = (above − below) · rate; null below: out of the beam.
+    struct Slope {
+        const colour::Spectrum* below = nullptr;
+        const colour::Spectrum* above = nullptr; // null past the last point: it stays
+        double rate = 0;
+    };
+    Slope slopeAt(double position) const;
 };
 
 struct Slot {

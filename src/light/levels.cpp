@@ -45,12 +45,18 @@ Drives drivesOf(const FixtureType& type, const Mode& mode, const ChannelValues& 
     ZELO_ASSERT(values.size() == mode.channels.size());
     Drives drives = type.ready(mode);
     double dimmer = 1;
+    bool driven = false; // any emitter: its droop follows its own channel
     for (std::size_t i = 0; i < values.size(); ++i) {
         const Channel& c = mode.channels[i];
+        driven |= c.role == Role::Part && c.part < type.emitters.size();
         if (c.role == Role::Dimmer)
             dimmer = driveOf(c, values[i]);
         else if (c.role == Role::Part && values[i] >= c.first && values[i] <= c.end())
             drives[c.part] = driveOf(c, values[i]);
+    }
+    if (driven && type.droops()) {
+        drives.dim = dimmer;
+        return drives;
     }
     return type.dimmed(drives, dimmer);
 }
@@ -63,6 +69,7 @@ colour::Spectrum spectrumOf(const FixtureType& type, const Drives& drives) {
     ZELO_ASSERT(drives.size() == type.partCount());
     colour::Grid sum{};
     const auto add = [&](const colour::Spectrum& s, double factor) {
+        factor *= drives.dim;
         for (std::size_t i = 0; i < sum.size(); ++i)
             sum[i] += factor * s[i];
     };

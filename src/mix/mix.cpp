@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mix/mix.h"
 
-#include "base/clones.h"
 #include "colour/smoothest.h"
 #include "colour/surfaces.h"
 #include "light/levels.h"
+#include "mix/detail/inner.h"
 #include "mix/detail/problem.h"
 #include "mix/detail/sampled.h"
 #include "mix/hull.h"
@@ -27,23 +27,6 @@ namespace {
 constexpr double kOnEdge = 1e-9;
 // A ridge that makes the optimum unique when emitters are alike; too small to be seen elsewhere.
 constexpr double kRidge = 1e-10;
-
-// ∫ a b over the grid. Sixteen sums side by side, so that the loop runs in vector registers; half
-// of a Truest mix is spent here.
-ZELO_CLONES double inner(const double* a, const double* b) {
-    constexpr std::size_t kLanes = 16;
-    constexpr std::size_t kWhole = colour::kGridSize / kLanes * kLanes;
-    double lane[kLanes] = {};
-    for (std::size_t i = 0; i < kWhole; i += kLanes)
-        for (std::size_t k = 0; k < kLanes; ++k)
-            lane[k] += a[i + k] * b[i + k];
-    double sum = 0;
-    for (const double l : lane)
-        sum += l;
-    for (std::size_t i = kWhole; i < colour::kGridSize; ++i)
-        sum += a[i] * b[i];
-    return sum;
-}
 
 } // namespace
 
@@ -93,7 +76,8 @@ Done MixWish::check(std::size_t parts) const {
     return {};
 }
 
-Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
+Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode,
+             bool rendering)
     : type_(std::move(type)), mode_(&mode), solid_({}) {
     const auto n = type_->emitters.size();
     std::vector<Uv> points;
@@ -115,6 +99,15 @@ Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& 
                                        [](const auto& e) { return e.power_w > 0; });
     for (const auto& e : type_->emitters) {
         power_w_.push_back(has_power ? e.power_w : e.spectrum.sum());
+        auto& measured = droop_.emplace_back();
+        if (!e.droop.empty()) {
+            measured.emplace_back(0, Xyz{});
+            for (const auto& d : e.droop)
+                measured.emplace_back(d.drive, colour::toXyz(d.spectrum));
+            measured.emplace_back(1, e.xyz());
+        }
+        if (!rendering)
+            continue;
         auto& r = rendering_.emplace_back(1 + colour::kSamplesTm30);
         r[0] = colour::toXyz(e.spectrum, colour::Observer::Cie1964_10);
         colour::Surfaces::tm30().under(e.spectrum, std::span(r).subspan(1));
@@ -157,8 +150,16 @@ Xyz Mixer::xyzOf(const Drives& drives) const {
 }
 
 Xyz Mixer::emitterAt(std::size_t emitter, double drive) const {
-    const auto& e = type_->emitters[emitter];
-    return e.droop.empty() ? drive * xyz_[emitter] : colour::toXyz(e.lightAt(drive));
+    const auto& points = droop_[emitter];
+    if (points.empty())
+        return drive * xyz_[emitter];
+    std::size_t i = 1;
+    while (i + 1 < points.size() && points[i].first < drive)
+        ++i;
+    const auto& [from, below] = points[i - 1];
+    const auto& [to, above] = points[i];
+    const double part = std::clamp((drive - from) / (to - from), 0.0, 1.0);
+    return (1 - part) * below + part * above;
 }
 
 Xyz Mixer::partLight(std::size_t part) const {
@@ -287,11 +288,13 @@ Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
 }
 
 // The same type and mode with other emitters.
-std::shared_ptr<const Mixer> Mixer::withEmitters(std::vector<light::Emitter> emitters) const {
+std::shared_ptr<const Mixer> Mixer::withEmitters(std::vector<light::Emitter> emitters,
+                                                 Intent intent) const {
     auto type = std::make_shared<light::FixtureType>(*type_);
     type->emitters = std::move(emitters);
     const light::Mode& mode = type->modes[static_cast<std::size_t>(mode_ - type_->modes.data())];
-    return std::make_shared<const Mixer>(std::move(type), mode);
+    return std::shared_ptr<const Mixer>(
+        new Mixer(std::move(type), mode, intent == Intent::Kindest));
 }
 
 // Flags and wheels that are pinned stand before all emitters alike.
@@ -311,49 +314,93 @@ Mix Mixer::solveFiltered(const Wanted& wanted, const MixWish& wish) const {
             for (auto& d : e.droop)
                 d.spectrum = d.spectrum * *through;
         }
-    Mix mix = withEmitters(std::move(emitters))->solve(wanted, of_emitters);
+    Mix mix = withEmitters(std::move(emitters), wish.intent)->solve(wanted, of_emitters);
     for (std::size_t i = xyz_.size(); i < state.size(); ++i)
         mix.drives[i] = state[i];
     return finished(mix.drives, mix.end, wanted, mix.brightest_cd);
+}
+
+double Mixer::shareAt(std::size_t e, double drive) const {
+    return xyz_[e].Y > 0 ? emitterAt(e, drive).Y / xyz_[e].Y : drive;
+}
+
+double Mixer::driveFor(std::size_t e, double share) const {
+    const auto& points = droop_[e];
+    for (std::size_t i = 1; i < points.size() && xyz_[e].Y > 0; ++i) {
+        const double below = points[i - 1].second.Y / xyz_[e].Y;
+        const double above = points[i].second.Y / xyz_[e].Y;
+        if (share <= above || i + 1 == points.size())
+            return points[i - 1].first +
+                   (above > below ? std::clamp((share - below) / (above - below), 0.0, 1.0) : 1) *
+                       (points[i].first - points[i - 1].first);
+    }
+    return share;
+}
+
+namespace {
+constexpr int kDroopRounds = 20;
+constexpr double kDroopSettled = 1e-9; // in drives
+constexpr double kLeastDrive = 1e-3;   // below it light has the shape it has here
+} // namespace
+
+// As solveDrooping, with the emitters' XYZ alone; nothing where the colour is out of reach.
+std::optional<Mix> Mixer::brightestDrooping(const Wanted& wanted, const MixWish& wish) const {
+    Problem p = problemOf(wish);
+    std::vector<Xyz> seen(p.free.size());
+    for (std::size_t e = 0; e < xyz_.size(); ++e)
+        if (p.pinned[e] > 0)
+            p.base += emitterAt(e, p.pinned[e]) - p.pinned[e] * xyz_[e];
+    Drives drives(type_->partCount(), 1);
+    for (int round = 0; round < kDroopRounds; ++round) {
+        for (std::size_t k = 0; k < seen.size(); ++k) {
+            const double d = std::max(drives[p.free[k]], kLeastDrive);
+            seen[k] = 1 / shareAt(p.free[k], d) * emitterAt(p.free[k], d);
+        }
+        const auto end = GamutSolid(seen, p.base).brightest(wanted.xyz);
+        if (!end)
+            return std::nullopt;
+        Drives now = p.whole(end->drives);
+        double moved = 0;
+        for (std::size_t k = 0; k < seen.size(); ++k) {
+            double& d = now[p.free[k]];
+            d = driveFor(p.free[k], d);
+            moved = std::max(moved, std::abs(d - drives[p.free[k]]));
+        }
+        drives = now;
+        if (moved < kDroopSettled)
+            break;
+    }
+    const Mix mix = finished(drives, MixEnd::InReach, wanted, 0);
+    constexpr double kExact = 1e-7;
+    if (mix.miss_uv > kExact)
+        return std::nullopt;
+    return finished(drives, MixEnd::InReach, wanted, mix.got.Y);
 }
 
 // Droop: solved as if light added up, each emitter with the light it has at the drive it had last,
 // made as bright as at full; then its drive is the one that gives its share of that light. The
 // light changes slowly with the drive, so a few rounds settle it.
 Mix Mixer::solveDrooping(const Wanted& wanted, const MixWish& wish) const {
-    constexpr int kRounds = 20;
-    constexpr double kSettled = 1e-9;
+    if (wish.intent == Intent::Brightest)
+        if (auto mix = brightestDrooping(wanted, wish))
+            return *mix;
     const auto n = xyz_.size();
-    const auto shareOf = [&](std::size_t e, double drive) {
-        return xyz_[e].Y > 0 ? emitterAt(e, drive).Y / xyz_[e].Y : drive;
-    };
-    const auto driveFor = [&](std::size_t e, double share) {
-        if (type_->emitters[e].droop.empty())
-            return share;
-        double low = 0;
-        double high = 1;
-        for (int i = 0; i < 48; ++i) {
-            const double middle = (low + high) / 2;
-            (shareOf(e, middle) < share ? low : high) = middle;
-        }
-        return share >= 1 ? 1 : high;
-    };
     MixWish linear = wish;
     Drives drives(type_->partCount(), 1);
     Mix mix;
-    for (int round = 0; round < kRounds; ++round) {
+    for (int round = 0; round < kDroopRounds; ++round) {
         auto emitters = type_->emitters;
         for (std::size_t e = 0; e < n; ++e) {
-            const double d = std::max(drives[e], 1e-3);
-            if (const double share = shareOf(e, d); share > 0)
+            const double d = std::max(drives[e], kLeastDrive);
+            if (const double share = shareAt(e, d); share > 0)
                 emitters[e].spectrum = emitters[e].lightAt(d).scaled(1 / share);
             emitters[e].droop.clear();
         }
         for (std::size_t i = 0; i < wish.pins.size(); ++i)
             if (wish.pins[i].part < n)
                 linear.pins[i].drive =
-                    std::min(1.0, shareOf(wish.pins[i].part, wish.pins[i].drive));
-        mix = withEmitters(std::move(emitters))->solve(wanted, linear);
+                    std::min(1.0, shareAt(wish.pins[i].part, wish.pins[i].drive));
+        mix = withEmitters(std::move(emitters), wish.intent)->solve(wanted, linear);
         const Drives before = drives;
         drives = mix.drives;
         for (std::size_t e = 0; e < n; ++e)
@@ -363,7 +410,7 @@ Mix Mixer::solveDrooping(const Wanted& wanted, const MixWish& wish) const {
         double moved = 0;
         for (std::size_t e = 0; e < n; ++e)
             moved = std::max(moved, std::abs(drives[e] - before[e]));
-        if (moved < kSettled)
+        if (moved < kDroopSettled)
             break;
     }
     return finished(drives, mix.end, wanted, mix.brightest_cd);

@@ -74,7 +74,8 @@ class Sampled;
 class Mixer {
 public:
     // Keeps the type alive. Requires a mode of this type.
-    Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode);
+    Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
+        : Mixer(std::move(type), mode, true) {}
     ~Mixer();
     Mixer(Mixer&&) noexcept;
     Mixer& operator=(Mixer&&) noexcept;
@@ -113,11 +114,17 @@ public:
     double spectralMiss(const light::Drives& drives, const colour::Spectrum& wanted) const;
 
 private:
+    // `rendering`: what Kindest needs, most of the cost.
+    Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode, bool rendering);
     struct Problem;
     Problem problemOf(const MixWish& wish) const;
-    std::shared_ptr<const Mixer> withEmitters(std::vector<light::Emitter> emitters) const;
+    std::shared_ptr<const Mixer> withEmitters(std::vector<light::Emitter> emitters,
+                                              Intent intent) const;
     Mix solveFiltered(const light::Wanted& wanted, const MixWish& wish) const;
     Mix solveDrooping(const light::Wanted& wanted, const MixWish& wish) const;
+    std::optional<Mix> brightestDrooping(const light::Wanted& wanted, const MixWish& wish) const;
+    double shareAt(std::size_t emitter, double drive) const;  // of the light at full
+    double driveFor(std::size_t emitter, double share) const; // the other way
     Mix solveAdditive(const light::Wanted& wanted, const MixWish& wish) const;
     Mix solveInReach(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
     Mix nearestMix(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
@@ -146,6 +153,8 @@ private:
     std::vector<double> power_w_; // at full; radiant power where the data does not say
     // Of each emitter at full, 10° observer: its own XYZ, then the 99 samples of TM-30 under it.
     std::vector<std::vector<colour::Xyz>> rendering_;
+    // Of each emitter: its light at 0, at the measured drives and at full; between them linear.
+    std::vector<std::vector<std::pair<double, colour::Xyz>>> droop_;
     bool plain_ = true;                      // emitters alone, without droop: light adds up
     std::unique_ptr<const Sampled> sampled_; // where no emitter is driven
 };

@@ -178,7 +178,7 @@ private:
         if (count_ == n_)
             return false;
         for (std::size_t j = n_ - 1; j > count_; --j) {
-            const double h = std::hypot(d[j - 1], d[j]);
+            const double h = std::sqrt(d[j - 1] * d[j - 1] + d[j] * d[j]);
             if (h == 0)
                 continue;
             Turn turn{d[j - 1] / h, d[j] / h, 0};
@@ -207,7 +207,7 @@ private:
         }
         --count_;
         for (std::size_t j = gone; j < count_; ++j) {
-            const double h = std::hypot(R_[j][j], R_[j + 1][j]);
+            const double h = std::sqrt(R_[j][j] * R_[j][j] + R_[j + 1][j] * R_[j + 1][j]);
             if (h == 0)
                 continue;
             Turn turn{R_[j][j] / h, R_[j + 1][j] / h, 0};

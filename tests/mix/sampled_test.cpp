@@ -253,6 +253,16 @@ TEST(Droop, DimmingWithoutADimmerKeepsTheColour) {
     }
 }
 
+TEST(Droop, ADimmerActsOnTheLightAndLeavesTheColour) {
+    const auto mixer = mixerOf("avocet-7");
+    const Mix mix = mixer.solve(test::wantedXyz(colour::toXyz(colour::lampOf({3600}))), {});
+    for (const double level : {1.0, 0.4, 0.05}) {
+        const auto sent = rounded(mixer, mix.drives, level);
+        EXPECT_LT(colour::distance(colour::toUv(sent.xyz), colour::toUv(mix.got)), 1e-4);
+        EXPECT_NEAR(sent.xyz.Y / mix.got.Y, level, 1e-3);
+    }
+}
+
 TEST(Tungsten, WarmsAsItDimsAndItsMixSaysWhatItMisses) {
     const auto mixer = mixerOf("eider-1000");
     const Mix mix = mixer.solve(test::wantedXyz(colour::toXyz(colour::lampOf({5600}))), {});

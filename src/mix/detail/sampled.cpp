@@ -4,6 +4,7 @@
 #include "colour/smoothest.h"
 #include "colour/surfaces.h"
 #include "light/levels.h"
+#include "mix/detail/inner.h"
 #include "mix/detail/problem.h"
 #include "mix/hull.h"
 
@@ -25,17 +26,19 @@ constexpr double kExact = 1e-7;  // Δu'v': the colour is met
 constexpr double kNudge = 1e-5;  // for slopes
 constexpr double kHueWeight = 3; // Nearest::Hue among slots: across the hue counts more
 constexpr double kAlike = 1e-9;
+constexpr double kAlike2 = 1e-14;  // of squared misses
+constexpr double kMissScale = 1e4; // of squared u'v', to about 1
 
+// Squared: compared thousands of times a solve.
 double missOf(const Uv& uv, const Wanted& wanted, const MixWish& wish) {
-    if (wish.nearest == Nearest::Uv)
-        return colour::distance(uv, wanted.uv());
-    const Uv along = wanted.uv() - wish.white;
-    const double length = std::hypot(along.u, along.v);
     const Uv off = uv - wanted.uv();
-    if (length < kAlike)
-        return std::hypot(off.u, off.v);
-    return std::hypot(colour::dot(off, along) / length,
-                      kHueWeight * colour::cross(along, off) / length);
+    const Uv along = wanted.uv() - wish.white;
+    const double length2 = colour::dot(along, along);
+    if (wish.nearest == Nearest::Uv || length2 < kAlike * kAlike)
+        return colour::dot(off, off);
+    const double in_way = colour::dot(off, along);
+    const double across = kHueWeight * colour::cross(along, off);
+    return (in_way * in_way + across * across) / length2;
 }
 
 } // namespace
@@ -52,13 +55,17 @@ Sampled::Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mo
             axes_.push_back(i);
     }
     const Drives ready = type_->ready(*mode_);
-    flags_only_ = !type_->droops() && type_->wheels.empty();
+    flags_only_ = !type_->droops();
     for (std::size_t e = 0; e < type_->engines.size(); ++e)
         flags_only_ &= ready[type_->indexOf({PartKind::EngineLevel, e})] == 0;
+    const auto& cmf = colour::matchingFunctions(colour::Observer::Cie1931_2);
     for (std::size_t e = 0; e < type_->emitters.size(); ++e)
-        if (ready[e] > 0)
-            for (std::size_t i = 0; i < lamp_.size(); ++i)
-                lamp_[i] += type_->emitters[e].spectrum[i];
+        for (std::size_t i = 0; ready[e] > 0 && i < colour::kGridSize; ++i) {
+            const double s = colour::kMaximumEfficacy * type_->emitters[e].spectrum[i];
+            lamp_[0][i] += s * cmf.x[i];
+            lamp_[1][i] += s * cmf.y[i];
+            lamp_[2][i] += s * cmf.z[i];
+        }
     samples_ = samplesOf(freeOf({}), kTable);
     std::vector<Uv> points;
     for (const Sample& s : samples_)
@@ -75,25 +82,68 @@ Sampled::Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mo
     reach_ = convexHull(std::move(points));
 }
 
-Xyz Sampled::xyzOf(const Drives& drives) const {
+bool Sampled::quick(const Drives& drives) const {
     if (!flags_only_)
-        return light::xyzOf(*type_, drives);
+        return false;
+    for (std::size_t w = 0; w < type_->wheels.size(); ++w)
+        if (type_->wheels[w].transmittance(drives[type_->indexOf({PartKind::Wheel, w})]))
+            return false;
+    return true;
+}
+
+// With flags alone before a lamp all is one exponential: Σ lamp · exp(−density) · x̄ and so on; its
+// slope along a flag is that of −density under the same sum.
+Sampled::Slopes Sampled::slopesAt(const Free& free, const Drives& drives) const {
+    Slopes s;
+    if (!quick(drives)) {
+        s.here = light::xyzOf(*type_, drives);
+        for (std::size_t k = 0; k < free.axes.size(); ++k) {
+            Drives nudged = drives;
+            double& a = nudged[free.axes[k]];
+            const double h = a < 0.5 ? kNudge : -kNudge;
+            a += h;
+            s.along[k] = (1 / h) * (light::xyzOf(*type_, nudged) - s.here);
+        }
+        return s;
+    }
     double level = 0; // sources are dimmed together
     for (std::size_t e = 0; e < type_->emitters.size() && level == 0; ++e)
         level = drives[e];
     if (level == 0)
-        return {};
+        return s;
     colour::Grid density{};
     for (std::size_t f = 0; f < type_->flags.size(); ++f)
         if (const double position = drives[type_->emitters.size() + f]; position > 0)
             type_->flags[f].addDensity(position, density);
-    const auto& cmf = colour::matchingFunctions(colour::Observer::Cie1931_2);
-    Xyz sum;
-    for (std::size_t i = 0; i < density.size(); ++i) {
-        const double s = lamp_[i] * std::exp(-density[i]);
-        sum += s * Xyz{cmf.x[i], cmf.y[i], cmf.z[i]};
+    colour::Grid through;
+    expOfMinus(density.data(), level, through.data());
+    const auto xyz = [](const std::array<double, 3>& sums) {
+        return Xyz{sums[0], sums[1], sums[2]};
+    };
+    s.here = xyz(inner3(through.data(), lamp_));
+    for (std::size_t k = 0; k < free.axes.size(); ++k) {
+        const auto& flag = type_->flags[free.axes[k] - type_->emitters.size()];
+        const auto slope = flag.slopeAt(drives[free.axes[k]]);
+        if (!slope.above)
+            continue;
+        s.along[k] = -slope.rate * xyz(inner3(through.data(), slope.above->values().data(), lamp_));
+        if (slope.below)
+            s.along[k] +=
+                slope.rate * xyz(inner3(through.data(), slope.below->values().data(), lamp_));
     }
-    return level * colour::kMaximumEfficacy * sum;
+    return s;
+}
+
+// u' = 4X / S and v' = 9Y / S with S = X + 15Y + 3Z.
+Uv Sampled::Slopes::uvAlong(std::size_t axis) const {
+    const Xyz& d = along[axis];
+    const double s = here.X + 15 * here.Y + 3 * here.Z;
+    const double ds = d.X + 15 * d.Y + 3 * d.Z;
+    return {(4 * d.X - 4 * here.X / s * ds) / s, (9 * d.Y - 9 * here.Y / s * ds) / s};
+}
+
+Xyz Sampled::xyzOf(const Drives& drives) const {
+    return quick(drives) ? slopesAt({}, drives).here : light::xyzOf(*type_, drives);
 }
 
 Sampled::Free Sampled::freeOf(const MixWish& wish) const {
@@ -200,30 +250,27 @@ void Sampled::refineReach(std::vector<Uv>& points) const {
 bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives) const {
     constexpr int kRounds = 40;
     constexpr double kMet = 1e-10;
+    using Columns = Eigen::Matrix<double, 2, Eigen::Dynamic, 0, 2, light::kMostParts>;
+    using Step = Eigen::Matrix<double, Eigen::Dynamic, 1, 0, light::kMostParts, 1>;
     const auto k = static_cast<Eigen::Index>(free.axes.size());
-    const auto offAt = [&](const Drives& d) -> std::optional<Eigen::Vector2d> {
-        const Xyz xyz = xyzOf(d);
-        if (!colour::hasChromaticity(xyz))
-            return std::nullopt;
-        const Uv off = colour::toUv(xyz) - uv;
-        return Eigen::Vector2d(off.u, off.v);
-    };
-    auto off = offAt(drives);
-    for (int round = 0; off && round < kRounds && off->norm() > kMet; ++round) {
-        Eigen::MatrixXd slopes(2, k);
+    Slopes at = slopesAt(free, drives);
+    for (int round = 0; at.lit() && round < kRounds; ++round) {
+        const Uv off = at.uv() - uv;
+        const double miss = std::hypot(off.u, off.v);
+        if (miss <= kMet)
+            return true;
+        Columns slopes(2, k);
         for (Eigen::Index i = 0; i < k; ++i) {
-            Drives nudged = drives;
-            double& a = nudged[free.axes[static_cast<std::size_t>(i)]];
-            const double h = a < 0.5 ? kNudge : -kNudge;
-            a += h;
-            const auto there = offAt(nudged);
-            if (!there)
-                return false;
-            slopes.col(i) = (*there - *off) / h;
+            const Uv along = at.uvAlong(static_cast<std::size_t>(i));
+            slopes.col(i) << along.u, along.v;
         }
-        Eigen::VectorXd step = Eigen::VectorXd::Zero(k);
+        // The least-norm step: Jᵀ (J Jᵀ)⁻¹ (−off), over the axes that are not stopped.
+        Step step = Step::Zero(k);
         for (Eigen::Index stopped = 0; stopped <= k; ++stopped) {
-            step = slopes.completeOrthogonalDecomposition().solve(-*off);
+            const Eigen::Matrix2d square = slopes * slopes.transpose();
+            const Eigen::Vector2d pull =
+                square.completeOrthogonalDecomposition().solve(Eigen::Vector2d(-off.u, -off.v));
+            step = slopes.transpose() * pull;
             bool all_inside = true;
             for (Eigen::Index i = 0; i < k; ++i) {
                 const double a = drives[free.axes[static_cast<std::size_t>(i)]];
@@ -242,74 +289,85 @@ bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives) const {
                 double& a = tried[free.axes[static_cast<std::size_t>(i)]];
                 a = std::clamp(a + share * step[i], 0.0, 1.0);
             }
-            const auto there = offAt(tried);
-            if (there && there->norm() < off->norm()) {
+            const Slopes there = slopesAt(free, tried);
+            if (there.lit() && colour::distance(there.uv(), uv) < miss) {
                 drives = tried;
-                off = there;
+                at = there;
                 better = true;
             }
         }
         if (!better)
             break;
     }
-    return off && off->norm() <= kExact;
+    return at.lit() && colour::distance(at.uv(), uv) <= kExact;
 }
-
-namespace {
-
-// One optimisation as NLopt sees it: values and slopes of cost and constraints at the same point.
-struct Program {
-    const std::vector<std::size_t>& axes;
-    Drives drives;
-    std::function<double(const Drives&)> value;
-
-    static double call(unsigned n, const double* x, double* slope, void* self) {
-        auto& p = *static_cast<Program*>(self);
-        for (unsigned i = 0; i < n; ++i)
-            p.drives[p.axes[i]] = x[i];
-        const double here = p.value(p.drives);
-        for (unsigned i = 0; slope && i < n; ++i) {
-            const double h = x[i] < 0.5 ? kNudge : -kNudge;
-            Drives nudged = p.drives;
-            nudged[p.axes[i]] += h;
-            slope[i] = (p.value(nudged) - here) / h;
-        }
-        return here;
-    }
-};
-
-} // namespace
 
 Drives Sampled::optimised(const Free& free, const Cost& cost, const std::optional<Uv>& keep,
                           double least_y, const Drives& from) const {
-    constexpr int kMostTries = 150;
+    constexpr int kMostTries = 80;
+    constexpr double kScale = 100; // of u'v' in the constraints, to the size of the cost
     const auto k = static_cast<unsigned>(free.axes.size());
-    const auto axisOf = [&](double Uv::*part) {
-        return [this, keep, part](const Drives& d) {
-            const Xyz xyz = xyzOf(d);
-            return colour::hasChromaticity(xyz) ? 100 * (colour::toUv(xyz).*part - (*keep).*part)
-                                                : 1.0;
-        };
+
+    // NLopt asks for cost and constraints one after the other at the same point: one evaluation.
+    struct Shared {
+        const Sampled& self;
+        const Free& free;
+        const Cost& cost;
+        Uv keep;
+        double least_y;
+        Drives drives;
+        Slopes slopes;
+        bool known = false;
+
+        void moveTo(const double* x) {
+            bool moved = !known;
+            for (std::size_t i = 0; i < free.axes.size(); ++i) {
+                moved |= drives[free.axes[i]] != x[i];
+                drives[free.axes[i]] = x[i];
+            }
+            if (moved)
+                slopes = self.slopesAt(free, drives);
+            known = true;
+        }
+    } shared{*this, free, cost, keep.value_or(Uv{}), least_y, from, {}, false};
+    const auto of_cost = [](unsigned, const double* x, double* slope, void* data) {
+        auto& s = *static_cast<Shared*>(data);
+        s.moveTo(x);
+        return s.cost(s.drives, s.slopes, slope);
     };
-    Program of_cost{free.axes, from, cost};
-    Program of_u{free.axes, from, keep ? axisOf(&Uv::u) : Cost{}};
-    Program of_v{free.axes, from, keep ? axisOf(&Uv::v) : Cost{}};
-    Program of_y{free.axes, from,
-                 [&](const Drives& d) { return least_y > 0 ? 1 - xyzOf(d).Y / least_y : 0; }};
+    const auto of_colour = [](unsigned, double* out, unsigned n, const double* x, double* slope,
+                              void* data) {
+        auto& s = *static_cast<Shared*>(data);
+        s.moveTo(x);
+        const Uv off = s.slopes.lit() ? s.slopes.uv() - s.keep : Uv{1, 1};
+        out[0] = kScale * off.u;
+        out[1] = kScale * off.v;
+        for (unsigned i = 0; slope && i < n; ++i) {
+            const Uv along = s.slopes.lit() ? s.slopes.uvAlong(i) : Uv{};
+            slope[i] = kScale * along.u;
+            slope[n + i] = kScale * along.v;
+        }
+    };
+    const auto of_y = [](unsigned n, const double* x, double* slope, void* data) {
+        auto& s = *static_cast<Shared*>(data);
+        s.moveTo(x);
+        for (unsigned i = 0; slope && i < n; ++i)
+            slope[i] = -s.slopes.along[i].Y / s.least_y;
+        return 1 - s.slopes.here.Y / s.least_y;
+    };
     const auto deleter = [](nlopt_opt o) { nlopt_destroy(o); };
     const std::unique_ptr<nlopt_opt_s, decltype(deleter)> opt(nlopt_create(NLOPT_LD_SLSQP, k),
                                                               deleter);
     nlopt_set_lower_bounds1(opt.get(), 0);
     nlopt_set_upper_bounds1(opt.get(), 1);
-    nlopt_set_min_objective(opt.get(), Program::call, &of_cost);
-    if (keep) {
-        nlopt_add_equality_constraint(opt.get(), Program::call, &of_u, 1e-7);
-        nlopt_add_equality_constraint(opt.get(), Program::call, &of_v, 1e-7);
-    }
+    nlopt_set_min_objective(opt.get(), of_cost, &shared);
+    constexpr double kTolerance[2] = {1e-7, 1e-7};
+    if (keep)
+        nlopt_add_equality_mconstraint(opt.get(), 2, of_colour, &shared, kTolerance);
     if (least_y > 0)
-        nlopt_add_inequality_constraint(opt.get(), Program::call, &of_y, 1e-7);
-    nlopt_set_xtol_rel(opt.get(), 1e-8);
-    nlopt_set_ftol_rel(opt.get(), 1e-10);
+        nlopt_add_inequality_constraint(opt.get(), of_y, &shared, kTolerance[0]);
+    nlopt_set_xtol_rel(opt.get(), 1e-6);
+    nlopt_set_ftol_rel(opt.get(), 1e-8);
     nlopt_set_maxeval(opt.get(), kMostTries);
     std::vector<double> x;
     for (const std::size_t a : free.axes)
@@ -338,7 +396,7 @@ Mix Sampled::nearestSample(const std::vector<Sample>& samples, const Wanted& wan
     double least = HUGE_VAL;
     for (const Sample& s : samples) {
         const double miss = missOf(s.uv, wanted, wish);
-        if (miss < least - kAlike || (best && miss < least + kAlike && s.y > best->y)) {
+        if (miss < least - kAlike2 || (best && miss < least + kAlike2 && s.y > best->y)) {
             least = std::min(miss, least);
             best = &s;
         }
@@ -356,9 +414,19 @@ Drives Sampled::nearestColour(const Free& free, const std::vector<const Sample*>
     };
     Drives best = starts.front()->drives;
     for (const Sample* start : starts) {
-        const Drives found = optimised(
-            free, [&](const Drives& d) { return 1e4 * missAt(d) * missAt(d); }, std::nullopt, 0,
-            start->drives);
+        const auto miss2 = [&](const Drives&, const Slopes& at, double* slope) {
+            const double miss = at.lit() ? missOf(at.uv(), wanted, wish) : 1;
+            for (std::size_t i = 0; slope && i < free.axes.size(); ++i) {
+                slope[i] = 0;
+                if (at.lit()) {
+                    const Uv there = at.uv() + kNudge * at.uvAlong(i);
+                    const double then = missOf(there, wanted, wish);
+                    slope[i] = kMissScale * (then - miss) / kNudge;
+                }
+            }
+            return kMissScale * miss;
+        };
+        const Drives found = optimised(free, miss2, std::nullopt, 0, start->drives);
         if (missAt(found) < missAt(best))
             best = found;
     }
@@ -416,15 +484,16 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
         return nearestSample(samples, wanted, wish);
 
     // The nearest samples, and the brightest of those about as near, are where to start.
-    std::vector<const Sample*> near;
+    std::vector<std::pair<double, const Sample*>> by_miss;
+    by_miss.reserve(samples.size());
     for (const Sample& s : samples)
-        near.push_back(&s);
-    const auto count = std::min(near.size(), 8 * kStarts);
-    std::partial_sort(near.begin(), near.begin() + static_cast<std::ptrdiff_t>(count), near.end(),
-                      [&](const Sample* a, const Sample* b) {
-                          return missOf(a->uv, wanted, wish) < missOf(b->uv, wanted, wish);
-                      });
-    near.resize(count);
+        by_miss.emplace_back(missOf(s.uv, wanted, wish), &s);
+    const auto count = std::min(by_miss.size(), 8 * kStarts);
+    std::partial_sort(by_miss.begin(), by_miss.begin() + static_cast<std::ptrdiff_t>(count),
+                      by_miss.end());
+    std::vector<const Sample*> near;
+    for (std::size_t i = 0; i < count; ++i)
+        near.push_back(by_miss[i].second);
     std::sort(near.begin() + 1, near.end(),
               [](const Sample* a, const Sample* b) { return a->y > b->y; });
     near.resize(std::min(count, kStarts));
@@ -441,6 +510,16 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
     };
     for (const Sample* start : near)
         take(start->drives);
+    for (const std::size_t a : free.axes) // an engine tells its own setting
+        if (const auto p = type_->part(a); p.kind == PartKind::EngineFirst) {
+            const auto set = type_->engines[p.index].settingFor(wanted.uv());
+            Drives d = free.base;
+            d[a] = set.first;
+            if (const auto second = type_->indexOf({PartKind::EngineSecond, p.index});
+                std::find(free.axes.begin(), free.axes.end(), second) != free.axes.end())
+                d[second] = set.second;
+            take(d);
+        }
     if (!brightest) {
         const Drives best = nearestColour(free, near, wanted, wish);
         Drives exact = best;
@@ -450,10 +529,14 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
     }
     if (free.axes.size() > 2) {
         const Drives found = *brightest; // take() changes it
+        const auto darkness = [&](const Drives&, const Slopes& at, double* slope) {
+            const double y = std::max(at.here.Y, 1e-9);
+            for (std::size_t i = 0; slope && i < free.axes.size(); ++i)
+                slope[i] = -at.along[i].Y / y;
+            return -std::log(y);
+        };
         for (const Drives& start : {found, near.back()->drives})
-            take(optimised(
-                free, [&](const Drives& d) { return -std::log(std::max(1e-9, xyzOf(d).Y)); },
-                wanted.uv(), 0, start));
+            take(optimised(free, darkness, wanted.uv(), 0, start));
     }
     if (wish.intent == Intent::Brightest || wish.intent == Intent::Leanest || free.axes.size() <= 2)
         return finished(*brightest, wanted, most);
@@ -470,7 +553,17 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
                 sum += std::pow(light[i] / y - (*spectrum)[i] / yw, 2);
             return y > 0 ? 1e6 * sum : HUGE_VAL;
         };
-        Drives found = optimised(free, off, wanted.uv(), least, *brightest);
+        const auto cost = [&](const Drives& d, const Slopes&, double* slope) {
+            const double here = off(d);
+            for (std::size_t i = 0; slope && i < free.axes.size(); ++i) {
+                Drives nudged = d;
+                const double h = d[free.axes[i]] < 0.5 ? kNudge : -kNudge;
+                nudged[free.axes[i]] += h;
+                slope[i] = (off(nudged) - here) / h;
+            }
+            return here;
+        };
+        Drives found = optimised(free, cost, wanted.uv(), least, *brightest);
         if (settle(free, wanted.uv(), found) && xyzOf(found).Y >= least * (1 - 1e-6) &&
             off(found) < off(truest))
             truest = found;

@@ -41,11 +41,23 @@ private:
     void add(std::vector<Sample>& samples, const light::Drives& drives) const;
     void refineReach(std::vector<colour::Uv>& points) const;
 
+    // The light of a setting, and how it changes with each free axis.
+    struct Slopes {
+        colour::Xyz here;
+        std::array<colour::Xyz, light::kMostParts> along; // in the order of Free::axes
+        colour::Uv uv() const { return colour::toUv(here); }
+        colour::Uv uvAlong(std::size_t axis) const;
+        bool lit() const { return colour::hasChromaticity(here); }
+    };
+    bool quick(const light::Drives& drives) const; // flags alone stand before the lamp
+    Slopes slopesAt(const Free& free, const light::Drives& drives) const;
+
     // Moves the axes as little as possible until the colour is exactly `uv`; false where it cannot.
     bool settle(const Free& free, const colour::Uv& uv, light::Drives& drives) const;
     // Minimises `cost` over the axes from `drives`, keeping the colour (when given) and Y >=
     // least_y.
-    using Cost = std::function<double(const light::Drives&)>;
+    // A cost gives its slope along each free axis too, unless that is null.
+    using Cost = std::function<double(const light::Drives&, const Slopes&, double* slope)>;
     light::Drives optimised(const Free& free, const Cost& cost,
                             const std::optional<colour::Uv>& keep, double least_y,
                             const light::Drives& from) const;
@@ -61,8 +73,9 @@ private:
     const light::Mode* mode_;
     std::vector<std::size_t> axes_, wheels_; // parts that the mode sets
     bool flags_only_ = false;                // one lamp, flags before it: the quick way to XYZ
-    colour::Grid lamp_{};                    // W/(sr nm) of the sources at full
-    std::vector<Sample> samples_;            // of everything free
+    // Of the sources at full: spectrum times K_m and each matching function.
+    std::array<colour::Grid, 3> lamp_{};
+    std::vector<Sample> samples_; // of everything free
     std::vector<colour::Uv> reach_;
 };
 

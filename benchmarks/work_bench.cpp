@@ -1,0 +1,162 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The work of a show, in time a person would notice (design §12): one core, the shipped types.
+#include "colour/cct.h"
+#include "colour/rendering.h"
+#include "colour/ssi.h"
+#include "mix/miss.h"
+#include "mix/rounding.h"
+#include "play/stage.h"
+#include "route/fade.h"
+#include "support/shipped.h"
+
+#include <benchmark/benchmark.h>
+#include <random>
+
+namespace zelo {
+namespace {
+
+const std::vector<std::string> kTypes = {"avocet-7", "dunlin-3", "eider-1000", "eider-scroll",
+                                         "gannet-8", "knot-2",   "petrel-4",   "plover-5",
+                                         "shag-6",   "skua-cmy", "tern-6",     "whimbrel-4"};
+
+// Everything for one colour change on one type: all intents but Kindest, all readings.
+void colourChange(benchmark::State& state) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    const auto wanted = test::gelWanted("214");
+    for (auto _ : state) {
+        for (const auto intent :
+             {mix::Intent::Brightest, mix::Intent::Leanest, mix::Intent::Truest}) {
+            const auto mix = mixer.solve(wanted, test::wishOf(intent));
+            benchmark::DoNotOptimize(mix);
+        }
+        const auto mix = mixer.solve(wanted, {});
+        const auto sent = mix::rounded(mixer, mix.drives, 0.8);
+        const auto light = light::spectrumOf(mixer.type(), sent.drives);
+        const auto cct = colour::cctOf(colour::toUv(sent.xyz));
+        benchmark::DoNotOptimize(colour::cie13Of(light, cct->cct));
+        benchmark::DoNotOptimize(colour::tm30Of(light, cct->cct));
+        benchmark::DoNotOptimize(colour::spectralSimilarity(light, *wanted.spectrum));
+        benchmark::DoNotOptimize(colour::agreementOf(*wanted.spectrum, light, *wanted.lamp));
+        benchmark::DoNotOptimize(mix::missByObserver(*wanted.spectrum, light));
+    }
+}
+BENCHMARK(colourChange)->Name("work/colour change")->Unit(benchmark::kMillisecond);
+
+// The whole swatch book on twelve types: Brightest and its miss.
+void wholeBook(benchmark::State& state) {
+    std::vector<mix::Mixer> mixers;
+    for (const auto& id : kTypes)
+        mixers.push_back(test::shippedMixer(id));
+    const auto book = test::gelsWanted(1);
+    for (auto _ : state)
+        for (const auto& mixer : mixers)
+            for (const auto& wanted : book)
+                benchmark::DoNotOptimize(
+                    mixer.solve(wanted, test::wishOf(mix::Intent::Brightest)).miss_uv);
+}
+BENCHMARK(wholeBook)->Name("work/book on 12 types")->Unit(benchmark::kMillisecond);
+
+void route(benchmark::State& state) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    const auto from = mixer.solve(test::gelWanted("104"), {}).drives;
+    const auto to = mixer.solve(test::gelWanted("346"), {}).drives;
+    route::FadeWish wish;
+    wish.white = colour::toUv(colour::toXyz(colour::lampOf({4300})));
+    for (auto _ : state) {
+        const auto fade = route::planFade(mixer, from, to, wish);
+        benchmark::DoNotOptimize(route::stepsFor(mixer, *fade));
+    }
+}
+BENCHMARK(route)->Name("work/route")->Unit(benchmark::kMillisecond);
+
+// 512 fixtures of 8 emitters, each with its own colour already mixed: rounding and the frame.
+struct Prepared {
+    mix::Mixer mixer = test::shippedMixer("gannet-8");
+    std::vector<light::Wanted> wanted;
+    std::vector<light::Drives> drives;
+    std::vector<light::ChannelValues> values;
+    light::Frame frame;
+    Prepared() {
+        const auto book = test::gelsWanted(1);
+        for (std::size_t i = 0; i < 512; ++i) {
+            wanted.push_back(book[i % book.size()]);
+            drives.push_back(mixer.solve(wanted.back(), {}).drives);
+            values.push_back(mix::rounded(mixer, drives.back(), 1).values);
+        }
+        for (std::uint16_t u = 1; u <= 18; ++u)
+            frame.at(u);
+    }
+    void write(std::size_t fixture, const light::ChannelValues& v) {
+        const auto per = static_cast<std::size_t>(512 / mixer.mode().footprint);
+        auto& universe = frame.universes[fixture / per];
+        light::writeSlots(
+            mixer.mode(), v,
+            std::span(universe.values)
+                .subspan(fixture % per * static_cast<std::size_t>(mixer.mode().footprint)));
+    }
+};
+
+// Cues are prepared as channel values at their steps: a frame fades straight between two of them.
+void frameFromCues(benchmark::State& state) {
+    Prepared p;
+    light::ChannelValues now = p.values[0];
+    double t = 0;
+    for (auto _ : state) {
+        t = t > 0.98 ? 0 : t + 0.0227;
+        for (std::size_t i = 0; i < p.values.size(); ++i) {
+            const auto& a = p.values[i];
+            const auto& b = p.values[(i + 7) % p.values.size()];
+            for (std::size_t c = 0; c < now.size(); ++c)
+                now[c] = static_cast<std::uint32_t>(a[c] * (1 - t) + b[c] * t);
+            p.write(i, now);
+        }
+        benchmark::DoNotOptimize(p.frame);
+    }
+}
+BENCHMARK(frameFromCues)->Name("work/frame of 512")->Unit(benchmark::kMillisecond);
+
+void frameWithSolves(benchmark::State& state) {
+    Prepared p;
+    for (auto _ : state) {
+        for (std::size_t i = 0; i < p.wanted.size(); ++i)
+            p.write(i, mix::rounded(p.mixer, p.mixer.solve(p.wanted[i], {}).drives, 1).values);
+        benchmark::DoNotOptimize(p.frame);
+    }
+}
+BENCHMARK(frameWithSolves)->Name("work/512 live solves")->Unit(benchmark::kMillisecond);
+
+// The neighbourhood search of rounding beside plain loops that work the light out anew each time.
+std::uint32_t stepped(std::uint32_t value, int by, std::uint32_t most) {
+    return static_cast<std::uint32_t>(std::clamp<std::int64_t>(std::int64_t{value} + by, 0, most));
+}
+
+void roundPlainly(benchmark::State& state) {
+    const auto mixer = test::shippedMixer("petrel-4");
+    const auto drives = mixer.solve(test::gelWanted("214"), {}).drives;
+    const auto uv = colour::toUv(mixer.xyzOf(drives));
+    for (auto _ : state) {
+        const auto start = mix::roundedAlone(mixer, drives, 0.4).values;
+        double least = HUGE_VAL;
+        for (int code = 0; code < 625; ++code) {
+            auto v = start;
+            for (std::size_t k = 1, rest = static_cast<std::size_t>(code); k < 5; ++k, rest /= 5)
+                v[k] = stepped(v[k], static_cast<int>(rest % 5) - 2, 255);
+            const auto c =
+                light::xyzOf(mixer.type(), light::drivesOf(mixer.type(), mixer.mode(), v));
+            least = std::min(least, colour::distance(colour::toUv(c), uv));
+        }
+        benchmark::DoNotOptimize(least);
+    }
+}
+BENCHMARK(roundPlainly)->Name("search/plain loops/4");
+
+void roundTogether(benchmark::State& state) {
+    const auto mixer = test::shippedMixer("petrel-4");
+    const auto drives = mixer.solve(test::gelWanted("214"), {}).drives;
+    for (auto _ : state)
+        benchmark::DoNotOptimize(mix::rounded(mixer, drives, 0.4));
+}
+BENCHMARK(roundTogether)->Name("search/ours/4");
+
+} // namespace
+} // namespace zelo

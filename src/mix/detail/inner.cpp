@@ -1,0 +1,85 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "mix/detail/inner.h"
+
+#include "base/clones.h"
+
+#include <cstdint>
+#include <cstring>
+
+namespace zelo::mix {
+
+namespace {
+// Sixteen sums side by side, so that the loops run in vector registers.
+constexpr std::size_t kLanes = 16;
+constexpr std::size_t kWhole = colour::kGridSize / kLanes * kLanes;
+
+double total(const double (&lane)[kLanes]) {
+    double sum = 0;
+    for (const double l : lane)
+        sum += l;
+    return sum;
+}
+} // namespace
+
+ZELO_CLONES double inner(const double* a, const double* b) {
+    double lane[kLanes] = {};
+    for (std::size_t i = 0; i < kWhole; i += kLanes)
+        for (std::size_t k = 0; k < kLanes; ++k)
+            lane[k] += a[i + k] * b[i + k];
+    double sum = total(lane);
+    for (std::size_t i = kWhole; i < colour::kGridSize; ++i)
+        sum += a[i] * b[i];
+    return sum;
+}
+
+std::array<double, 3> inner3(const double* a, const std::array<colour::Grid, 3>& xyz) {
+    return {inner(a, xyz[0].data()), inner(a, xyz[1].data()), inner(a, xyz[2].data())};
+}
+
+ZELO_CLONES std::array<double, 3> inner3(const double* a, const double* b,
+                                         const std::array<colour::Grid, 3>& xyz) {
+    colour::Grid both;
+    for (std::size_t i = 0; i < colour::kGridSize; ++i)
+        both[i] = a[i] * b[i];
+    return inner3(both.data(), xyz);
+}
+
+// 2^(k + f) with f within ±½: the power of two by its bits, 2^f by its series to 1e-16. In passes
+// over plain arrays, so that each runs in vector registers.
+ZELO_CLONES void expOfMinus(const double* a, double factor, double* out) {
+    constexpr double kLog2e = 1.4426950408889634;
+    constexpr double kLn2 = 0.6931471805599453;
+    constexpr double kShift = 6755399441055744.0; // 1.5 · 2^52: rounds to a whole number
+    constexpr std::size_t n = colour::kGridSize;
+    double whole[n];
+    double part[n];
+    for (std::size_t i = 0; i < n; ++i) {
+        const double x = a[i] * -kLog2e;
+        whole[i] = x + kShift;
+        const double f = (x - (whole[i] - kShift)) * kLn2;
+        double e = 1.0 / 479001600;
+        e = e * f + 1.0 / 39916800;
+        e = e * f + 1.0 / 3628800;
+        e = e * f + 1.0 / 362880;
+        e = e * f + 1.0 / 40320;
+        e = e * f + 1.0 / 5040;
+        e = e * f + 1.0 / 720;
+        e = e * f + 1.0 / 120;
+        e = e * f + 1.0 / 24;
+        e = e * f + 1.0 / 6;
+        e = e * f + 0.5;
+        e = e * f + 1;
+        part[i] = e * f + 1;
+    }
+    std::uint64_t power[n];
+    std::uint64_t bits[n];
+    std::memcpy(power, whole, sizeof power);
+    std::memcpy(bits, part, sizeof bits);
+    for (std::size_t i = 0; i < n; ++i)
+        bits[i] += power[i] << 52; // k in the exponent's place
+    std::memcpy(part, bits, sizeof part);
+    for (std::size_t i = 0; i < n; ++i)
+        out[i] = factor * part[i];
+}
+
+} // namespace zelo::mix

@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The hot paths allocate nothing: a mix asked for on the playback thread must not meet the
+// allocator.
+#include "light/levels.h"
+#include "mix/quadratic.h"
+#include "support/shipped.h"
+
+#include <atomic>
+#include <cstdlib>
+#include <new>
+
+namespace {
+thread_local bool watching = false;
+thread_local int allocations = 0;
+
+void* counted(std::size_t size) {
+    allocations += watching;
+    if (void* p = std::malloc(size ? size : 1))
+        return p;
+    throw std::bad_alloc();
+}
+} // namespace
+
+void* operator new(std::size_t size) {
+    return counted(size);
+}
+void* operator new[](std::size_t size) {
+    return counted(size);
+}
+void operator delete(void* p) noexcept {
+    std::free(p);
+}
+void operator delete[](void* p) noexcept {
+    std::free(p);
+}
+void operator delete(void* p, std::size_t) noexcept {
+    std::free(p);
+}
+void operator delete[](void* p, std::size_t) noexcept {
+    std::free(p);
+}
+
+namespace zelo::mix {
+namespace {
+
+template <class F>
+int allocationsOf(F&& work) {
+    work(); // once before: statics and the like
+    allocations = 0;
+    watching = true;
+    work();
+    watching = false;
+    return allocations;
+}
+
+TEST(Allocations, TheCounterCounts) {
+    EXPECT_GT(allocationsOf([] { delete new int(3); }), 0);
+}
+
+TEST(Allocations, ABrightestAndATruestMixMakeNone) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    const GamutSolid solid(mixer.emitters());
+    for (const auto& wanted : test::gelsWanted(40)) {
+        EXPECT_EQ(allocationsOf([&] { (void)solid.brightest(wanted.xyz); }), 0);
+        if (mixer.solve(wanted, {}).end != MixEnd::InReach)
+            continue;
+        EXPECT_EQ(
+            allocationsOf([&] { (void)mixer.solve(wanted, test::wishOf(Intent::Brightest)); }), 0);
+        EXPECT_EQ(allocationsOf([&] { (void)mixer.solve(wanted, test::wishOf(Intent::Truest)); }),
+                  0);
+        EXPECT_EQ(allocationsOf([&] { (void)mixer.solve(wanted, test::wishOf(Intent::Leanest)); }),
+                  0);
+    }
+}
+
+TEST(Allocations, FollowingAWayAndWritingSlotsMakeNone) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    const auto mix = mixer.solve(test::gelWanted("214"), {});
+    EXPECT_EQ(allocationsOf([&] { (void)mixer.nearestTo(mix.drives, 0.9 * mix.got); }), 0);
+    const auto values = light::homeValues(mixer.mode());
+    std::array<std::uint8_t, 64> slots{};
+    EXPECT_EQ(allocationsOf([&] { light::writeSlots(mixer.mode(), values, slots); }), 0);
+    EXPECT_EQ(allocationsOf([&] { (void)light::drivesOf(mixer.type(), mixer.mode(), values); }), 0);
+}
+
+} // namespace
+} // namespace zelo::mix
