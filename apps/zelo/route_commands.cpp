@@ -116,6 +116,7 @@ Json fadeJson(const mix::Mixer& mixer, const route::Fade& fade, const route::Ste
         j["route"].push_back(std::move(at));
     }
     j["white_dip"] = fade.white_dip;
+    j["largest_drive_step"] = fade.largest_step;
     j["steps"] = Json::array();
     for (const auto& s : steps.steps)
         j["steps"].push_back({{"t", s.t}, {"channels", channelsJson(mixer.mode(), s.sent.values)}});
@@ -232,6 +233,13 @@ Done printFade(Context& context, const FadeOptions& o) {
                levels ? 100 * levels->white_dip : 0);
     if (fade->ccw)
         fmt::print("  side        {}\n", *fade->ccw ? "ccw" : "cw");
+    if (fade->largest_step > route::kCalmStep) {
+        const auto calm = route::calmBrightness(**mixer, *from, *to, wish);
+        fmt::print("  emitters    one moves {:.0f} % in 1 % of the way{}\n",
+                   100 * fade->largest_step,
+                   calm ? fmt::format("; not at {:.0f} % of the brightness", 100 * *calm)
+                        : std::string());
+    }
     if (fade->in_sector > 1e-6)
         fmt::print("  hue         turns {:.0f}° through what it is to stay out of\n",
                    fade->in_sector * 180 / 3.14159265358979);

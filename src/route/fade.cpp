@@ -103,6 +103,74 @@ void mixTogether(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
         }
 }
 
+struct LargestStep {
+    double step = 0;    // of any drive, per 1 % of the way
+    std::size_t at = 0; // from the point before this one
+};
+
+LargestStep largestStep(const std::vector<FadePoint>& points) {
+    LargestStep largest;
+    const double per = (static_cast<double>(points.size()) - 1) / 100;
+    for (std::size_t i = 1; i < points.size(); ++i)
+        for (std::size_t e = 0; e < points[i].drives.size(); ++e)
+            if (const double s = per * std::abs(points[i].drives[e] - points[i - 1].drives[e]);
+                s > largest.step)
+                largest = {s, i};
+    return largest;
+}
+
+// The sweeps above make the sum of squared steps small, not the largest step. Where that shows, the
+// stretch about it is swept again with weights on the steps that grow with their size (Lawson's way
+// from least squares to the least largest), as long as the largest step shrinks.
+void evenOut(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
+    constexpr double kSeen = 0.03; // design §8: steps below it are never too large
+    constexpr int kPlaces = 4;     // stretches that may need it
+    constexpr int kRounds = 10;
+    constexpr int kSweeps = 3;
+    constexpr std::size_t kStretch = 14;
+    constexpr double kLeastWeight = 0.02;
+    LargestStep largest = largestStep(points);
+    for (int place = 0; place < kPlaces && largest.step > kSeen; ++place) {
+        const std::size_t first = largest.at > kStretch ? largest.at - kStretch : 1;
+        const std::size_t last = std::min(largest.at + kStretch, points.size() - 2);
+        auto tried = points;
+        std::vector<std::array<double, light::kMostParts>> weight(points.size() + 1);
+        for (auto& w : weight)
+            w.fill(1);
+        const LargestStep before = largest;
+        for (int round = 0; round < kRounds; ++round) {
+            double most = 0;
+            for (std::size_t i = first; i <= last + 1; ++i)
+                for (std::size_t e = 0; e < tried[i].drives.size(); ++e)
+                    most = std::max(most, std::abs(tried[i].drives[e] - tried[i - 1].drives[e]));
+            for (std::size_t i = first; i <= last + 1; ++i)
+                for (std::size_t e = 0; e < tried[i].drives.size(); ++e) {
+                    const double s = std::abs(tried[i].drives[e] - tried[i - 1].drives[e]);
+                    weight[i][e] *= std::max(s / most, kLeastWeight);
+                    weight[i][e] = std::max(weight[i][e], 1e-9);
+                }
+            for (int sweep = 0; sweep < kSweeps; ++sweep)
+                for (std::size_t i = first; i <= last; ++i) {
+                    const std::size_t k = sweep % 2 ? last + first - i : i;
+                    Drives target = tried[k].drives;
+                    for (std::size_t e = 0; e < target.size(); ++e) {
+                        const double l = weight[k][e];
+                        const double r = weight[k + 1][e];
+                        target[e] =
+                            (l * tried[k - 1].drives[e] + r * tried[k + 1].drives[e]) / (l + r);
+                    }
+                    tried[k].drives = follow(mixer, tried[k], target);
+                }
+            if (const LargestStep now = largestStep(tried); now.step < largest.step) {
+                largest = now;
+                points = tried;
+            }
+        }
+        if (largest.step >= before.step)
+            break;
+    }
+}
+
 void measure(const std::optional<Disc>& disc, Fade& fade) {
     std::vector<Uv> seen;
     double brightest = 0;
@@ -113,11 +181,8 @@ void measure(const std::optional<Disc>& disc, Fade& fade) {
         p.saturation = disc ? disc->saturation(p.uv) : 0;
         if (p.brightness_cd > kVisible * brightest)
             seen.push_back(p.uv);
-        for (std::size_t e = 0; i > 0 && e < p.drives.size(); ++e)
-            fade.largest_step = std::max(fade.largest_step,
-                                         std::abs(p.drives[e] - fade.points[i - 1].drives[e]) *
-                                             (static_cast<double>(fade.points.size()) - 1) / 100);
     }
+    fade.largest_step = largestStep(fade.points).step;
     fade.white_dip = disc ? whiteDip(*disc, seen) : 0;
 }
 
@@ -225,9 +290,32 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
         fade.points.front().drives = from;
         fade.points.back().drives = to;
         mixTogether(mixer, fade.points);
+        if (mixer.additive())
+            evenOut(mixer, fade.points);
     }
     measure(disc, fade);
     return fade;
+}
+
+std::optional<double> calmBrightness(const mix::Mixer& mixer, const Drives& from, const Drives& to,
+                                     const FadeWish& wish) {
+    constexpr double kLeast = 0.1;
+    constexpr double kNear = 0.02; // of brightness: near enough
+    const auto calm = [&](double share) {
+        const auto fade = planFade(mixer, mixer.dimmed(from, share), mixer.dimmed(to, share), wish);
+        return fade && fade->largest_step <= kCalmStep;
+    };
+    if (calm(1))
+        return 1;
+    if (!calm(kLeast))
+        return std::nullopt;
+    double low = kLeast;
+    double high = 1;
+    while (high - low > kNear) {
+        const double middle = (low + high) / 2;
+        (calm(middle) ? low : high) = middle;
+    }
+    return low;
 }
 
 Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {

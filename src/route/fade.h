@@ -49,6 +49,15 @@ struct Fade {
 Result<Fade> planFade(const mix::Mixer& mixer, const light::Drives& from, const light::Drives& to,
                       const FadeWish& wish);
 
+// A step of a drive, per 1 % of the way, that is not seen as a jump.
+inline constexpr double kCalmStep = 0.04;
+
+// The share of the ends' brightness, the larger the better, at which no drive steps more than
+// kCalmStep; 1 when it never does, nothing when dimming does not help (down to a tenth). Cost: a
+// few plans.
+std::optional<double> calmBrightness(const mix::Mixer& mixer, const light::Drives& from,
+                                     const light::Drives& to, const FadeWish& wish);
+
 // Straight lines in channel values between two mixes, then the response: what a plain desk does.
 light::Drives levelsBetween(const mix::Mixer& mixer, const light::Drives& from,
                             const light::Drives& to, double t);

@@ -4,6 +4,7 @@
 #include "files/gdtf_reader.h"
 #include "route/fade.h"
 #include "route/gradient.h"
+#include "support/general_solvers.h"
 #include "support/vectors.h"
 
 #include <map>
@@ -119,7 +120,7 @@ TEST(Around, EveryMixShowsItsColourAndBrightness) {
 // ends at full brightness and even pace.
 TEST(Around, NoEmitterStepsMoreThanItMust) {
     int compared = 0;
-    int over = 0;
+    int looked = 0;
     for (const auto& c : cases())
         for (const auto& around : c.row["around"]) {
             if (!around.contains("least_drive_step") || around["least_drive_step"].is_null())
@@ -137,12 +138,43 @@ TEST(Around, NoEmitterStepsMoreThanItMust) {
             const double plain = around["drive_step_of_plain_brightest"];
             ++compared;
             const double bound = std::max(0.03, 1.5 * least) + 0.01;
-            over += fade->largest_step > bound;
+            if (fade->largest_step > bound) {
+                // The least depends on where the samples fall at the corners of the reach: ours.
+                ++looked;
+                std::vector<colour::Xyz> lights;
+                for (const auto& p : fade->points)
+                    lights.push_back(p.brightness_cd * colour::toXyz(p.uv));
+                const double own =
+                    test::leastStepByLinearProgram(c.mixer->emitters(), lights, c.from, c.to);
+                EXPECT_LE(fade->largest_step, std::max(0.03, 1.5 * own) + 0.01)
+                    << c.name << ": " << own << " would do";
+            }
             EXPECT_LE(fade->largest_step, std::max(plain, bound) + 0.01)
                 << c.name << ": worse than mixing sample by sample";
         }
     EXPECT_GT(compared, 60);
-    EXPECT_LE(over, compared / 10) << over << " of " << compared << " step more than they must";
+    EXPECT_LE(looked, compared / 10);
+}
+
+TEST(Around, OffersTheBrightnessAtWhichNothingJumps) {
+    int helped = 0;
+    for (const auto& c : cases()) {
+        FadeWish wish;
+        wish.white = c.white;
+        const auto full = planFade(*c.mixer, c.from, c.to, wish);
+        ASSERT_TRUE(full);
+        if (full->largest_step <= kCalmStep || helped > 6)
+            continue;
+        const auto share = calmBrightness(*c.mixer, c.from, c.to, wish);
+        if (!share)
+            continue;
+        ++helped;
+        EXPECT_LT(*share, 1) << c.name;
+        const auto less = planFade(*c.mixer, c.from.scaled(*share), c.to.scaled(*share), wish);
+        ASSERT_TRUE(less);
+        EXPECT_LE(less->largest_step, kCalmStep) << c.name;
+    }
+    EXPECT_GT(helped, 3);
 }
 
 TEST(Dark, ChangesColourWhileThereIsNoLight) {

@@ -47,6 +47,73 @@ inline double brightestByLinearProgram(const std::vector<colour::Xyz>& m, const 
     return t;
 }
 
+// The least that the largest step between neighbours can be, of drives that make these lights one
+// after the other with these ends; by GLPK's simplex. A variable for each drive and one for the
+// step.
+inline double leastStepByLinearProgram(const std::vector<colour::Xyz>& m,
+                                       const std::vector<colour::Xyz>& lights,
+                                       const light::Drives& first, const light::Drives& last) {
+    glp_term_out(GLP_OFF);
+    glp_prob* lp = glp_create_prob();
+    glp_set_obj_dir(lp, GLP_MIN);
+    const int n = static_cast<int>(m.size());
+    const int points = static_cast<int>(lights.size());
+    const auto at = [n](int k, int e) { return k * n + e + 1; };
+    const int step = points * n + 1;
+    glp_add_cols(lp, step);
+    glp_set_col_bnds(lp, step, GLP_LO, 0, 0);
+    glp_set_obj_coef(lp, step, 1);
+    for (int k = 0; k < points; ++k)
+        for (int e = 0; e < n; ++e) {
+            const auto i = static_cast<std::size_t>(e);
+            if (k == 0 || k == points - 1) {
+                const double held = k == 0 ? first[i] : last[i];
+                glp_set_col_bnds(lp, at(k, e), GLP_FX, held, held);
+            } else {
+                glp_set_col_bnds(lp, at(k, e), GLP_DB, 0, 1);
+            }
+        }
+    const auto row = [&](double low, double high, const std::vector<std::pair<int, double>>& of) {
+        const int r = glp_add_rows(lp, 1);
+        glp_set_row_bnds(lp, r, low == high ? GLP_FX : GLP_DB, low, high);
+        std::vector<int> columns{0};
+        std::vector<double> values{0};
+        for (const auto& [column, value] : of) {
+            columns.push_back(column);
+            values.push_back(value);
+        }
+        glp_set_mat_row(lp, r, static_cast<int>(of.size()), columns.data(), values.data());
+    };
+    double scale = 0;
+    for (const auto& c : m)
+        scale = std::max({scale, c.X, c.Y, c.Z});
+    for (int k = 1; k + 1 < points; ++k)
+        for (int r = 0; r < 3; ++r) { // the light, to a hair: rounding must not make it impossible
+            const auto part = [r](const colour::Xyz& c) {
+                return r == 0 ? c.X : r == 1 ? c.Y : c.Z;
+            };
+            std::vector<std::pair<int, double>> of;
+            for (int e = 0; e < n; ++e)
+                of.emplace_back(at(k, e), part(m[static_cast<std::size_t>(e)]) / scale);
+            const double wanted = part(lights[static_cast<std::size_t>(k)]) / scale;
+            row(wanted - 1e-6, wanted + 1e-6, of);
+        }
+    for (int k = 1; k < points; ++k)
+        for (int e = 0; e < n; ++e)
+            for (const double sign : {1.0, -1.0})
+                row(-2, 0, {{at(k, e), sign}, {at(k - 1, e), -sign}, {step, -1.0}});
+    glp_smcp settings;
+    glp_init_smcp(&settings);
+    settings.msg_lev = GLP_MSG_OFF;
+    settings.meth = GLP_DUALP;
+    settings.presolve = GLP_ON;
+    const double least = glp_simplex(lp, &settings) == 0 && glp_get_status(lp) == GLP_OPT
+                             ? glp_get_obj_val(lp)
+                             : HUGE_VAL;
+    glp_delete_prob(lp);
+    return least;
+}
+
 // The program of Truest, by NLopt's SLSQP: minimise ∫(Σ a S − s W)², s for equal luminance, with
 // the exact colour d and Y = y. Returns the root of the objective over the root of ∫(s W)².
 struct TruestProblem {
