@@ -48,8 +48,11 @@ Document::TypeKey Document::focusType() const {
         if (key == chosen_focus_)
             return key;
         const auto mixer = session_->mixes().mixer(key.type, key.mode);
-        if (mixer && mixer->type().partCount() > parts) {
-            parts = mixer->type().partCount();
+        std::size_t set = 0; // parts that the mode sets
+        for (std::size_t i = 0; mixer && i < mixer->type().partCount(); ++i)
+            set += mixer->mode().channelOf(i).has_value();
+        if (set > parts || most.type.empty()) {
+            parts = set;
             most = key;
         }
     }

@@ -66,12 +66,17 @@ void MixPanel::resizeEvent(QResizeEvent*) {
     }
 }
 
-void MixPanel::makeColumns(const light::FixtureType& type) {
+// The parts that the mode sets: emitters, flags, wheels, the fixture's own colour engine.
+void MixPanel::makeColumns(const mix::Mixer* mixer) {
     for (LevelColumn* c : columns_)
         c->deleteLater();
     columns_.clear();
-    for (std::size_t e = 0; e < type.partCount(); ++e) {
-        const QString name = toQt(type.partName(e));
+    parts_.clear();
+    for (std::size_t e = 0; mixer && e < mixer->type().partCount(); ++e) {
+        if (!mixer->mode().channelOf(e))
+            continue;
+        parts_.push_back(e);
+        const QString name = toQt(mixer->type().partName(e));
         auto* column = new LevelColumn(name, this);
         column->setShortName(name.section(' ', 0, 0).toLower()); // "deep red": deep
         connect(column, &LevelColumn::valueEdited, this,
@@ -95,7 +100,7 @@ void MixPanel::refresh() {
     const std::string of = row ? row->key.type + "\n" + row->key.mode : std::string();
     if (of != columns_of_) {
         columns_of_ = of;
-        makeColumns(row ? row->lamp.mixer->type() : light::FixtureType{});
+        makeColumns(row ? row->lamp.mixer.get() : nullptr);
     }
     const auto wish = match_.wish();
     intents_->setEnabled(wish.has_value());
@@ -108,12 +113,13 @@ void MixPanel::refresh() {
     slider_->setVisible(gives);
     give_up_->setVisible(gives);
     again_->setVisible(row && row->lamp.by_hand);
-    for (std::size_t e = 0; row && e < columns_.size(); ++e) {
-        columns_[e]->setValue(100 * match_.drive(e));
+    for (std::size_t i = 0; row && i < columns_.size(); ++i) {
+        const std::size_t e = parts_[i];
         const auto& mixer = *row->lamp.mixer;
-        columns_[e]->setLight(document_.colours().of(mixer.partLight(e)), match_.keptOut(e),
+        columns_[i]->setValue(100 * match_.drive(e));
+        columns_[i]->setLight(document_.colours().of(mixer.partLight(e)), match_.keptOut(e),
                               match_.pinned(e));
-        columns_[e]->setEnabled(mixer.usable(e));
+        columns_[i]->setEnabled(mixer.usable(e));
     }
     update();
 }

@@ -26,7 +26,7 @@ protected:
 
 private:
     void refresh();
-    void makeColumns(const light::FixtureType& type);
+    void makeColumns(const mix::Mixer* mixer);
     QRect curveRect() const;
 
     Document& document_;
@@ -36,6 +36,7 @@ private:
     NumberField* give_up_;
     Button* again_;
     std::vector<LevelColumn*> columns_;
+    std::vector<std::size_t> parts_; // of the type, one for each column
     std::string columns_of_;
 };
 
