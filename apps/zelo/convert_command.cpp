@@ -4,12 +4,17 @@
 #include "base/file.h"
 #include "base/text.h"
 #include "commands.h"
+#include "files/ascii_cues.h"
 #include "files/gdtf_reader.h"
 #include "files/gdtf_writer.h"
+#include "files/mvr.h"
 #include "files/palette_file.h"
+#include "files/show_file.h"
 #include "files/swatch_book_file.h"
+#include "show/edits.h"
 
 #include <fmt/format.h>
+#include <set>
 
 namespace zelo::cli {
 
@@ -35,6 +40,71 @@ Done convertFixture(const std::string& in, const std::string& out) {
     for (const auto& note : type->notes)
         fmt::print(stderr, "zelo: {}: {}\n", in, note);
     return files::writeGdtf(*type, out);
+}
+
+std::string endingOf(const std::string& path) {
+    return lowered(fs::path(path).extension().string());
+}
+
+void tell(const std::string& in, const std::vector<std::string>& notes) {
+    for (const auto& note : notes)
+        fmt::print(stderr, "zelo: {}: {}\n", in, note);
+}
+
+// A rig becomes a show with nothing but its fixtures.
+Done convertRig(const Context& context, const std::string& in, const std::string& out) {
+    if (endingOf(out) != ".zelo")
+        return fail(ErrorCode::Unsupported, "{}: a rig (.mvr) becomes a show (.zelo)", out);
+    const auto bytes = readFile(in, 256u << 20);
+    if (!bytes)
+        return passOn(bytes.error());
+    auto rig = files::parseMvr(*bytes);
+    if (!rig)
+        return passOn(rig.error(), in);
+    tell(in, rig->notes);
+    show::Show empty;
+    empty.name = fs::path(in).stem().string();
+    auto show = std::make_shared<const show::Show>(std::move(empty));
+    std::set<std::string> strange;
+    for (auto& f : rig->fixtures) {
+        if (!context.library.type(f.type) && strange.insert(f.type).second)
+            fmt::print(stderr,
+                       "zelo: {}: '{}' is not in the library: its fixtures stay dark until it is\n",
+                       in, f.type);
+        auto next = show::addFixture(show, std::move(f));
+        if (!next)
+            return passOn(next.error(), in);
+        show = *next;
+    }
+    return files::writeShow(out, *show, {});
+}
+
+Done convertShow(const Context& context, const std::string& in, const std::string& out) {
+    if (endingOf(out) != ".mvr")
+        return fail(ErrorCode::Unsupported, "{}: a show (.zelo) becomes a rig (.mvr)", out);
+    const auto opened = files::readShow(in);
+    if (!opened)
+        return passOn(opened.error());
+    const auto bytes = files::mvrBytes(
+        *opened->show, [&](const std::string& id) { return context.library.type(id); });
+    if (!bytes)
+        return passOn(bytes.error(), out);
+    return writeFile(out, *bytes);
+}
+
+Done convertCues(const std::string& in, const std::string& out) {
+    const auto ending = endingOf(out);
+    if (ending != ".asc" && ending != ".csv")
+        return fail(ErrorCode::Unsupported, "{}: cues become .asc, or a cue sheet (.csv)", out);
+    const auto text = readFile(in);
+    if (!text)
+        return passOn(text.error());
+    const auto cues = files::parseAsciiCues(*text);
+    if (!cues)
+        return passOn(cues.error(), in);
+    tell(in, cues->notes);
+    return writeFile(out,
+                     ending == ".asc" ? files::asciiCuesText(*cues) : files::cueSheetCsv(*cues));
 }
 
 Result<std::string> palettesAs(const files::PaletteTable& table, const std::string& out) {
@@ -96,20 +166,27 @@ Result<std::string> converted(const std::string& in, const std::string& out) {
 
 void addConvert(CLI::App& app, Context& context) {
     auto* c = app.add_subcommand(
-        "convert", "spectra, swatch books, palettes, fixture types between their formats");
+        "convert",
+        "spectra, swatch books, palettes, fixture types, rigs, cues between their formats");
     auto files = std::make_shared<std::pair<std::string, std::string>>();
     c->add_option("IN", files->first,
                   "a spectrum or swatch book (CSV, CGATS.17, TM-27), palettes (.gpl, CSV), a GDTF "
-                  "fixture type")
+                  "fixture type, a rig (.mvr), a show (.zelo), cues (.asc)")
         ->required();
-    c->add_option(
-         "OUT", files->second,
-         "the new file: .csv, .sp, .txt, .spdx, .gpl or .gdtf; a fixture type also a folder")
+    c->add_option("OUT", files->second,
+                  "the new file, by its ending; a fixture type also becomes a folder")
         ->required();
     c->callback([&context, files] {
-        context.run = [files]() -> Done {
-            if (isFixture(files->first))
-                return convertFixture(files->first, files->second);
+        context.run = [&context, files]() -> Done {
+            const auto& [in, out] = *files;
+            if (isFixture(in))
+                return convertFixture(in, out);
+            if (endingOf(in) == ".mvr")
+                return convertRig(context, in, out);
+            if (endingOf(in) == ".zelo")
+                return convertShow(context, in, out);
+            if (endingOf(in) == ".asc")
+                return convertCues(in, out);
             const auto text = converted(files->first, files->second);
             if (!text)
                 return passOn(text.error());

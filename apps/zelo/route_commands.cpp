@@ -1,8 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // zelo reach, fade, gradient: what a fixture can make, and ways through it.
+#include "base/file.h"
 #include "base/text.h"
 #include "choices.h"
 #include "colour/lamp.h"
+#include "files/ascii_cues.h"
+#include "light/levels.h"
 #include "mix/together.h"
 #include "progress.h"
 #include "route/fade.h"
@@ -89,6 +92,8 @@ struct FadeOptions {
     int samples = 101;
     std::vector<std::string> via, with;
     std::string stay_out;
+    std::string cues; // file for another desk
+    double seconds = 10;
     IntentOptions intent;
 };
 
@@ -162,6 +167,32 @@ Result<Mixers> otherTypes(Context& context, const FadeOptions& o, const mix::Mix
     return others;
 }
 
+// The steps as cues, each with its share of the time; a desk channel for each DMX slot.
+files::AsciiCues cuesOf(const mix::Mixer& mixer, const FadeOptions& o, const route::Steps& steps) {
+    files::AsciiCues cues;
+    const auto footprint = static_cast<std::size_t>(mixer.mode().footprint);
+    for (int slot = 1; slot <= mixer.mode().footprint; ++slot)
+        cues.patch.push_back({slot, slot, 1});
+    double before = 0;
+    for (std::size_t i = 0; i < steps.steps.size(); ++i) {
+        const auto& step = steps.steps[i];
+        std::vector<std::uint8_t> slots(footprint);
+        light::writeSlots(mixer.mode(), step.sent.values, slots);
+        files::AsciiCue cue;
+        cue.number = std::to_string(i + 1);
+        cue.text = fmt::format("{} to {}, step {} of {}", o.from, o.to, i + 1, steps.steps.size());
+        const double time = std::round(1000 * o.seconds * (step.t - before)) / 1000;
+        before = step.t;
+        cue.up = cue.down = files::CueTimes{time, 0};
+        if (i > 0 && i + 1 < steps.steps.size())
+            cue.follow_s = time;
+        for (std::size_t s = 0; s < slots.size(); ++s)
+            cue.levels.push_back({static_cast<int>(s) + 1, slots[s] / 255.0});
+        cues.cues.push_back(std::move(cue));
+    }
+    return cues;
+}
+
 Result<Json> fadeOf(Context& context, const FadeOptions& o, const mix::Mixer& mixer,
                     const mix::MixWish& mix_wish, const route::FadeWish& wish) {
     const auto from = endOf(context, mixer, o.from, mix_wish);
@@ -214,6 +245,16 @@ Done printFade(Context& context, const FadeOptions& o) {
     if (!fade)
         return passOn(fade.error());
     const auto steps = route::stepsFor(**mixer, *fade, o.tolerance);
+    if (!o.cues.empty()) {
+        if (lowered(std::filesystem::path(o.cues).extension().string()) != ".asc")
+            return fail(ErrorCode::Unsupported, "--cues {}: expected a name ending in .asc",
+                        o.cues);
+        if (!(o.seconds > 0 && o.seconds <= 86'400))
+            return fail(ErrorCode::BadValue, "--time {}: must be above 0, up to 86400 s",
+                        o.seconds);
+        if (auto done = writeFile(o.cues, files::asciiCuesText(cuesOf(**mixer, o, steps))); !done)
+            return passOn(done.error());
+    }
     Json all = fadeJson(**mixer, *fade, steps);
     for (const auto& other : *others) {
         auto one = fadeOf(context, o, *other, *mix_wish, wish);
@@ -235,10 +276,9 @@ Done printFade(Context& context, const FadeOptions& o) {
         fmt::print("  side        {}\n", *fade->ccw ? "ccw" : "cw");
     if (fade->largest_step > route::kCalmStep) {
         const auto calm = route::calmBrightness(**mixer, *from, *to, wish);
-        fmt::print("  emitters    one moves {:.0f} % in 1 % of the way{}\n",
-                   100 * fade->largest_step,
-                   calm ? fmt::format("; not at {:.0f} % of the brightness", 100 * *calm)
-                        : std::string());
+        fmt::print(
+            "  emitters    one moves {:.0f} % in 1 % of the way{}\n", 100 * fade->largest_step,
+            calm ? fmt::format("; not at {:.0f} % of the brightness", 100 * *calm) : std::string());
     }
     if (fade->in_sector > 1e-6)
         fmt::print("  hue         turns {:.0f}° through what it is to stay out of\n",
@@ -378,6 +418,8 @@ void addRoutes(CLI::App& app, Context& context) {
     fade->add_option(
         "--stay-out", f->stay_out,
         "hues that around is to stay out of: a colour word (green) or FROM:TO degrees");
+    fade->add_option("--cues", f->cues, "also write the steps as cues for another desk: NAME.asc");
+    fade->add_option("--time", f->seconds, "seconds that the cues take")->capture_default_str();
     fade->add_option("--with", f->with, "another fixture type on the same way; repeatable");
     fade->add_option("--white", f->white, "what it goes round")->capture_default_str();
     fade->add_option("--tolerance", f->tolerance, "of the steps, u'v'")->capture_default_str();

@@ -3,11 +3,11 @@
 
 #include "base/file.h"
 #include "base/text.h"
+#include "files/detail/archive.h"
 #include "files/detail/gdtf_modes.h"
 
 #include <algorithm>
 #include <nlohmann/json.hpp>
-#include <zip.h>
 
 namespace zelo::files {
 
@@ -15,10 +15,6 @@ using light::Emitter;
 using light::FixtureType;
 
 namespace {
-
-constexpr std::size_t kMostBytes = 32u << 20;     // of one file
-constexpr std::size_t kMostKeptBytes = 64u << 20; // of all files of a type
-constexpr std::size_t kMostKeptFiles = 500;
 
 bool hasChannel(const FixtureType& type, std::size_t part) {
     return std::any_of(type.modes.begin(), type.modes.end(),
@@ -90,8 +86,8 @@ private:
                 return passOn(filter.error());
             std::string name = filter->name;
             named_.filters.insert_or_assign(std::move(name), std::move(*filter));
-            if (named_.filters.size() > kMostKeptFiles)
-                return gdtf::bad("Filters", fmt::format("more than {} filters", kMostKeptFiles));
+            if (named_.filters.size() > kMostFiles)
+                return gdtf::bad("Filters", fmt::format("more than {} filters", kMostFiles));
         }
         for (const auto& w : node.child("Wheels").children("Wheel")) {
             // Wheels of gobos and the like have slots without colours: read all the same, unused.
@@ -130,47 +126,6 @@ void readPower(std::string_view text, FixtureType& type) {
                 e.power_w = w->get<double>();
 }
 
-using Files = std::map<std::string, std::string>;
-
-// One file out of a ZIP archive; size bounded before it is unpacked.
-Result<std::string> zipEntry(zip_t* archive, zip_uint64_t index) {
-    zip_stat_t stat;
-    if (zip_stat_index(archive, index, 0, &stat) != 0 || !stat.name)
-        return fail(ErrorCode::Truncated, "the archive is damaged");
-    if (stat.size > kMostBytes)
-        return fail(ErrorCode::TooLarge, "{}: {} bytes unpacked, at most {} are read", stat.name,
-                    stat.size, kMostBytes);
-    zip_file_t* file = zip_fopen_index(archive, index, 0);
-    if (!file)
-        return fail(ErrorCode::Io, "{}: {}", stat.name, zip_strerror(archive));
-    std::string bytes(stat.size, '\0');
-    const auto got = zip_fread(file, bytes.data(), bytes.size());
-    zip_fclose(file);
-    if (got != static_cast<zip_int64_t>(bytes.size()))
-        return fail(ErrorCode::Truncated, "{}: the archive is damaged", stat.name);
-    return bytes;
-}
-
-Result<Files> zipEntries(zip_t* archive) {
-    Files files;
-    std::size_t bytes = 0;
-    const auto count = zip_get_num_entries(archive, 0);
-    for (zip_int64_t i = 0; i < count; ++i) {
-        const char* name = zip_get_name(archive, static_cast<zip_uint64_t>(i), 0);
-        if (!name || std::string_view(name).ends_with('/'))
-            continue;
-        auto entry = zipEntry(archive, static_cast<zip_uint64_t>(i));
-        if (!entry)
-            return passOn(entry.error());
-        bytes += entry->size();
-        files[name] = std::move(*entry);
-        if (bytes > kMostKeptBytes || files.size() > kMostKeptFiles)
-            return fail(ErrorCode::TooLarge, "more than {} bytes or {} files in the archive",
-                        kMostKeptBytes, kMostKeptFiles);
-    }
-    return files;
-}
-
 Result<Files> folderFiles(const std::filesystem::path& folder) {
     Files files;
     std::size_t bytes = 0;
@@ -179,14 +134,14 @@ Result<Files> folderFiles(const std::filesystem::path& folder) {
          at.increment(error)) {
         if (!at->is_regular_file(error))
             continue;
-        auto text = readFile(at->path(), kMostBytes);
+        auto text = readFile(at->path(), kMostFileBytes);
         if (!text)
             return passOn(text.error());
         bytes += text->size();
         files[at->path().lexically_relative(folder).generic_string()] = std::move(*text);
-        if (bytes > kMostKeptBytes || files.size() > kMostKeptFiles)
+        if (bytes > kMostArchiveBytes || files.size() > kMostFiles)
             return fail(ErrorCode::TooLarge, "more than {} bytes or {} files in the folder",
-                        kMostKeptBytes, kMostKeptFiles);
+                        kMostArchiveBytes, kMostFiles);
     }
     return files;
 }
@@ -197,20 +152,7 @@ Result<Files> readFiles(const std::filesystem::path& path) {
     auto bytes = readFile(path);
     if (!bytes)
         return passOn(bytes.error());
-    zip_error_t error;
-    zip_error_init(&error);
-    zip_source_t* source = zip_source_buffer_create(bytes->data(), bytes->size(), 0, &error);
-    zip_t* archive = source ? zip_open_from_source(source, ZIP_RDONLY, &error) : nullptr;
-    if (!archive) {
-        const auto why = fmt::format("not a GDTF archive: {}", zip_error_strerror(&error));
-        if (source)
-            zip_source_free(source);
-        zip_error_fini(&error);
-        return gdtf::bad(path.string(), why);
-    }
-    auto files = zipEntries(archive);
-    zip_discard(archive);
-    zip_error_fini(&error);
+    auto files = unzipped(*bytes, "a GDTF archive");
     if (!files)
         return passOn(files.error(), path.string());
     return files;
@@ -237,6 +179,17 @@ Result<FixtureType> parseGdtf(std::string_view description, std::string_view pow
     return type;
 }
 
+Result<FixtureType> typeOfFiles(std::map<std::string, std::string> files) {
+    const auto description = files.find("description.xml");
+    if (description == files.end())
+        return fail(ErrorCode::NotFound, "no description.xml in it");
+    const auto own = files.find("zelochrome.json");
+    auto type = parseGdtf(description->second, own == files.end() ? "" : own->second);
+    if (type)
+        type->kept = std::make_shared<const Files>(std::move(files));
+    return type;
+}
+
 Result<FixtureType> readGdtf(const std::filesystem::path& path) {
     std::error_code error;
     if (!std::filesystem::exists(path, error))
@@ -245,14 +198,9 @@ Result<FixtureType> readGdtf(const std::filesystem::path& path) {
     auto read = readFiles(path);
     if (!read)
         return passOn(read.error());
-    const auto description = read->find("description.xml");
-    if (description == read->end())
-        return passOn(Error{ErrorCode::NotFound, "no description.xml in it", {}}, path.string());
-    const auto own = read->find("zelochrome.json");
-    auto type = parseGdtf(description->second, own == read->end() ? "" : own->second);
+    auto type = typeOfFiles(std::move(*read));
     if (!type)
         return passOn(type.error(), path.string());
-    type->kept = std::make_shared<const Files>(std::move(*read));
     const auto plain = path.has_filename() ? path : path.parent_path();
     type->id =
         lowered(plain.extension() == ".gdtf" ? plain.stem().string() : plain.filename().string());

@@ -9,6 +9,8 @@
 #include "light/fixture_type.h"
 
 #include <filesystem>
+#include <map>
+#include <string>
 #include <string_view>
 
 namespace zelo::files {
@@ -16,6 +18,9 @@ namespace zelo::files {
 // From the text of description.xml; `power` is the text of an optional zelochrome.json beside it:
 // {"emitters": {"Red": {"power_w": 12.5}}}.
 Result<light::FixtureType> parseGdtf(std::string_view description, std::string_view power = {});
+
+// From the files of an archive by name; they are kept with the type.
+Result<light::FixtureType> typeOfFiles(std::map<std::string, std::string> files);
 
 // `path`: a folder or an archive. The id is the name of the folder or archive without its ending.
 Result<light::FixtureType> readGdtf(const std::filesystem::path& path);

@@ -3,6 +3,7 @@
 
 #include "base/file.h"
 #include "base/text.h"
+#include "files/detail/archive.h"
 #include "files/gdtf_reader.h"
 
 #include <algorithm>
@@ -10,7 +11,6 @@
 #include <nlohmann/json.hpp>
 #include <pugixml.hpp>
 #include <sstream>
-#include <zip.h>
 
 namespace zelo::files {
 
@@ -405,43 +405,6 @@ private:
     Node node_, physical_;
     std::vector<std::pair<std::string, light::Response>> profiles_;
 };
-
-Result<std::string> zipped(const std::map<std::string, std::string>& files) {
-    zip_error_t error;
-    zip_error_init(&error);
-    zip_source_t* source = zip_source_buffer_create(nullptr, 0, 0, &error);
-    zip_t* zip = source ? zip_open_from_source(source, ZIP_TRUNCATE, &error) : nullptr;
-    if (!zip) {
-        const std::string why = zip_error_strerror(&error);
-        zip_error_fini(&error);
-        return fail(ErrorCode::Io, "cannot make an archive: {}", why);
-    }
-    zip_error_fini(&error);
-    zip_source_keep(source);
-    for (const auto& [name, text] : files) {
-        const auto at =
-            zip_file_add(zip, name.c_str(), zip_source_buffer(zip, text.data(), text.size(), 0),
-                         ZIP_FL_ENC_UTF_8);
-        constexpr time_t kSameEachTime = 946'684'800; // 2000-01-01: archives of one type are equal
-        if (at >= 0)
-            zip_file_set_mtime(zip, static_cast<zip_uint64_t>(at), kSameEachTime, 0);
-    }
-    std::string bytes;
-    if (zip_close(zip) == 0 && zip_source_open(source) == 0) {
-        zip_stat_t stat;
-        if (zip_source_stat(source, &stat) == 0) {
-            bytes.resize(stat.size);
-            if (zip_source_read(source, bytes.data(), bytes.size()) !=
-                static_cast<zip_int64_t>(bytes.size()))
-                bytes.clear();
-        }
-        zip_source_close(source);
-    }
-    zip_source_free(source);
-    if (bytes.empty())
-        return fail(ErrorCode::Io, "cannot make an archive");
-    return bytes;
-}
 
 } // namespace
 

@@ -261,6 +261,37 @@ class Convert(unittest.TestCase):
                 self.assertEqual(before["channels"], after["channels"])
             self.assertEqual(run("convert", archive, folder / "x.csv").returncode, 2)
 
+    def test_rigs_and_shows(self):
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            demo = DATA / "shows/salt-lanterns.zelo"
+            self.assertEqual(run("convert", demo, folder / "rig.mvr").returncode, 0)
+            self.assertEqual(run("convert", folder / "rig.mvr", folder / "rig.zelo").returncode, 0)
+            before, after = json.loads(demo.read_text()), json.loads((folder / "rig.zelo").read_text())
+            self.assertEqual(after["name"], "rig")
+            for a, b in zip(before["fixtures"], after["fixtures"], strict=True):
+                for key in ("number", "type", "mode", "universe", "address"):
+                    self.assertEqual(a[key], b[key])
+            self.assertEqual(run("convert", folder / "rig.mvr", folder / "rig.csv").returncode, 2)
+            (folder / "no.mvr").write_text("no")
+            self.assertIn("not an MVR archive", run("convert", folder / "no.mvr", folder / "x.zelo").stderr)
+            self.assertFalse((folder / "x.zelo").exists())
+
+    def test_a_route_as_cues_for_another_desk(self):
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            plan = ask("fade", "petrel-4", "gel:104", "gel:338", "--cues", folder / "way.asc", "--time", 12)
+            self.assertEqual(run("convert", folder / "way.asc", folder / "way.csv").returncode, 0)
+            rows = (folder / "way.csv").read_text().splitlines()
+            self.assertEqual(len(rows), 1 + len(plan["steps"]))
+            total = sum(float(r.split('"')[4].split(",")[1]) for r in rows[1:])
+            self.assertAlmostEqual(total, 12, 2)
+            last = [float(x) for x in rows[-1].split(",")[-5:]]
+            for level, channel in zip(last, plan["steps"][-1]["channels"], strict=True):
+                self.assertAlmostEqual(level, 100 * channel["value"] / 255, delta=0.06)
+            self.assertEqual(run("fade", "petrel-4", "gel:104", "gel:338", "--cues", "x.txt").returncode, 2)
+            self.assertEqual(run("fade", "petrel-4", "gel:104", "gel:338", "--cues", folder / "y.asc", "--time", 0).returncode, 2)
+
     def test_palettes(self):
         with tempfile.TemporaryDirectory() as name:
             folder = pathlib.Path(name)

@@ -1,0 +1,23 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// ZIP archives as files by name, in memory. Every size is bounded before anything is unpacked.
+#pragma once
+
+#include "base/result.h"
+
+#include <map>
+#include <string>
+#include <string_view>
+
+namespace zelo::files {
+
+using Files = std::map<std::string, std::string>;
+
+inline constexpr std::size_t kMostFileBytes = 32u << 20; // of one file
+inline constexpr std::size_t kMostArchiveBytes = 64u << 20;
+inline constexpr std::size_t kMostFiles = 500;
+
+// `what`: "a GDTF archive", for the message.
+Result<Files> unzipped(std::string_view bytes, const char* what);
+Result<std::string> zipped(const Files& files); // the same bytes each time
+
+} // namespace zelo::files
