@@ -85,7 +85,7 @@ Drives middle(const Drives& a, const Drives& b) {
 // (so far points are tied early), then sweeps that pull each towards the middle of its neighbours.
 void mixTogether(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
     // Flags and wheels have few ways to one colour: little is left to even out.
-    const int sweeps = mixer.additive() ? 12 : 1;
+    const int sweeps = mixer.additive() ? 8 : 1;
     const auto fill = [&](auto&& self, std::size_t a, std::size_t b) -> void {
         if (b - a < 2)
             return;
@@ -124,10 +124,10 @@ LargestStep largestStep(const std::vector<FadePoint>& points) {
 // from least squares to the least largest), as long as the largest step shrinks.
 void evenOut(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
     constexpr double kSeen = 0.03; // design §8: steps below it are never too large
-    constexpr int kPlaces = 4;     // stretches that may need it
-    constexpr int kRounds = 10;
-    constexpr int kSweeps = 3;
-    constexpr std::size_t kStretch = 14;
+    constexpr int kPlaces = 3;     // stretches that may need it
+    constexpr int kRounds = 6;
+    constexpr int kSweeps = 2;
+    constexpr std::size_t kStretch = 11;
     constexpr double kLeastWeight = 0.02;
     LargestStep largest = largestStep(points);
     for (int place = 0; place < kPlaces && largest.step > kSeen; ++place) {
