@@ -104,7 +104,8 @@ int start(const StartWish& wish) {
     settings.port = static_cast<std::uint16_t>(wish.port);
     auto sender = wire::E131Sender::open(settings);
     Document document(std::make_unique<host::Session>(
-        library, sender ? std::move(*sender) : std::unique_ptr<light::FrameSink>()));
+        library, sender ? std::move(*sender) : std::unique_ptr<light::FrameSink>(),
+        std::make_unique<host::Autosave>(host::stateFolder())));
     if (wish.rehearsal)
         document.session().setOnStage(false);
     MainWindow window(document);
@@ -141,6 +142,9 @@ int start(const StartWish& wish) {
         rig.start(QApplication::applicationDirPath() + "/zelo-rig", arguments);
     }
     window.show();
+    if (wish.show.empty() && wish.shot.empty())
+        if (const auto left = host::Autosave::leftBehind(host::stateFolder()); !left.empty())
+            window.offerUnsaved(left.front(), std::nullopt);
     if (!wish.shot.empty()) // a second first, so that the heartbeat has been measured
         QTimer::singleShot(1300, &window, [&] { takeShot(window, document, toQt(wish.shot)); });
     const int code = QApplication::exec();

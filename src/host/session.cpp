@@ -15,9 +15,11 @@ show::ShowPtr emptyShow() {
 }
 } // namespace
 
-Session::Session(Library& library, std::unique_ptr<light::FrameSink> sink)
+Session::Session(Library& library, std::unique_ptr<light::FrameSink> sink,
+                 std::unique_ptr<Autosave> autosave)
     : library_(library), mixes_(library, library), history_(emptyShow(), show::emptyHand()),
       player_(sink ? std::make_unique<Player>(std::move(sink)) : nullptr),
+      autosave_(std::move(autosave)),
       workers_(std::max(2u, std::thread::hardware_concurrency() - 1)) {}
 
 Session::~Session() = default;
@@ -37,6 +39,25 @@ void Session::start(show::ShowPtr show, show::HandPtr hand) {
     path_.reset();
     lineup_.clear();
     changed();
+}
+
+Done Session::recover(const std::filesystem::path& unsaved,
+                      const std::optional<std::filesystem::path>& path) {
+    auto opened = files::readShow(unsaved);
+    if (!opened)
+        return passOn(opened.error());
+    start(emptyShow(), show::emptyHand());
+    path_ = path;
+    if (autosave_)
+        autosave_->adopt(unsaved);
+    history_.push({"Recover unsaved work", opened->show, opened->hand});
+    changed();
+    return {};
+}
+
+void Session::letGo() {
+    if (autosave_)
+        autosave_->clear();
 }
 
 Done Session::save() {
@@ -109,6 +130,10 @@ void Session::setOnStage(bool on) {
 }
 
 void Session::changed() {
+    if (autosave_ && (kept() || !history_.canUndo()))
+        autosave_->clear(); // nothing that is not on disk
+    else if (autosave_)
+        autosave_->put(show(), hand(), path_);
     workers_.post("stage", [this, show = show(), hand = hand(), controls = controls_,
                             out = on_stage_now_, wish = ++wish_] {
         auto stage =

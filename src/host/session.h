@@ -4,6 +4,7 @@
 // are computed by a worker and handed back through `on_stage`.
 #pragma once
 
+#include "host/autosave.h"
 #include "host/library.h"
 #include "host/player.h"
 #include "host/workers.h"
@@ -20,14 +21,21 @@ namespace zelo::host {
 
 class Session {
 public:
-    // `sink` may be null: nothing goes out. The library outlives the session.
-    Session(Library& library, std::unique_ptr<light::FrameSink> sink);
+    // `sink` may be null: nothing goes out. The library outlives the session. `autosave` may be
+    // null: then nothing is kept between saves.
+    Session(Library& library, std::unique_ptr<light::FrameSink> sink,
+            std::unique_ptr<Autosave> autosave = nullptr);
     ~Session();
 
     // --- the document
     Done open(const std::filesystem::path& path);
     void start(show::ShowPtr show, show::HandPtr hand); // a new document, not on disk yet
     Done save();                                        // NotFound without a path
+    // Takes unsaved work that was left behind, as not yet saved: of `path`, or of a show without a
+    // file (then `path` is empty).
+    Done recover(const std::filesystem::path& unsaved,
+                 const std::optional<std::filesystem::path>& path);
+    void letGo(); // the program ends, and what is not saved is not wanted
     Done saveAs(const std::filesystem::path& path);
     const std::optional<std::filesystem::path>& path() const { return path_; }
     bool kept() const { return path_ && history_.kept(); } // all, the hand too, is on disk as it is
@@ -76,6 +84,7 @@ private:
     std::mutex publish_;
     std::uint64_t published_ = 0;
     std::unique_ptr<Player> player_;
+    std::unique_ptr<Autosave> autosave_;
     Workers workers_; // last: its jobs use the others
 };
 

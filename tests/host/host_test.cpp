@@ -9,6 +9,9 @@
 #include <filesystem>
 #include <fstream>
 #include <gtest/gtest.h>
+#include <random>
+#include <sys/wait.h>
+#include <unistd.h>
 
 namespace zelo::host {
 namespace {
@@ -247,6 +250,116 @@ TEST(ClosedLoop, TheRigShowsTheColourWanted) {
         };
         // 8 bit at full: within a thousandth; all of these are in reach of all three types.
         EXPECT_TRUE(eventually([&] { return worst() < 0.001; })) << colour << " " << worst();
+    }
+}
+
+// --- what is not saved yet
+
+std::shared_ptr<const show::Show> showNamed(const std::string& name) {
+    show::Show s;
+    s.name = name;
+    return std::make_shared<const show::Show>(std::move(s));
+}
+
+TEST(Autosave, WorkIsKeptBesideItsFileUntilItIsSaved) {
+    Folder folder;
+    Library library;
+    Session session(library, nullptr, std::make_unique<Autosave>(folder.path / "state", 5ms));
+    ASSERT_TRUE(session.saveAs(folder.path / "a.zelo"));
+    const auto unsaved = Autosave::besideOf(folder.path / "a.zelo");
+    EXPECT_FALSE(fs::exists(unsaved));
+    ASSERT_TRUE(session.edit("Rename", show::renameShow(session.show(), "Later")));
+    ASSERT_TRUE(eventually([&] { return fs::exists(unsaved); }));
+    EXPECT_EQ(files::readShow(unsaved)->show->name, "Later");
+    EXPECT_NE(files::readShow(folder.path / "a.zelo")->show->name, "Later");
+    ASSERT_TRUE(session.save());
+    EXPECT_FALSE(fs::exists(unsaved)) << "nothing is unsaved now";
+}
+
+TEST(Autosave, WhatWasLeftBehindCanBeTakenAndUndone) {
+    Folder folder;
+    const auto file = folder.path / "a.zelo";
+    ASSERT_TRUE(files::writeShow(file, *showNamed("Before"), {}));
+    ASSERT_TRUE(files::writeShow(Autosave::besideOf(file), *showNamed("After"), {}));
+    Library library;
+    Session session(library, nullptr, std::make_unique<Autosave>(folder.path, 5ms));
+    ASSERT_TRUE(session.open(file));
+    EXPECT_EQ(session.show()->name, "Before");
+    EXPECT_TRUE(fs::exists(Autosave::besideOf(file))) << "opening throws nothing away";
+    ASSERT_TRUE(session.recover(Autosave::besideOf(file), file));
+    EXPECT_EQ(session.show()->name, "After");
+    EXPECT_FALSE(session.kept());
+    ASSERT_TRUE(session.save());
+    EXPECT_FALSE(fs::exists(Autosave::besideOf(file)));
+    EXPECT_EQ(files::readShow(file)->show->name, "After");
+    std::ofstream(Autosave::besideOf(file)) << "{";
+    EXPECT_FALSE(session.recover(Autosave::besideOf(file), file));
+    EXPECT_EQ(session.show()->name, "After") << "what is open stays";
+}
+
+TEST(Autosave, AShowWithoutAFileIsFoundByTheNextProgram) {
+    Folder folder;
+    const auto dead = folder.path / "untitled-999999999.zelo.unsaved";
+    ASSERT_TRUE(files::writeShow(dead, *showNamed("Lost"), {}));
+    const auto own = folder.path / fmt::format("untitled-{}.zelo.unsaved", ::getpid());
+    ASSERT_TRUE(files::writeShow(own, *showNamed("Mine"), {}));
+    EXPECT_EQ(Autosave::leftBehind(folder.path), std::vector{dead})
+        << "own work is not left behind";
+    EXPECT_TRUE(Autosave::leftBehind(folder.path / "nowhere").empty());
+}
+
+// A program that edits all the time is killed at a random moment, fifty times: the file is never
+// broken, and what is lost is younger than the pause (here a hundredth of the real one) and a
+// write.
+TEST(Autosave, KilledAtAnyMomentItLosesNextToNothing) {
+    std::mt19937 random(11);
+    for (int round = 0; round < 50; ++round) {
+        Folder folder;
+        const auto file = folder.path / "a.zelo";
+        ASSERT_TRUE(files::writeShow(file, *showNamed("0"), {}));
+        int pipe[2];
+        ASSERT_EQ(::pipe(pipe), 0);
+        const pid_t child = ::fork();
+        if (child == 0) { // edits until it is killed; tells each one
+            Library library;
+            Session session(library, nullptr, std::make_unique<Autosave>(folder.path, 10ms));
+            if (!session.open(file))
+                std::_Exit(1);
+            for (int i = 1;; ++i) {
+                (void)session.edit("Rename", show::renameShow(session.show(), std::to_string(i)));
+                const std::int64_t told[2] = {
+                    i, std::chrono::steady_clock::now().time_since_epoch().count()};
+                if (::write(pipe[1], told, sizeof told) != sizeof told)
+                    std::_Exit(1);
+                std::this_thread::sleep_for(1ms);
+            }
+        }
+        ::close(pipe[1]);
+        std::this_thread::sleep_for(std::chrono::milliseconds(60 + random() % 60));
+        ::kill(child, SIGKILL);
+        int status = 0;
+        ::waitpid(child, &status, 0);
+        const auto killed = std::chrono::steady_clock::now();
+        std::vector<std::int64_t> when{0};
+        std::int64_t told[2];
+        while (::read(pipe[0], told, sizeof told) == sizeof told)
+            when.push_back(told[1]);
+        ::close(pipe[0]);
+        EXPECT_EQ(files::readShow(file)->show->name, "0") << "the file itself is untouched";
+        const auto unsaved = Autosave::besideOf(file);
+        if (!fs::exists(unsaved)) { // killed before the first write came due
+            EXPECT_LT(when.size(), 200u);
+            continue;
+        }
+        const auto back = files::readShow(unsaved);
+        ASSERT_TRUE(back) << back.error().text();
+        const auto reached = static_cast<std::size_t>(std::stoi(back->show->name));
+        ASSERT_LT(reached, when.size() + 1);
+        if (reached + 1 < when.size()) { // the first edit that was lost
+            const std::chrono::nanoseconds age =
+                killed.time_since_epoch() - std::chrono::nanoseconds(when[reached + 1]);
+            EXPECT_LT(age, 1s) << "lost work is older than that";
+        }
     }
 }
 

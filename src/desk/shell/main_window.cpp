@@ -151,6 +151,9 @@ Done MainWindow::open(const QString& path) {
     if (opened) {
         disposable_ = false;
         emit document_.lineupChanged();
+        const auto unsaved = host::Autosave::besideOf(fromQt(path));
+        if (std::error_code error; std::filesystem::exists(unsaved, error))
+            offerUnsaved(unsaved, std::filesystem::path(fromQt(path)));
     }
     return opened;
 }
@@ -186,6 +189,32 @@ void MainWindow::askSaveAs() {
         disposable_ = false;
 }
 
+void MainWindow::offerUnsaved(const std::filesystem::path& unsaved,
+                              const std::optional<std::filesystem::path>& file) {
+    auto* box = new QMessageBox(this);
+    box->setAttribute(Qt::WA_DeleteOnClose);
+    const auto when = QFileInfo(toQt(unsaved.string())).lastModified().toString("d MMM, HH:mm:ss");
+    const auto name = file ? toQt(file->filename().string()) : tr("a show without a file");
+    box->setText(
+        tr("The program ended before work on %1 was saved. It was kept at %2.").arg(name, when));
+    auto* take = box->addButton(tr("Take it back"), QMessageBox::AcceptRole);
+    auto* drop = box->addButton(tr("Throw it away"), QMessageBox::DestructiveRole);
+    box->addButton(tr("Decide later"), QMessageBox::RejectRole);
+    connect(box, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
+        if (chosen == drop) {
+            std::error_code error;
+            std::filesystem::remove(unsaved, error);
+        }
+        if (chosen != take)
+            return;
+        if (auto taken = document_.session().recover(unsaved, file); !taken)
+            return tell(toQt(taken.error().text()));
+        disposable_ = false;
+        emit document_.lineupChanged();
+    });
+    box->open();
+}
+
 bool MainWindow::mayLeave() {
     auto& session = document_.session();
     if (disposable_ || session.kept() || (!session.path() && !session.history().canUndo()))
@@ -202,7 +231,10 @@ bool MainWindow::mayLeave() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-    event->setAccepted(mayLeave());
+    const bool leaves = mayLeave();
+    if (leaves)
+        document_.session().letGo();
+    event->setAccepted(leaves);
 }
 
 void MainWindow::explain() {

@@ -31,6 +31,10 @@ public:
     // A demo copy may be closed without asking.
     void setDisposable(bool disposable) { disposable_ = disposable; }
     Done open(const QString& path);
+    // Unsaved work was left behind, of a file or of none: asks whether to take it back, without
+    // standing in the way.
+    void offerUnsaved(const std::filesystem::path& unsaved,
+                      const std::optional<std::filesystem::path>& file);
 
     MatchModel& matchModel() { return *match_model_; }
     MatchView& matchView() { return *match_view_; }
