@@ -75,10 +75,11 @@ Done Session::saveAs(const std::filesystem::path& path) {
     return {};
 }
 
-Done Session::edit(const std::string& name, const Result<show::ShowPtr>& next) {
+Done Session::edit(const std::string& name, const Result<show::ShowPtr>& next,
+                   const std::string& merge) {
     if (!next)
         return passOn(next.error());
-    history_.push({name, *next, hand()});
+    history_.push({name, *next, hand()}, merge);
     std::erase_if(lineup_, [&](show::FixtureId id) { return !show()->fixture(id); });
     changed();
     return {};

@@ -45,7 +45,9 @@ public:
     const show::HandPtr& hand() const { return history_.now().hand; }
 
     // --- edits
-    Done edit(const std::string& name, const Result<show::ShowPtr>& next);
+    // With the same non-empty `merge` as the edit before it is one step with it: a drag.
+    Done edit(const std::string& name, const Result<show::ShowPtr>& next,
+              const std::string& merge = {});
     void setHand(const std::string& name, show::HandPtr hand, const std::string& merge = {});
     Done keepHand(); // puts what is in hand into the look
     void putDown();  // lets go of all that is in hand

@@ -49,9 +49,9 @@ PatchFaults patchFaults(const Show& show, const SlotsOf& slots_of) {
     return faults;
 }
 
-std::optional<Address> nextFree(const Show& show, const SlotsOf& slots_of, int slots, Address from,
+std::optional<Address> nextFree(const Show& show, const SlotsOf& slots_of, int count, Address from,
                                 std::span<const FixtureId> moving) {
-    if (slots < 1 || slots > kSlotsInUniverse)
+    if (count < 1 || count > kSlotsInUniverse)
         return std::nullopt;
     const auto all = takenSlots(show, slots_of, moving);
     for (int universe = from.universe; universe <= light::kLastUniverse; ++universe) {
@@ -60,11 +60,11 @@ std::optional<Address> nextFree(const Show& show, const SlotsOf& slots_of, int s
             for (const Taken& t : taken->second) {
                 if (t.to < slot)
                     continue;
-                if (t.from >= slot + slots)
+                if (t.from >= slot + count)
                     break;
                 slot = t.to + 1;
             }
-        if (slot + slots - 1 <= kSlotsInUniverse)
+        if (slot + count - 1 <= kSlotsInUniverse)
             return Address{static_cast<std::uint16_t>(universe), slot};
     }
     return std::nullopt;
@@ -74,15 +74,15 @@ Result<ShowPtr> addMany(const ShowPtr& show, const AddWish& wish, std::vector<Fi
     if (wish.count < 1 || wish.count > kMostAtOnce)
         return fail(ErrorCode::BadValue, "{} fixtures: must be within 1..{}", wish.count,
                     kMostAtOnce);
-    if (wish.slots < 1 || wish.slots > kSlotsInUniverse || wish.spacing < 0)
-        return fail(ErrorCode::BadValue, "{} slots, {} apart: must be within 1..{}", wish.slots,
+    if (wish.footprint < 1 || wish.footprint > kSlotsInUniverse || wish.spacing < 0)
+        return fail(ErrorCode::BadValue, "{} slots, {} apart: must be within 1..{}", wish.footprint,
                     wish.spacing, kSlotsInUniverse);
-    const int pitch = wish.spacing > 0 ? wish.spacing : wish.slots;
+    const int pitch = wish.spacing > 0 ? wish.spacing : wish.footprint;
     ShowPtr next = show;
     int universe = wish.like.universe;
     int address = wish.like.address;
     for (int i = 0; i < wish.count; ++i) {
-        if (i > 0 && address + wish.slots - 1 > kSlotsInUniverse) {
+        if (i > 0 && address + wish.footprint - 1 > kSlotsInUniverse) {
             ++universe;
             address = 1;
         }

@@ -24,7 +24,7 @@ struct Address {
 struct Clash {
     FixtureId fixture; // the later one by address
     FixtureId with;
-    int slots = 0; // that both claim
+    int shared = 0; // slots that both claim
 };
 
 struct PatchFaults {
@@ -33,15 +33,15 @@ struct PatchFaults {
 };
 PatchFaults patchFaults(const Show& show, const SlotsOf& slots_of);
 
-// The first room for `slots` from `from` on, in later universes too; fixtures in `moving` count as
-// gone. Nothing when there is none up to universe 63999, or slots is not within 1..512.
-std::optional<Address> nextFree(const Show& show, const SlotsOf& slots_of, int slots, Address from,
+// The first room for `count` slots from `from` on, in later universes too; fixtures in `moving`
+// count as gone. Nothing when there is none up to universe 63999, or count is not within 1..512.
+std::optional<Address> nextFree(const Show& show, const SlotsOf& slots_of, int count, Address from,
                                 std::span<const FixtureId> moving = {});
 
 struct AddWish {
     Fixture like; // type, mode, universe, address, place; its number is the first
     int count = 1;
-    int slots = 1;     // of one
+    int footprint = 1; // slots of one
     int spacing = 0;   // from address to address; 0 = one after the other without a gap
     double step_m = 1; // from lamp to lamp on the plan, to the right
 };

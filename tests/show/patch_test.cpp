@@ -38,7 +38,7 @@ TEST(Patch, FindsWhatClashesAndWhatRunsPastTheEnd) {
     ASSERT_EQ(faults.clashes.size(), 1u);
     EXPECT_EQ(faults.clashes[0].fixture, FixtureId{2});
     EXPECT_EQ(faults.clashes[0].with, FixtureId{1});
-    EXPECT_EQ(faults.clashes[0].slots, 2);
+    EXPECT_EQ(faults.clashes[0].shared, 2);
     EXPECT_THAT(faults.past_end, ::testing::ElementsAre(FixtureId{5}));
 }
 
@@ -59,7 +59,7 @@ TEST(Patch, ManyAreAddedOneAfterTheOther) {
     wish.like.number = 7;
     wish.like.address = 300;
     wish.count = 4;
-    wish.slots = 100;
+    wish.footprint = 100;
     wish.step_m = 1.5;
     std::vector<FixtureId> added;
     const auto show = addMany(std::make_shared<const Show>(), wish, &added);

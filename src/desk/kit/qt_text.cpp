@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/qt_text.h"
 
+#include <QObject>
+
 #include <cmath>
 
 namespace zelo::desk {
@@ -18,6 +20,10 @@ QString numberText(double value, int decimals) {
 
 QString numberOrDash(double value, int decimals) {
     return std::isfinite(value) ? numberText(value, decimals) : QString(QChar(0x2013));
+}
+
+QString lampCount(std::size_t count) {
+    return count == 1 ? QObject::tr("1 lamp") : QObject::tr("%1 lamps").arg(count);
 }
 
 } // namespace zelo::desk

@@ -16,6 +16,7 @@ inline std::string fromQt(const QString& text) {
 
 // Real minus, a thin space between thousands: "−0.0024", "9 620".
 QString numberText(double value, int decimals);
+QString lampCount(std::size_t count); // "1 lamp", "6 lamps"
 // As numberText, an en dash where there is no number.
 QString numberOrDash(double value, int decimals);
 

@@ -6,6 +6,7 @@
 #include "desk/lineup/lineup_panel.h"
 #include "desk/match/match_view.h"
 #include "desk/readings/readings_panel.h"
+#include "desk/rig/rig_view.h"
 #include "desk/shell/coming_view.h"
 #include "desk/shell/header.h"
 #include "desk/shell/message_line.h"
@@ -31,6 +32,7 @@ MainWindow::MainWindow(Document& document)
     : document_(document), match_model_(new MatchModel(document, this)),
       header_(new Header(document, this)),
       swatches_(new SwatchPanel(document, *match_model_, this)), views_(new QStackedWidget(this)),
+      rig_view_(new RigView(document, views_)),
       match_view_(new MatchView(document, *match_model_, views_)),
       readings_(new ReadingsPanel(document, *match_model_, this)),
       lineup_(new LineupPanel(document, this)), message_(new MessageLine(this)) {
@@ -40,8 +42,7 @@ MainWindow::MainWindow(Document& document)
     const auto coming = [this](const QString& title, const QString& line) {
         views_->addWidget(new ComingView(title, line, views_));
     };
-    coming(tr("Rig"), tr("Not built yet. Here will be the plan of the stage, the patch and Find "
-                         "fixtures."));
+    views_->addWidget(rig_view_);
     views_->addWidget(match_view_);
     coming(tr("Gradient"), tr("Not built yet. Here colours will be spread along the lineup."));
     coming(tr("Crossfade"), tr("Not built yet. Here the way of a fade through colour will be "
@@ -90,6 +91,13 @@ void MainWindow::makeCommands() {
                             bool menu = false) {
         commands_.push_back({text, key, std::move(run), menu});
     };
+    add(tr("Add lamps to the rig"), {}, [this] {
+        showView(Rig);
+        rig_view_->askAdd();
+    });
+    add(tr("Move what clashes to free slots"), {}, [this] { rig_view_->patch().resolveFaults(); });
+    add(tr("Copy the patch for a spreadsheet"), {}, [this] { rig_view_->copyPatch(); });
+    add(tr("Paste lamps from a spreadsheet"), {}, [this] { rig_view_->pastePatch(); });
     add(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
     add(tr("Find a command"), "Ctrl+K", [this] { openFinder(commands_, this); });
     add(tr("Put down what is in hand"), "Esc", [&session] { session.putDown(); });

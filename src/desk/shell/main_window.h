@@ -15,6 +15,7 @@ class Header;
 class LineupPanel;
 class MatchModel;
 class MatchView;
+class RigView;
 class ReadingsPanel;
 class SwatchPanel;
 
@@ -37,6 +38,7 @@ public:
                       const std::optional<std::filesystem::path>& file);
 
     MatchModel& matchModel() { return *match_model_; }
+    RigView& rigView() { return *rig_view_; }
     MatchView& matchView() { return *match_view_; }
     SwatchPanel& swatches() { return *swatches_; }
     LineupPanel& lineupPanel() { return *lineup_; }
@@ -63,6 +65,7 @@ private:
     Header* header_;
     SwatchPanel* swatches_;
     QStackedWidget* views_;
+    RigView* rig_view_;
     MatchView* match_view_;
     ReadingsPanel* readings_;
     LineupPanel* lineup_;

@@ -1,0 +1,420 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/rig/plan.h"
+
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "show/patch.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QWheelEvent>
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace zelo::desk {
+
+using show::FixtureId;
+
+namespace {
+constexpr double kLamp = 8;      // half the size of a lamp, px
+constexpr double kSnap_m = 0.1;  // a dragged lamp stands on tenths of a metre
+constexpr double kThrow_m = 2.2; // from a lamp to the middle of its light on the plan
+constexpr double kPool_m = 2.4;  // radius of that light
+constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kMargin_m = 0.9;
+constexpr double kLeastScale = 4, kMostScale = 400;
+
+// A shape for each type in the show, so that types are told apart without colour.
+QPolygonF shapeOf(int kind) {
+    QPolygonF shape;
+    const int corners = std::array{4, 24, 6, 3, 5, 8}[static_cast<std::size_t>(kind % 6)];
+    const double turn = corners == 4 ? 45 : corners == 6 ? 0 : corners == 8 ? 22.5 : -90;
+    const double r = corners == 4 ? kLamp * 1.3 : corners == 3 ? kLamp * 1.25 : kLamp;
+    for (int i = 0; i < corners; ++i) {
+        const double a = (turn + 360.0 * i / corners) * kDegree;
+        shape << QPointF(r * std::cos(a), r * std::sin(a));
+    }
+    return shape;
+}
+
+int kindOf(const show::Show& show, const std::string& type) {
+    std::set<std::string> types;
+    for (const auto& [id, f] : show.fixtures)
+        types.insert(f->type);
+    return static_cast<int>(std::distance(types.begin(), types.find(type)));
+}
+
+} // namespace
+
+Plan::Plan(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
+    setAccessibleName(tr("Plan"));
+    setToolTip(
+        tr("Lamps where they hang: press or sweep to choose (Shift adds, Ctrl toggles), drag "
+           "to move, wheel to zoom, Alt and drag to move the paper"));
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    connect(&document_, &Document::stageComputed, this, [this] { update(); });
+    connect(&document_, &Document::lineupChanged, this, [this] { update(); });
+    connect(&document_, &Document::showChanged, this, [this] {
+        if (fitted_)
+            fit();
+        update();
+    });
+}
+
+void Plan::setBeams(bool on) {
+    beams_ = on;
+    update();
+}
+
+void Plan::fit() {
+    fitted_ = true;
+    QRectF all;
+    for (const auto& [id, f] : document_.show().fixtures)
+        all |= QRectF(f->place.x_m - 0.01, f->place.y_m - 0.01, 0.02, 0.02);
+    if (all.isNull())
+        all = QRectF(-6, -2, 12, 8);
+    all.adjust(-kMargin_m, -kMargin_m - 0.5, kMargin_m, kMargin_m); // numbers stand below
+    scale_ = std::clamp(std::min(width() / all.width(), height() / all.height()), kLeastScale,
+                        kMostScale);
+    middle_ = all.center();
+    update();
+}
+
+void Plan::resizeEvent(QResizeEvent*) {
+    if (fitted_)
+        fit();
+}
+
+QPointF Plan::toPixels(double x_m, double y_m) const { // upstage is up
+    return {width() / 2.0 + (x_m - middle_.x()) * scale_,
+            height() / 2.0 - (y_m - middle_.y()) * scale_};
+}
+
+QPointF Plan::toMetres(const QPointF& p) const {
+    return {middle_.x() + (p.x() - width() / 2.0) / scale_,
+            middle_.y() - (p.y() - height() / 2.0) / scale_};
+}
+
+QPointF Plan::place(FixtureId id) const {
+    const auto* f = document_.show().fixture(id);
+    return f ? toPixels(f->place.x_m, f->place.y_m) : QPointF();
+}
+
+std::optional<FixtureId> Plan::lampAt(const QPointF& pos) const {
+    std::optional<FixtureId> nearest;
+    double least = kLamp + 3;
+    for (const auto& [id, f] : document_.show().fixtures) {
+        const QPointF off = toPixels(f->place.x_m, f->place.y_m) - pos;
+        if (const double d = std::hypot(off.x(), off.y()); d < least) {
+            least = d;
+            nearest = id;
+        }
+    }
+    return nearest;
+}
+
+// A line each metre when they stand apart, stronger each fifth; the middle line of the stage.
+void Plan::paintPaper(QPainter& p) const {
+    const QPointF a = toMetres({0, static_cast<double>(height())});
+    const QPointF b = toMetres({static_cast<double>(width()), 0});
+    const int step = scale_ >= 22 ? 1 : scale_ >= 6 ? 5 : 10;
+    const auto line = [&](int m, bool upright) {
+        const QPointF at = upright ? toPixels(m, 0) : toPixels(0, m);
+        const QColor c = m == 0 && upright ? theme().faint
+                         : m % 5 == 0      ? theme().hair
+                                           : theme().lift;
+        if (upright)
+            p.fillRect(QRectF(std::round(at.x()), 0, 1, height()), c);
+        else
+            p.fillRect(QRectF(0, std::round(at.y()), width(), 1), c);
+    };
+    for (int m = static_cast<int>(std::floor(a.x() / step)) * step; m <= b.x(); m += step)
+        line(m, true);
+    for (int m = static_cast<int>(std::floor(a.y() / step)) * step; m <= b.y(); m += step)
+        line(m, false);
+}
+
+// The light of all lamps added up, on paper a third as fine: soft, and cheap for hundreds.
+void Plan::paintLight(QPainter& p) {
+    constexpr int kCoarse = 3;
+    QImage light(std::max(1, width() / kCoarse), std::max(1, height() / kCoarse),
+                 QImage::Format_ARGB32_Premultiplied);
+    light.fill(Qt::transparent);
+    QPainter q(&light);
+    q.setCompositionMode(QPainter::CompositionMode_Plus);
+    q.setPen(Qt::NoPen);
+    const double master = document_.stage().controls.master;
+    for (const auto& lamp : document_.stage().lamps) {
+        const auto* f = document_.show().fixture(lamp.id);
+        if (!f || lamp.dark != play::DarkWhy::None)
+            continue;
+        const double a = f->place.aim_deg * kDegree;
+        const double reach = kThrow_m * std::clamp(f->place.z_m / 4, 0.15, 1.3);
+        const QPointF at =
+            toPixels(f->place.x_m + reach * std::sin(a), f->place.y_m + reach * std::cos(a)) /
+            kCoarse;
+        const double r = kPool_m * scale_ / kCoarse;
+        QColor c = document_.colours().of(lamp.sent.xyz);
+        QRadialGradient pool(at, r);
+        for (const double far : {0.0, 0.35, 0.7, 1.0}) {
+            c.setAlphaF(static_cast<float>(0.42 * lamp.intensity * master *
+                                           std::pow(std::cos(far * 1.5708), 2)));
+            pool.setColorAt(far, c);
+        }
+        q.setBrush(pool);
+        q.drawEllipse(at, r, r);
+    }
+    q.end();
+    p.setRenderHint(QPainter::SmoothPixmapTransform);
+    p.drawImage(rect(), light);
+}
+
+bool Plan::crowdedBelow(const show::Fixture& f) const {
+    constexpr std::size_t kMostLooked = 300;
+    if (document_.show().fixtures.size() > kMostLooked)
+        return false;
+    const QPointF at = toPixels(f.place.x_m, f.place.y_m);
+    for (const auto& [id, other] : document_.show().fixtures) {
+        const QPointF off = toPixels(other->place.x_m, other->place.y_m) - at;
+        if (id != f.id && std::abs(off.x()) < 2 * kLamp && off.y() > 0 && off.y() < 3.6 * kLamp)
+            return true;
+    }
+    return false;
+}
+
+void Plan::paintLamp(QPainter& p, const show::Fixture& f) const {
+    const auto* lamp = document_.stage().lamp(f.id);
+    const QPointF at = toPixels(f.place.x_m, f.place.y_m);
+    const auto& lineup = document_.lineup();
+    const auto chosen = std::find(lineup.begin(), lineup.end(), f.id);
+    QPolygonF shape = shapeOf(kindOf(document_.show(), f.type)).translated(at);
+    p.setRenderHint(QPainter::Antialiasing);
+    const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
+    p.setPen(QPen(dark ? theme().text : QColor(Qt::black), 1));
+    p.setBrush(dark ? theme().bench : document_.colours().of(lamp->sent.xyz));
+    p.drawPolygon(shape);
+    if (dark) {
+        p.setPen(Qt::NoPen);
+        p.setBrush(theme().text);
+        p.drawEllipse(at, 2, 2);
+    }
+    if (chosen != lineup.end()) {
+        p.setPen(QPen(theme().sel, 2));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(
+            QRectF(at.x() - kLamp - 3.5, at.y() - kLamp - 3.5, 2 * kLamp + 7, 2 * kLamp + 7));
+    }
+    if (lamp && lamp->in_hand) { // the corner cut off
+        const QPointF corner = at + QPointF(kLamp + 4, -kLamp - 4);
+        p.setPen(QPen(theme().bright, 1.5));
+        p.drawLine(corner - QPointF(7, 0), corner + QPointF(0, 7));
+    }
+    if (scale_ >= 14) {
+        const QString number = QString::number(f.number);
+        p.setPen(theme().text);
+        const double y = crowdedBelow(f) ? at.y() - kLamp - 6 : at.y() + kLamp + 15;
+        drawTextCentred(p, static_cast<int>(at.x()), static_cast<int>(y), number,
+                        typeface(Type::Small),
+                        chosen != lineup.end() ? theme().bright : theme().text);
+    }
+}
+
+void Plan::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().bench);
+    paintPaper(p);
+    if (beams_)
+        paintLight(p);
+    for (const auto& [id, f] : document_.show().fixtures)
+        paintLamp(p, *f);
+    // The order of the lineup, from lamp to lamp.
+    const auto& lineup = document_.lineup();
+    p.setPen(QPen(theme().rule, 1));
+    for (std::size_t i = 1; i < lineup.size() && lineup.size() <= 60; ++i) {
+        const QPointF a = place(lineup[i - 1]);
+        const QPointF b = place(lineup[i]);
+        const double length = std::hypot(b.x() - a.x(), b.y() - a.y());
+        if (length < 40)
+            continue;
+        const QPointF way = (b - a) / length;
+        const QPointF m = (a + b) / 2;
+        p.drawLine(a + way * (kLamp + 6), b - way * (kLamp + 6));
+        p.setBrush(theme().text);
+        p.setPen(Qt::NoPen);
+        const QPointF side(-way.y(), way.x());
+        p.drawPolygon(QPolygonF{{m + way * 4, m - way * 4 + side * 4, m - way * 4 - side * 4}});
+        p.setPen(QPen(theme().rule, 1));
+    }
+    if (drag_ == Drag::Sweep) {
+        p.setPen(QPen(theme().bright, 1, Qt::DotLine));
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(QRectF(from_, now_).normalized());
+    }
+    if (document_.show().fixtures.empty())
+        drawTextCentred(p, width() / 2, height() / 2,
+                        tr("No lamps yet: Add lamps… puts the first ones here."),
+                        typeface(Type::Work), theme().dim);
+    if (hasFocus())
+        drawFocusBrackets(p, rect().adjusted(4, 4, -4, -4));
+}
+
+void Plan::choose(const std::vector<FixtureId>& ids, How how) {
+    show::Lineup lineup = how == How::Only ? show::Lineup{} : document_.lineup();
+    for (const FixtureId id : ids) {
+        const auto it = std::find(lineup.begin(), lineup.end(), id);
+        if (it == lineup.end())
+            lineup.push_back(id);
+        else if (how == How::Toggle)
+            lineup.erase(it);
+    }
+    document_.setLineup(std::move(lineup));
+}
+
+void Plan::mousePressEvent(QMouseEvent* event) {
+    from_ = now_ = event->position();
+    ++gesture_;
+    if (event->button() == Qt::MiddleButton || event->modifiers() & Qt::AltModifier) {
+        drag_ = Drag::Paper;
+        return;
+    }
+    if (event->button() != Qt::LeftButton)
+        return;
+    pressed_ = lampAt(from_);
+    if (!pressed_) {
+        drag_ = Drag::Sweep;
+        return;
+    }
+    const auto& lineup = document_.lineup();
+    const bool in = std::find(lineup.begin(), lineup.end(), *pressed_) != lineup.end();
+    if (event->modifiers() & Qt::ControlModifier)
+        choose({*pressed_}, How::Toggle);
+    else if (event->modifiers() & Qt::ShiftModifier)
+        choose({*pressed_}, How::Add);
+    else if (!in)
+        choose({*pressed_}, How::Only);
+    drag_ = Drag::Lamps;
+    before_ = document_.session().show();
+}
+
+void Plan::moveChosen(double dx_m, double dy_m, const std::string& merge) {
+    const auto& lineup = document_.lineup();
+    const auto next = show::changeEach(
+        before_ ? before_ : document_.session().show(), lineup, [&](show::Fixture& f, std::size_t) {
+            f.place.x_m = std::round((f.place.x_m + dx_m) / kSnap_m) * kSnap_m;
+            f.place.y_m = std::round((f.place.y_m + dy_m) / kSnap_m) * kSnap_m;
+        });
+    const auto name = tr("Move %1").arg(lampCount(lineup.size()));
+    fitted_ = false; // the paper stays where it is under a moving lamp
+    if (const auto done = document_.session().edit(fromQt(name), next, merge); !done)
+        document_.tell(toQt(done.error().text()));
+}
+
+void Plan::mouseMoveEvent(QMouseEvent* event) {
+    const QPointF before = now_;
+    now_ = event->position();
+    switch (drag_) {
+    case Drag::None:
+        setCursor(lampAt(now_) ? Qt::PointingHandCursor : Qt::ArrowCursor);
+        return;
+    case Drag::Paper:
+        fitted_ = false;
+        middle_ -= QPointF((now_.x() - before.x()) / scale_, -(now_.y() - before.y()) / scale_);
+        break;
+    case Drag::Lamps:
+        if ((now_ - from_).manhattanLength() > 4)
+            moveChosen((now_.x() - from_.x()) / scale_, -(now_.y() - from_.y()) / scale_,
+                       fmt::format("plan {}", gesture_));
+        break;
+    case Drag::Sweep:
+        break;
+    }
+    update();
+}
+
+std::vector<FixtureId> Plan::swept() const {
+    const QRectF box = QRectF(from_, now_).normalized();
+    const QPointF way = now_ - from_;
+    std::vector<std::pair<double, FixtureId>> found;
+    for (const auto& [id, f] : document_.show().fixtures) {
+        const QPointF at = toPixels(f->place.x_m, f->place.y_m);
+        if (box.contains(at))
+            found.emplace_back(QPointF::dotProduct(at - from_, way), id);
+    }
+    std::sort(found.begin(), found.end());
+    std::vector<FixtureId> ids;
+    for (const auto& [along, id] : found)
+        ids.push_back(id);
+    return ids;
+}
+
+void Plan::mouseReleaseEvent(QMouseEvent* event) {
+    const bool moved = (now_ - from_).manhattanLength() > 4;
+    if (drag_ == Drag::Sweep) {
+        const auto keys = event->modifiers();
+        const How how = keys & Qt::ControlModifier ? How::Toggle
+                        : keys & Qt::ShiftModifier ? How::Add
+                                                   : How::Only;
+        if (moved)
+            choose(swept(), how);
+        else if (how == How::Only)
+            choose({}, How::Only);
+    }
+    drag_ = Drag::None;
+    before_.reset();
+    update();
+}
+
+void Plan::wheelEvent(QWheelEvent* event) {
+    const QPointF at = event->position();
+    const QPointF under = toMetres(at);
+    scale_ =
+        std::clamp(scale_ * std::pow(1.0015, event->angleDelta().y()), kLeastScale, kMostScale);
+    middle_ += under - toMetres(at); // what is under the pointer stays there
+    fitted_ = false;
+    update();
+}
+
+void Plan::keyPressEvent(QKeyEvent* event) {
+    const double step = event->modifiers() & Qt::ShiftModifier ? kSnap_m : 5 * kSnap_m;
+    const auto nudge = [&](double x, double y) {
+        if (document_.lineup().empty())
+            return;
+        before_ = document_.session().show();
+        moveChosen(x * step, y * step, {});
+        before_.reset();
+    };
+    switch (event->key()) {
+    case Qt::Key_Left:
+        return nudge(-1, 0);
+    case Qt::Key_Right:
+        return nudge(1, 0);
+    case Qt::Key_Up:
+        return nudge(0, 1);
+    case Qt::Key_Down:
+        return nudge(0, -1);
+    case Qt::Key_Plus:
+    case Qt::Key_Equal:
+    case Qt::Key_Minus:
+        fitted_ = false;
+        scale_ = std::clamp(scale_ * (event->key() == Qt::Key_Minus ? 0.8 : 1.25), kLeastScale,
+                            kMostScale);
+        return update();
+    case Qt::Key_F:
+        return fit();
+    case Qt::Key_A:
+        if (event->modifiers() & Qt::ControlModifier) {
+            std::vector<FixtureId> all;
+            for (const auto& [id, f] : document_.show().fixtures)
+                all.push_back(id);
+            return choose(all, How::Only);
+        }
+        break;
+    default:
+        break;
+    }
+    QWidget::keyPressEvent(event);
+}
+
+} // namespace zelo::desk

@@ -1,0 +1,60 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The plan of the stage: lamps where they hang, the light of each where it falls, in metres. Press,
+// Shift, Ctrl and sweep choose; a drag or the arrow keys move; wheel zooms, Alt or the middle
+// button moves the paper.
+#pragma once
+
+#include "desk/kit/document.h"
+
+#include <QImage>
+#include <QWidget>
+
+namespace zelo::desk {
+
+class Plan : public QWidget {
+    Q_OBJECT
+public:
+    Plan(Document& document, QWidget* parent);
+    void fit(); // all lamps in view
+    void setBeams(bool on);
+    bool beams() const { return beams_; }
+
+    QPointF place(show::FixtureId id) const; // centre of a lamp, px; for tests and pictures
+
+    enum class How { Only, Add, Toggle };
+    void choose(const std::vector<show::FixtureId>& ids, How how);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    QPointF toPixels(double x_m, double y_m) const;
+    QPointF toMetres(const QPointF& pixels) const;
+    std::optional<show::FixtureId> lampAt(const QPointF& pos) const;
+    void paintPaper(QPainter& p) const;
+    void paintLight(QPainter& p);
+    void paintLamp(QPainter& p, const show::Fixture& f) const;
+    bool crowdedBelow(const show::Fixture& f) const; // its number would hit another lamp
+    void moveChosen(double dx_m, double dy_m, const std::string& merge);
+    std::vector<show::FixtureId> swept() const; // in the order of the sweep
+
+    Document& document_;
+    double scale_ = 50; // px per metre
+    QPointF middle_;    // metres, in the middle of the widget
+    bool fitted_ = true;
+    bool beams_ = true;
+
+    enum class Drag { None, Lamps, Sweep, Paper } drag_ = Drag::None;
+    QPointF from_, now_;   // px
+    show::ShowPtr before_; // the show when the lamps were taken
+    int gesture_ = 0;
+    std::optional<show::FixtureId> pressed_;
+};
+
+} // namespace zelo::desk

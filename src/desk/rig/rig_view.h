@@ -1,0 +1,58 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The Rig view: the plan of the stage above, the slots of a universe and the patch table below.
+#pragma once
+
+#include "desk/rig/patch_model.h"
+#include "desk/rig/plan.h"
+#include "desk/rig/universe_strip.h"
+
+class QSortFilterProxyModel;
+class QTableView;
+class QLineEdit;
+
+namespace zelo::desk {
+
+class Button;
+
+class RigView : public QWidget {
+    Q_OBJECT
+public:
+    RigView(Document& document, QWidget* parent);
+    Plan& plan() { return *plan_; }
+    PatchModel& patch() { return *patch_; }
+    UniverseStrip& strip() { return *strip_; }
+    QTableView& table() { return *table_; }
+
+    void askAdd(); // a form for new lamps
+    void removeChosen();
+    void copyPatch(); // chosen rows as text for a spreadsheet; all when none
+    void pastePatch();
+    // What the form ends in: one step, the new lamps chosen.
+    void add(const show::AddWish& wish);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+
+private:
+    void makeTable();
+    void lineupToTable();
+    void tableToLineup();
+    std::vector<show::FixtureId> chosenInTable() const;
+
+    Document& document_;
+    PatchModel* patch_;
+    QSortFilterProxyModel* sorted_;
+    Plan* plan_;
+    UniverseStrip* strip_;
+    QTableView* table_;
+    QLineEdit* filter_;
+    Button* beams_;
+    Button* fit_;
+    Button* add_;
+    Button* resolve_;
+    bool following_ = false; // the table follows the lineup: not the other way round
+};
+
+} // namespace zelo::desk

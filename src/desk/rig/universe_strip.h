@@ -1,0 +1,38 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// One universe as a strip of 512 slots: who takes which, what is chosen, where two clash.
+#pragma once
+
+#include "desk/rig/patch_model.h"
+
+#include <QWidget>
+
+namespace zelo::desk {
+
+class UniverseStrip : public QWidget {
+    Q_OBJECT
+public:
+    UniverseStrip(Document& document, PatchModel& patch, QWidget* parent);
+    int universe() const { return universe_; }
+    void setUniverse(int universe);
+
+signals:
+    void universeShown(int universe);
+    void fixturePressed(show::FixtureId id, Qt::KeyboardModifiers keys);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    bool event(QEvent* event) override;
+
+private:
+    double xOf(int slot) const; // left edge, 1..513
+    const show::Fixture* at(const QPoint& pos) const;
+    int used() const;
+    Document& document_;
+    PatchModel& patch_;
+    int universe_ = 1;
+};
+
+} // namespace zelo::desk

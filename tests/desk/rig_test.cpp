@@ -1,0 +1,209 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The Rig view as a programmer uses it: choosing on the plan, moving lamps, the patch table.
+#include "desk/kit/qt_text.h"
+#include "desk/rig/rig_view.h"
+#include "desk/shell/main_window.h"
+#include "files/show_file.h"
+
+#include <QApplication>
+#include <QClipboard>
+#include <QComboBox>
+#include <QDialog>
+#include <QLineEdit>
+#include <QPushButton>
+#include <QSpinBox>
+#include <QTableView>
+#include <QTest>
+#include <gtest/gtest.h>
+
+namespace zelo::desk {
+namespace {
+
+class RigTest : public ::testing::Test {
+protected:
+    RigTest() {
+        const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
+        EXPECT_TRUE(demo.has_value());
+        document.session().start(demo->show, demo->hand);
+        window.setDisposable(true);
+        window.showView(MainWindow::Rig);
+        window.show();
+        EXPECT_TRUE(QTest::qWaitForWindowExposed(&window));
+        settle();
+    }
+    void settle() {
+        for (int i = 0; i < 4; ++i) {
+            document.session().workers().waitUntilIdle();
+            QApplication::processEvents();
+            QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+        }
+    }
+    std::vector<int> lineup() {
+        std::vector<int> ids;
+        for (const auto id : document.lineup())
+            ids.push_back(id.value);
+        return ids;
+    }
+    void drag(const QPoint& from, const QPoint& to) {
+        QTest::mousePress(&plan, Qt::LeftButton, {}, from);
+        QTest::mouseMove(&plan, (from + to) / 2);
+        QTest::mouseMove(&plan, to);
+        QTest::mouseRelease(&plan, Qt::LeftButton, {}, to);
+        settle();
+    }
+    QPoint at(int id) { return plan.place({id}).toPoint(); }
+    const show::Fixture& fixture(int id) { return *document.show().fixture({id}); }
+    QModelIndex cell(int id, int column) {
+        auto* model = rig.table().model();
+        for (int row = 0; row < model->rowCount(); ++row)
+            if (model->index(row, 0).data().toInt() == fixture(id).number)
+                return model->index(row, column);
+        return {};
+    }
+    void type(int id, int column, const QString& text) {
+        EXPECT_TRUE(rig.table().model()->setData(cell(id, column), text, Qt::EditRole));
+        settle();
+    }
+
+    host::Library library{std::filesystem::path(ZELO_DATA)};
+    Document document{std::make_unique<host::Session>(library, nullptr)};
+    MainWindow window{document};
+    RigView& rig = window.rigView();
+    Plan& plan = rig.plan();
+};
+
+TEST_F(RigTest, ASweepChoosesInItsOrder) {
+    drag(at(1) + QPoint(-20, -20), at(6) + QPoint(20, 20));
+    EXPECT_EQ(lineup(), (std::vector{1, 2, 3, 4, 5, 6}));
+    drag(at(6) + QPoint(20, 20), at(1) + QPoint(-20, -20));
+    EXPECT_EQ(lineup(), (std::vector{6, 5, 4, 3, 2, 1})) << "from right to left";
+    QTest::mouseClick(&plan, Qt::LeftButton, Qt::ShiftModifier, at(9));
+    QTest::mouseClick(&plan, Qt::LeftButton, Qt::ControlModifier, at(6));
+    EXPECT_EQ(lineup(), (std::vector{5, 4, 3, 2, 1, 9}));
+    QTest::mouseClick(&plan, Qt::LeftButton, {}, at(30));
+    EXPECT_EQ(lineup(), std::vector{30});
+    QTest::keyClick(&plan, Qt::Key_A, Qt::ControlModifier);
+    EXPECT_EQ(lineup().size(), 40u);
+}
+
+TEST_F(RigTest, ADragMovesTheChosenLampsInOneStep) {
+    plan.choose({{29}, {30}}, Plan::How::Only);
+    const auto before = fixture(30).place;
+    const auto steps = document.session().history().moments().size();
+    drag(at(29), at(29) + QPoint(60, -30));
+    EXPECT_GT(fixture(30).place.x_m, before.x_m + 0.5);
+    EXPECT_GT(fixture(30).place.y_m, before.y_m + 0.2) << "up on the plan is upstage";
+    EXPECT_NEAR(std::remainder(fixture(30).place.x_m, 0.1), 0, 1e-9) << "on tenths of a metre";
+    EXPECT_EQ(document.session().history().moments().size(), steps + 1);
+    EXPECT_EQ(document.session().history().undoName(), "Move 2 lamps");
+    document.session().undo();
+    EXPECT_EQ(fixture(30).place, before);
+    QTest::keyClick(&plan, Qt::Key_Left);
+    EXPECT_NEAR(fixture(30).place.x_m, before.x_m - 0.5, 0.051);
+}
+
+TEST_F(RigTest, TheTableFollowsTheLineupAndTheOtherWayRound) {
+    plan.choose({{8}, {7}}, Plan::How::Only);
+    EXPECT_EQ(rig.table().selectionModel()->selectedRows().size(), 2);
+    rig.table().selectRow(cell(21, 0).row());
+    settle();
+    EXPECT_EQ(lineup(), std::vector{21});
+    EXPECT_EQ(rig.strip().universe(), fixture(21).universe);
+}
+
+TEST_F(RigTest, AnAddressThatClashesIsMarkedAndResolvedInOneStep) {
+    type(2, PatchModel::Address, "3");
+    EXPECT_EQ(fixture(2).address, 3);
+    ASSERT_EQ(rig.patch().faults().clashes.size(), 1u);
+    EXPECT_EQ(rig.patch().faultText({2}), "overlaps 1 by 3 slots");
+    EXPECT_EQ(cell(2, PatchModel::Note).data().toString(), "overlaps 1 by 3 slots");
+    rig.patch().resolveFaults();
+    EXPECT_TRUE(rig.patch().faults().clashes.empty());
+    EXPECT_EQ(fixture(2).address, 6) << "the first free place after it";
+    document.session().undo();
+    EXPECT_EQ(fixture(2).address, 3);
+    document.session().undo();
+    EXPECT_EQ(fixture(2).address, 6);
+}
+
+TEST_F(RigTest, OneCellIsTypedForAllChosenRows) {
+    plan.choose({{3}, {4}, {5}}, Plan::How::Only);
+    type(4, PatchModel::Universe, "7");
+    EXPECT_EQ(fixture(3).universe, 7);
+    EXPECT_EQ(fixture(5).universe, 7);
+    EXPECT_EQ(fixture(6).universe, 1);
+    type(3, PatchModel::Number, "301");
+    EXPECT_EQ(fixture(5).number, 303) << "numbers go on";
+    type(4, PatchModel::Mode, "emitters 16 bit");
+    EXPECT_EQ(fixture(3).mode, "emitters 16 bit");
+    EXPECT_EQ(document.session().history().undoName(), "Mode of 3 lamps");
+    auto* model = rig.table().model();
+    EXPECT_FALSE(model->setData(cell(4, PatchModel::Address), "600", Qt::EditRole));
+    EXPECT_FALSE(model->setData(cell(4, PatchModel::Mode), "colour", Qt::EditRole));
+}
+
+TEST_F(RigTest, TheFormAddsLampsAtFreeSlots) {
+    rig.askAdd();
+    auto* form = rig.findChild<QDialog*>();
+    ASSERT_TRUE(form);
+    const auto boxes = form->findChildren<QComboBox*>();
+    boxes[0]->setCurrentText("Skua");
+    boxes[1]->setCurrentText("flags 16 bit");
+    const auto spins = form->findChildren<QSpinBox*>();
+    spins[0]->setValue(3);
+    const int address = spins[3]->value();
+    for (auto* b : form->findChildren<QPushButton*>())
+        if (b->text() == "Add")
+            b->click();
+    settle();
+    ASSERT_EQ(document.show().fixtures.size(), 43u);
+    EXPECT_EQ(lineup(), (std::vector{41, 42, 43}));
+    EXPECT_EQ(fixture(41).number, 41);
+    EXPECT_EQ(fixture(41).address, address);
+    EXPECT_EQ(fixture(42).address, address + 11);
+    EXPECT_TRUE(rig.patch().faults().clashes.empty());
+    EXPECT_NE(document.stage().lamp({41}), nullptr);
+    rig.removeChosen();
+    EXPECT_EQ(document.show().fixtures.size(), 40u);
+    document.session().undo();
+    EXPECT_EQ(document.show().fixtures.size(), 43u);
+}
+
+TEST_F(RigTest, RowsGoThroughASpreadsheet) {
+    plan.choose({{1}, {2}}, Plan::How::Only);
+    rig.copyPatch();
+    const QString text = QApplication::clipboard()->text();
+    EXPECT_EQ(text.count('\n'), 3);
+    EXPECT_TRUE(text.contains("petrel-4\temitters 8 bit\t1\t6"));
+    rig.pastePatch();
+    EXPECT_EQ(document.show().fixtures.size(), 42u);
+    EXPECT_EQ(fixture(42).type, "petrel-4");
+    QApplication::clipboard()->setText("shopping\nmilk\n");
+    rig.pastePatch();
+    EXPECT_EQ(document.show().fixtures.size(), 42u) << "what is no patch changes nothing";
+}
+
+TEST_F(RigTest, TheFilterKeepsWhatItHolds) {
+    for (auto* line : rig.findChildren<QLineEdit*>())
+        if (line->accessibleName() == "Filter of the patch")
+            line->setText("winch");
+    ASSERT_EQ(rig.table().model()->rowCount(), 1);
+    EXPECT_EQ(rig.table().model()->index(0, 0).data().toInt(), 4);
+}
+
+TEST_F(RigTest, LampsShowTheirLightOnThePlan) {
+    const auto image = plan.grab().toImage();
+    const QColor lamp = image.pixelColor(at(35));
+    const QColor wanted = document.colours().of(document.stage().lamp({35})->sent.xyz);
+    EXPECT_LT(std::abs(lamp.red() - wanted.red()) + std::abs(lamp.green() - wanted.green()) +
+                  std::abs(lamp.blue() - wanted.blue()),
+              12);
+    const QPoint fitted = at(1);
+    QTest::keyClick(&plan, Qt::Key_Plus);
+    EXPECT_NE(at(1), fitted);
+    QTest::keyClick(&plan, Qt::Key_F);
+    EXPECT_EQ(at(1), fitted);
+}
+
+} // namespace
+} // namespace zelo::desk
