@@ -156,6 +156,8 @@ void report(const Context& context, const MatchOptions& o, const Mixers& mixers,
             if (several)
                 fmt::print("{}: ", mixer.type().name);
             printMatch(mixer, m, white.uv());
+            if (dim[i] < 1)
+                fmt::print("  dimmed to {:.0f} %, {:.0f} cd\n", 100 * dim[i], dim[i] * m.mix.got.Y);
             if (o.trade_off)
                 printTradeOff(j["trade_off"]);
         }

@@ -114,6 +114,11 @@ void Session::redo() {
     changed();
 }
 
+void Session::goTo(std::size_t position) {
+    history_.goTo(position);
+    changed();
+}
+
 void Session::setLineup(show::Lineup lineup) {
     lineup_ = std::move(lineup);
     if (on_change)

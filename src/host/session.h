@@ -53,6 +53,7 @@ public:
     void putDown();  // lets go of all that is in hand
     void undo();
     void redo();
+    void goTo(std::size_t position); // in history().moments()
 
     // --- not part of the document
     void setLineup(show::Lineup lineup);

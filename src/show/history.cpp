@@ -38,6 +38,12 @@ void History::redo() {
     last_merge_.clear();
 }
 
+void History::goTo(std::size_t position) {
+    ZELO_ASSERT(position < moments_.size());
+    at_ = position;
+    last_merge_.clear();
+}
+
 const std::string& History::undoName() const {
     return canUndo() ? moments_[at_].name : kNothing;
 }

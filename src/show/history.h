@@ -27,6 +27,8 @@ public:
     bool canRedo() const { return at_ + 1 < moments_.size(); }
     void undo();
     void redo();
+    void
+    goTo(std::size_t position); // as many undos or redos as it takes. Requires one of moments()
     const std::string& undoName() const; // of what undo would take back; empty when nothing
     const std::string& redoName() const;
     const std::vector<Moment>& moments() const { return moments_; }

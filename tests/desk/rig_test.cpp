@@ -10,6 +10,7 @@
 #include <QComboBox>
 #include <QDialog>
 #include <QLineEdit>
+#include <QMenu>
 #include <QPushButton>
 #include <QSpinBox>
 #include <QTableView>
@@ -29,6 +30,7 @@ protected:
         window.showView(MainWindow::Rig);
         window.show();
         EXPECT_TRUE(QTest::qWaitForWindowExposed(&window));
+        QApplication::setActiveWindow(&window); // a bare X server has nobody else to do it
         settle();
     }
     void settle() {
@@ -181,6 +183,25 @@ TEST_F(RigTest, RowsGoThroughASpreadsheet) {
     QApplication::clipboard()->setText("shopping\nmilk\n");
     rig.pastePatch();
     EXPECT_EQ(document.show().fixtures.size(), 42u) << "what is no patch changes nothing";
+}
+
+TEST_F(RigTest, TheHistoryGoesBackToAnyEdit) {
+    type(4, PatchModel::Note, "one");
+    type(4, PatchModel::Note, "two");
+    type(4, PatchModel::Note, "three");
+    QTest::keyClick(&window, Qt::Key_H, Qt::ControlModifier);
+    QMenu* menu = nullptr;
+    for (auto* m : window.findChildren<QMenu*>())
+        if (m->title() == "History of edits")
+            menu = m;
+    ASSERT_TRUE(menu);
+    ASSERT_EQ(menu->actions().size(), 4);
+    EXPECT_TRUE(menu->actions()[0]->text().contains("now"));
+    EXPECT_EQ(menu->actions()[3]->text(), "As opened");
+    menu->actions()[2]->trigger();
+    settle();
+    EXPECT_EQ(fixture(4).note, "one");
+    menu->close();
 }
 
 TEST_F(RigTest, TheFilterKeepsWhatItHolds) {

@@ -113,6 +113,21 @@ TEST(History, UndoesAndRedoesWithoutBound) {
     EXPECT_EQ(history.undoName(), "Other way");
 }
 
+TEST(History, GoesToAnyMomentAndForward) {
+    History history(showOf(0), emptyHand());
+    for (int i = 1; i <= 5; ++i)
+        history.push({"edit " + std::to_string(i), showOf(i), emptyHand()});
+    history.goTo(2);
+    EXPECT_EQ(history.undoName(), "edit 2");
+    EXPECT_EQ(history.redoName(), "edit 3");
+    history.goTo(5);
+    EXPECT_FALSE(history.canRedo());
+    history.goTo(0);
+    EXPECT_FALSE(history.canUndo());
+    history.push({"other", showOf(9), emptyHand()});
+    EXPECT_EQ(history.moments().size(), 2u) << "what was undone is forgotten by another edit";
+}
+
 TEST(History, ADragIsOneStep) {
     History history(showOf(1), emptyHand());
     for (int i = 0; i < 50; ++i)

@@ -143,7 +143,7 @@ void RigView::makeTable() {
     table_->setModel(sorted_);
     table_->setItemDelegate(new PatchDelegate(document_, *patch_, *sorted_, table_));
     table_->setAccessibleName(tr("Patch"));
-    table_->setToolTip(tr("The patch: F2 or a double press edits a cell, for all chosen rows"));
+    table_->setToolTip(tr("The patch: Enter or a double press edits a cell, for all chosen rows"));
     table_->setSelectionBehavior(QAbstractItemView::SelectRows);
     table_->setShowGrid(false);
     table_->setFrameShape(QFrame::NoFrame);
@@ -193,6 +193,8 @@ void RigView::makeTable() {
     key(QKeySequence::Copy, [this] { copyPatch(); });
     key(QKeySequence::Paste, [this] { pastePatch(); });
     key(QKeySequence::Delete, [this] { removeChosen(); });
+    key(Qt::Key_Return, [this] { table_->edit(table_->currentIndex()); });
+    table_->setEditTriggers(QAbstractItemView::DoubleClicked);
     auto* insert = new QShortcut(Qt::Key_Insert, this);
     insert->setContext(Qt::WidgetWithChildrenShortcut);
     connect(insert, &QShortcut::activated, this, &RigView::askAdd);

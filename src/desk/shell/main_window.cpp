@@ -15,8 +15,10 @@
 #include <QApplication>
 #include <QCloseEvent>
 #include <QFileDialog>
+#include <QFileInfo>
 #include <QMenu>
 #include <QMessageBox>
+#include <QSettings>
 #include <QToolTip>
 
 namespace zelo::desk {
@@ -107,7 +109,11 @@ void MainWindow::makeCommands() {
     add(
         tr("Redo"), "Ctrl+Shift+Z", [&session] { session.redo(); }, true);
     add(
+        tr("History of edits…"), "Ctrl+H", [this] { openHistory(); }, true);
+    add(
         tr("Open a show…"), "Ctrl+O", [this] { askOpen(); }, true);
+    add(
+        tr("Recent shows…"), "Ctrl+Shift+O", [this] { openRecent(); }, true);
     add(
         tr("Save"), "Ctrl+S", [this] { save(); }, true);
     add(
@@ -154,10 +160,58 @@ void MainWindow::openMenu(const QPoint& global) {
     menu->popup(global);
 }
 
+// The newest edits at the top; what was undone stays in the list until another edit is made.
+void MainWindow::openHistory() {
+    constexpr std::size_t kMostShown = 40;
+    const auto& history = document_.session().history();
+    const auto& moments = history.moments();
+    auto* menu = new QMenu(tr("History of edits"), this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const std::size_t last = std::min(moments.size() - 1, history.position() + kMostShown / 2);
+    const std::size_t first = last > kMostShown ? last - kMostShown : 0;
+    for (std::size_t i = last + 1; i-- > first;) {
+        QString name = toQt(moments[i].name);
+        if (name.isEmpty())
+            name = tr("As opened");
+        QAction* action = menu->addAction(i == history.position() ? tr("%1\tnow").arg(name) : name);
+        connect(action, &QAction::triggered, this, [this, i] { document_.session().goTo(i); });
+    }
+    menu->popup(mapToGlobal(QPoint(20, kHeader)));
+}
+
+void MainWindow::remember(const QString& path) {
+    constexpr int kRecent = 8;
+    QSettings settings;
+    QStringList recent = settings.value("show/recent").toStringList();
+    const QString whole = QFileInfo(path).absoluteFilePath();
+    recent.removeAll(whole);
+    recent.prepend(whole);
+    settings.setValue("show/recent", recent.mid(0, kRecent));
+}
+
+void MainWindow::openRecent() {
+    auto* menu = new QMenu(tr("Recent shows"), this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const QString& path : QSettings().value("show/recent").toStringList()) {
+        QAction* action =
+            menu->addAction(QFileInfo(path).fileName() + '\t' + QFileInfo(path).absolutePath());
+        connect(action, &QAction::triggered, this, [this, path] {
+            if (!mayLeave())
+                return;
+            if (auto opened = open(path); !opened)
+                tell(toQt(opened.error().text()));
+        });
+    }
+    if (menu->isEmpty())
+        menu->addAction(tr("No show was opened or saved yet"))->setEnabled(false);
+    menu->popup(mapToGlobal(QPoint(20, kHeader)));
+}
+
 Done MainWindow::open(const QString& path) {
     auto opened = document_.session().open(fromQt(path));
     if (opened) {
         disposable_ = false;
+        remember(path);
         emit document_.lineupChanged();
         const auto unsaved = host::Autosave::besideOf(fromQt(path));
         if (std::error_code error; std::filesystem::exists(unsaved, error))
@@ -192,9 +246,9 @@ void MainWindow::askSaveAs() {
     if (!path.endsWith(".zelo"))
         path += ".zelo";
     if (auto saved = document_.session().saveAs(fromQt(path)); !saved)
-        tell(toQt(saved.error().text()));
-    else
-        disposable_ = false;
+        return tell(toQt(saved.error().text()));
+    remember(path);
+    disposable_ = false;
 }
 
 void MainWindow::offerUnsaved(const std::filesystem::path& unsaved,

@@ -53,6 +53,9 @@ protected:
 private:
     void makeCommands();
     void openMenu(const QPoint& global);
+    void openHistory(); // every edit by name, to go back to
+    void openRecent();
+    void remember(const QString& path); // among the recent shows
     void askOpen();
     void save();
     void askSaveAs();
