@@ -112,7 +112,7 @@ private:
             in_ = In::Nothing;
             return takePatch(all);
         } else if (word == "cue" || word == "group") {
-            if (all.size() < 2)
+            if (all.size() < 2 || !toNumber(all[1]))
                 return fail(ErrorCode::BadSyntax, "{} without a number", word);
             in_ = word == "cue" ? In::Cue : In::Group;
             if (in_ == In::Cue)

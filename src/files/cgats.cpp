@@ -65,9 +65,11 @@ Result<CgatsTable> parseCgats(std::string_view text) {
         return fail(ErrorCode::BadSyntax, "the file is empty");
     table.kind = words->front().text;
     bool had_data = false;
-    for (std::size_t i = 1; i < words->size(); ++i) {
+    for (std::size_t i = 1; i < words->size() && !had_data; ++i) { // the first table of a file
         const Word& w = (*words)[i];
         if (w.text == "BEGIN_DATA_FORMAT" && !w.quoted) {
+            if (!table.fields.empty())
+                return badSyntax(w.line, "a second BEGIN_DATA_FORMAT before any data");
             while (++i < words->size() && (*words)[i].text != "END_DATA_FORMAT") {
                 table.fields.push_back((*words)[i].text);
                 if (table.fields.size() > kMostFields)

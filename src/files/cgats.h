@@ -22,7 +22,7 @@ struct CgatsTable {
     int field(std::string_view name) const; // index, -1 when there is none
 };
 
-// At most 100 000 rows and 10 000 fields. BadSyntax with the line.
+// The first table of the file. At most 100 000 rows and 10 000 fields. BadSyntax with the line.
 Result<CgatsTable> parseCgats(std::string_view text);
 
 // Spectral columns: SPECTRAL_NM380, SPECTRAL_NM_380, SPECTRAL_380, SPEC_380, NM380.

@@ -74,17 +74,23 @@ struct Columns {
     int name = -1, u = -1, v = -1;
 };
 
+enum class Known { None, Name, U, V, Cct };
+Known known(std::string_view heading) {
+    const auto h = lowered(trimmed(heading));
+    return h == "name"                          ? Known::Name
+           : h == "u'" || h == "u" || h == "u′" ? Known::U
+           : h == "v'" || h == "v" || h == "v′" ? Known::V
+           : h == "cct" || h == "duv"           ? Known::Cct
+                                                : Known::None;
+}
+
 Columns columnsOf(const std::vector<std::string>& head) {
     Columns c;
     for (std::size_t i = 0; i < head.size(); ++i) {
-        const auto h = lowered(trimmed(head[i]));
-        const int at = static_cast<int>(i);
-        if (h == "name")
-            c.name = at;
-        else if (h == "u'" || h == "u" || h == "u′")
-            c.u = at;
-        else if (h == "v'" || h == "v" || h == "v′")
-            c.v = at;
+        const Known what = known(head[i]);
+        int& column = what == Known::Name ? c.name : what == Known::U ? c.u : c.v;
+        if (what != Known::None && what != Known::Cct && column < 0) // the first of that name
+            column = static_cast<int>(i);
     }
     return c;
 }
@@ -113,10 +119,7 @@ Result<PaletteTable> parseCsv(std::string_view text) {
                         l + 1, cell(columns.u), cell(columns.v));
         PaletteColour colour{cell(columns.name), {*u, *v}, {}};
         for (std::size_t i = 0; i < cells.size() && i < head.size(); ++i) {
-            const auto h = lowered(trimmed(head[i]));
-            const int at = static_cast<int>(i);
-            if (at == columns.name || at == columns.u || at == columns.v || h == "cct" ||
-                h == "duv")
+            if (known(head[i]) != Known::None)
                 continue;
             if (const auto level = toNumber(cells[i]))
                 colour.levels.emplace_back(head[i], *level);

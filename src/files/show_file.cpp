@@ -308,6 +308,8 @@ Result<OpenedShow> parseShow(std::string_view text) {
         const auto before = text.substr(0, std::min(e.byte, text.size()));
         return passOn(Error{ErrorCode::BadSyntax, "not readable as JSON from here", {}},
                       fmt::format("line {}", 1 + std::count(before.begin(), before.end(), '\n')));
+    } catch (const nlohmann::json::exception&) { // 1e999
+        return fail(ErrorCode::BadValue, "a number in it is too large for any computer");
     }
     Object top(json, {});
     if (top.text("format") != kFormat)

@@ -11,9 +11,11 @@
 #include <QDialog>
 #include <QLineEdit>
 #include <QMenu>
+#include <QMessageBox>
 #include <QPushButton>
 #include <QSpinBox>
 #include <QTableView>
+#include <QTemporaryDir>
 #include <QTest>
 #include <gtest/gtest.h>
 
@@ -202,6 +204,34 @@ TEST_F(RigTest, TheHistoryGoesBackToAnyEdit) {
     settle();
     EXPECT_EQ(fixture(4).note, "one");
     menu->close();
+}
+
+TEST_F(RigTest, UnsavedWorkThatWasLeftBehindIsOffered) {
+    const QTemporaryDir folder;
+    const auto file = std::filesystem::path(fromQt(folder.path())) / "night.zelo";
+    auto late = document.show();
+    late.name = "Later";
+    ASSERT_TRUE(files::writeShow(file, document.show(), {}));
+    ASSERT_TRUE(files::writeShow(host::Autosave::besideOf(file), late, {}));
+    const auto answer = [&](const QString& word) {
+        ASSERT_TRUE(window.open(toQt(file.string())));
+        auto* box = window.findChild<QMessageBox*>();
+        ASSERT_TRUE(box) << "it asks";
+        EXPECT_TRUE(box->text().contains("night.zelo"));
+        for (auto* b : box->buttons())
+            if (b->text() == word)
+                b->click();
+        settle();
+    };
+    answer("Decide later");
+    EXPECT_EQ(document.show().name, "The Salt Lanterns");
+    EXPECT_TRUE(std::filesystem::exists(host::Autosave::besideOf(file)));
+    answer("Take it back");
+    EXPECT_EQ(document.show().name, "Later");
+    EXPECT_FALSE(document.session().kept());
+    answer("Throw it away");
+    EXPECT_EQ(document.show().name, "The Salt Lanterns");
+    EXPECT_FALSE(std::filesystem::exists(host::Autosave::besideOf(file)));
 }
 
 TEST_F(RigTest, TheFilterKeepsWhatItHolds) {

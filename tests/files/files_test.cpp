@@ -114,6 +114,23 @@ TEST(Cgats, ReadsQuotesCommentsAndRowsOverLines) {
     EXPECT_EQ(table->row_lines[1], 8);
 }
 
+TEST(ShowFile, ANumberBeyondAllBoundsIsAnErrorLikeAnother) {
+    expectError(parseShow("{\"format\": \"zelochrome-show\", \"version\": 1e999}"), "too large");
+}
+
+TEST(Cgats, OfTwoTablesTheFirstIsRead) {
+    const std::string first = "CGATS.17\nBEGIN_DATA_FORMAT\nSAMPLE_ID A\nEND_DATA_FORMAT\n"
+                              "BEGIN_DATA\n1 2\nEND_DATA\n";
+    const auto table = parseCgats(first + "BEGIN_DATA_FORMAT\nB C D\nEND_DATA_FORMAT\n"
+                                          "BEGIN_DATA\n3 4 5 6 7\nEND_DATA\n");
+    ASSERT_TRUE(table);
+    EXPECT_EQ(table->fields.size(), 2u);
+    EXPECT_EQ(table->rows.size(), 1u);
+    expectError(parseCgats("CGATS.17\nBEGIN_DATA_FORMAT\nA\nEND_DATA_FORMAT\n"
+                           "BEGIN_DATA_FORMAT\nB\nEND_DATA_FORMAT\n"),
+                "line 5");
+}
+
 TEST(Cgats, SaysWhereItIsBroken) {
     expectError(parseCgats(""), "empty");
     expectError(parseCgats("CGATS.17\nDESCRIPTOR \"open\n"), "line 2");

@@ -48,6 +48,10 @@ TEST(Palettes, ReadWhatOthersWrite) {
     const auto csv = parsePalettes("Name,u',v',Note\nA,0.2,0.5,hello\n\n");
     ASSERT_TRUE(csv);
     EXPECT_TRUE(csv->colours[0].levels.empty()) << "words are no levels";
+    const auto twice = parsePalettes("name,u',v',U,v,Red\nA,0.2,0.5,0.9,0.9,0.4\n");
+    ASSERT_TRUE(twice);
+    EXPECT_EQ(twice->colours[0].uv, (colour::Uv{0.2, 0.5})) << "the first of a name counts";
+    EXPECT_EQ(twice->colours[0].levels.size(), 1u);
 }
 
 TEST(Palettes, SayWhichLineIsWrong) {

@@ -181,8 +181,9 @@ TEST(AsciiCues, SayWhichLineIsWrong) {
     };
     EXPECT_THAT(parseAsciiCues("hello\n").error().text(), HasSubstr("Ident 3:0"));
     EXPECT_THAT(parseAsciiCues("Ident 2:0\n").error().text(), HasSubstr("line 1"));
-    for (const char* line : {"Chan 0@50", "Chan 1", "Chan 1@101", "Chan 1@HFG", "Chan 1@H", "Up",
-                             "Up soon", "Followon", "Cue", "Patch x", "Patch 1 1<2"})
+    for (const char* line :
+         {"Chan 0@50", "Chan 1", "Chan 1@101", "Chan 1@HFG", "Chan 1@H", "Up", "Up soon",
+          "Followon", "Cue", "Cue x", "Group \x02", "Patch x", "Patch 1 1<2"})
         EXPECT_THAT(with(line).error().text(), HasSubstr("line 3")) << line;
 }
 
