@@ -17,7 +17,6 @@ namespace zelo::files {
 using light::Channel;
 using light::Emitter;
 using light::Engine;
-using light::EngineKind;
 using light::FixtureType;
 using light::Flag;
 using light::Mode;

@@ -159,7 +159,7 @@ Result<std::string> swatchBookText(const light::SwatchBook& book, TableFormat fo
     if (format == TableFormat::Tm27)
         return fail(ErrorCode::Unsupported, "TM-27 holds one light, not a swatch book");
     const bool csv = format == TableFormat::Csv;
-    const auto quoted = [csv](std::string text) {
+    const auto quoted = [csv](const std::string& text) {
         std::string out = "\"";
         for (const char c : text) {
             if (c == '"')

@@ -18,9 +18,9 @@ constexpr const char* kEnding = ".unsaved";
 constexpr const char* kUntitled = "untitled-";
 } // namespace
 
-Autosave::Autosave(fs::path state, std::chrono::milliseconds pause)
-    : untitled_(std::move(state) / fmt::format("{}{}.zelo{}", kUntitled, ::getpid(), kEnding)),
-      pause_(pause), thread_([this](const std::stop_token& stop) { run(stop); }) {}
+Autosave::Autosave(const fs::path& state, std::chrono::milliseconds pause)
+    : untitled_(state / fmt::format("{}{}.zelo{}", kUntitled, ::getpid(), kEnding)), pause_(pause),
+      thread_([this](const std::stop_token& stop) { run(stop); }) {}
 
 Autosave::~Autosave() = default;
 
@@ -41,6 +41,7 @@ std::vector<fs::path> Autosave::leftBehind(const fs::path& state) {
     }
     std::sort(found.rbegin(), found.rend());
     std::vector<fs::path> paths;
+    paths.reserve(found.size());
     for (auto& [time, path] : found)
         paths.push_back(std::move(path));
     return paths;

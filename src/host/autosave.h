@@ -17,7 +17,7 @@ namespace zelo::host {
 class Autosave {
 public:
     // Shows without a file are kept in `state`. Changes that come within `pause` are written once.
-    explicit Autosave(std::filesystem::path state,
+    explicit Autosave(const std::filesystem::path& state,
                       std::chrono::milliseconds pause = std::chrono::seconds(1));
     ~Autosave(); // writes nothing more, and leaves what is there
 

@@ -134,7 +134,7 @@ private:
     }
 
     static std::string flagName(const pugi::xml_node& f) {
-        if (const std::string filter = f.attribute("Filter").value(); !filter.empty())
+        if (std::string filter = f.attribute("Filter").value(); !filter.empty())
             return filter;
         const auto made = modelledFlag(f.attribute("Attribute").value());
         return made ? made->name : std::string();

@@ -40,7 +40,7 @@ std::optional<colour::Spectrum> smoothOf(const std::array<double, 3>& xyY) {
 std::optional<colour::Spectrum> modelled(const pugi::xml_node& node) {
     const double nm = number(node, "DominantWaveLength", 0);
     if (const auto xyY = colourOf(node, "Color"))
-        if (const auto smooth = smoothOf(*xyY))
+        if (auto smooth = smoothOf(*xyY))
             return smooth;
     if (nm >= colour::kGridFirstNm && nm <= colour::kGridLastNm)
         return lineAt(nm);

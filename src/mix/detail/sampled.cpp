@@ -180,6 +180,7 @@ std::vector<Sampled::Sample> Sampled::samplesOf(const Free& free, std::size_t mo
             std::pow(static_cast<double>(most), 1.0 / static_cast<double>(free.axes.size())));
         const int steps = std::clamp(static_cast<int>(each), 2, 25);
         std::vector<double> settings;
+        settings.reserve(static_cast<std::size_t>(steps));
         for (int i = 0; i < steps; ++i)
             settings.push_back(static_cast<double>(i) / (steps - 1));
         for (const std::size_t a : free.axes)
