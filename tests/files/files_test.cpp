@@ -264,6 +264,53 @@ TEST(Gdtf, AnEmitterKnownByItsColourIsModelledAndMarked) {
     EXPECT_GE(type->notes.size(), 2u);
 }
 
+TEST(Gdtf, OfSeveralBreaksTheFirstIsRead) {
+    auto second = channel("1", "Pan");
+    second.insert(second.find("Offset"), "DMXBreak='2' ");
+    const auto type = parseGdtf(gdtf(emitter("Green", kPoints), "",
+                                     channel("1", "ColorAdd_G", "Emitter='Green'") + second));
+    ASSERT_TRUE(type) << type.error().text();
+    EXPECT_EQ(type->modes[0].channels.size(), 1u);
+    EXPECT_EQ(type->modes[0].footprint, 1);
+    EXPECT_NE(type->notes.back().find("first break"), std::string::npos);
+}
+
+TEST(Gdtf, ReadsWheelsFlagsAndWhatTheirChannelsMean) {
+    const std::string filter =
+        "<Filter Name='Red'><Measurement Physical='100'><MeasurementPoint WaveLength='400' "
+        "Energy='10'/><MeasurementPoint WaveLength='500' Energy='20'/><MeasurementPoint "
+        "WaveLength='600' Energy='90'/></Measurement></Filter>";
+    auto text = gdtf(
+        emitter("Lamp", kPoints), "",
+        "<DMXChannel Offset='1'><LogicalChannel><ChannelFunction Attribute='ColorSub_C' "
+        "Filter='Red' "
+        "PhysicalFrom='1' PhysicalTo='0'/></LogicalChannel></DMXChannel>"
+        "<DMXChannel Offset='2'><LogicalChannel><ChannelFunction Attribute='Color1' Wheel='W' "
+        "DMXFrom='0/1'><ChannelSet DMXFrom='0/1' WheelSlotIndex='1'/><ChannelSet DMXFrom='100/1' "
+        "WheelSlotIndex='2'/></ChannelFunction><ChannelFunction Attribute='Spin' DMXFrom='200/1'/>"
+        "</LogicalChannel></DMXChannel>");
+    text.replace(text.find("</Emitters>"), 11, "</Emitters><Filters>" + filter + "</Filters>");
+    text.replace(text.find("<PhysicalDescriptions>"), 22,
+                 "<Wheels><Wheel Name='W'><Slot Name='Open'/><Slot Name='Red' "
+                 "Filter='Red'/></Wheel></Wheels><PhysicalDescriptions>");
+    text.replace(text.find("<DMXModes>"), 10,
+                 "<Geometries><Beam EmitterSpectrum='Lamp'/></Geometries><DMXModes>");
+    const auto type = parseGdtf(text);
+    ASSERT_TRUE(type) << type.error().text();
+    ASSERT_EQ(type->flags.size(), 1u);
+    EXPECT_NEAR(type->flags[0].transmittance(1)[20], 0.1, 1e-9) << "percent, since a value says so";
+    EXPECT_TRUE(type->emitters[0].source);
+    const auto& mode = type->modes[0];
+    const auto at = [&](std::uint32_t flag, std::uint32_t wheel) {
+        return light::drivesOf(*type, mode, {flag, wheel});
+    };
+    EXPECT_NEAR(at(0, 0)[1], 1, 1e-12) << "0 drives this one all in";
+    EXPECT_NEAR(at(255, 0)[1], 0, 1e-12);
+    EXPECT_EQ(type->wheels[0].nameAt(at(0, 99)[2]), "Open");
+    EXPECT_EQ(type->wheels[0].nameAt(at(0, 150)[2]), "Red");
+    EXPECT_EQ(type->wheels[0].nameAt(at(0, 230)[2]), "Open") << "another function: it rests";
+}
+
 TEST(Gdtf, SaysWhatIsWrongAndWhere) {
     const auto green = emitter("Green", kPoints);
     const auto one = channel("1", "ColorAdd_G", "Emitter='Green'");

@@ -231,7 +231,13 @@ private:
         const bool additive = drivesEmitters(node);
         std::set<std::size_t> taken;      // parts that have a channel
         std::map<int, std::string> owner; // who has a slot
+        bool other_breaks = false;
         for (const auto& c : node.child("DMXChannels").children("DMXChannel")) {
+            // A second break has an address of its own, which a fixture of a show does not have.
+            if (toInteger(c.attribute("DMXBreak").value()).value_or(1) != 1) {
+                other_breaks = true;
+                continue;
+            }
             auto channel = readChannel(c, additive, taken);
             if (!channel)
                 return passOn(channel.error());
@@ -252,6 +258,9 @@ private:
             if (mode.channels.size() > kMostChannels)
                 return bad("DMXChannels", fmt::format("more than {} channels", kMostChannels));
         }
+        if (other_breaks)
+            type_.notes.push_back(
+                fmt::format("mode '{}': only the channels of its first break are read", mode.name));
         if (mode.channels.empty())
             return bad("DMXChannels", "no channels");
         std::sort(mode.channels.begin(), mode.channels.end(),
