@@ -43,7 +43,34 @@ for index, (group, kind, mode, places, colour, intensity) in enumerate(RIG):
         slot += size
     groups.append({"id": index + 1, "name": group, "fixtures": ids})
 
-show = {"format": "zelochrome-show", "version": 1, "name": "The Salt Lanterns", "white_cct_k": 4300,
-        "last_fixture_id": number, "fixtures": fixtures, "groups": groups, "look": look}
+# Palettes of the piece; the left and right booms follow two of them.
+PALETTES = [("tide at dusk", "gel:321@5600", None), ("lamp oil", "gel:207@2700", None),
+            ("moon on salt", "cct:5600/-0.0040", None), ("embers", "gel:219@3200", None),
+            ("rose cliff", "gel:109@3200", None), ("deep water", "gel:338@5600", None),
+            ("a breath", None, 0.12), ("blaze", "gel:214@3200", 1.0)]
+palettes = []
+for i, (name, asked, intensity) in enumerate(PALETTES):
+    palette = {"id": i + 1, "name": name}
+    if intensity is not None:
+        palette["intensity"] = intensity
+    if asked:
+        palette["colour"] = {"asked": asked, "intent": "truest", "give_up": 0.3}
+    palettes.append(palette)
+palettes[2]["locked"] = True
+for value in look:
+    for palette in palettes[:2] + palettes[4:6]:
+        if value["colour"]["asked"] == palette["colour"]["asked"]:
+            value["colour_from"] = palette["id"]
+night = [dict(v) for v in look if v["fixture"] > 12]
+looks = [{"id": 1, "name": "night tide", "values": night}]
+stage = {"outline": [[-7, -1.5], [7, -1.5], [7, 6.2], [-7, 6.2]],
+         "areas": [{"name": "drying racks", "outline": [[-6, 0.6], [-1, 0.6], [-1, 3.4], [-6, 3.4]]},
+                   {"name": "pans", "outline": [[-1, 0.6], [6, 0.6], [6, 3.4], [-1, 3.4]]},
+                   {"name": "quay", "outline": [[-6, -1.5], [6, -1.5], [6, 0.6], [-6, 0.6]]},
+                   {"name": "sea wall", "outline": [[-6, 3.4], [6, 3.4], [6, 6.2], [-6, 6.2]]}]}
+
+show = {"format": "zelochrome-show", "version": 2, "name": "The Salt Lanterns", "white_cct_k": 4300,
+        "last_fixture_id": number, "fixtures": fixtures, "groups": groups, "last_palette_id": len(palettes),
+        "last_look_id": 1, "palettes": palettes, "looks": looks, "stage": stage, "favourites": ["gel:214", "gel:338"], "look": look}
 with open(sys.argv[1], "w", encoding="utf-8") as out:
     out.write(json.dumps(show, indent=1) + "\n")

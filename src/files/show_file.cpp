@@ -2,124 +2,25 @@
 #include "files/show_file.h"
 
 #include "base/file.h"
+#include "files/detail/show_parts.h"
 #include "light/frame.h"
 
 #include <algorithm>
-#include <nlohmann/json.hpp>
-#include <set>
 
 namespace zelo::files {
 
-using Json = nlohmann::ordered_json;
 using show::Fixture;
 using show::FixtureId;
 using show::Show;
-using show::Value;
 
 namespace {
 
 constexpr const char* kFormat = "zelochrome-show";
-constexpr std::size_t kMostFixtures = 20'000;
-
-// Takes members out of an object one by one, remembers the first thing that is wrong, and what was
-// not asked for. `path` is where the object stands: "fixtures[3]".
-class Object {
-public:
-    Object(const Json& json, std::string path) : json_(json), path_(std::move(path)) {
-        if (!json_.is_object())
-            complain("", "expected an object {…}");
-    }
-
-    double number(const char* name, double otherwise, double least, double most) {
-        const Json* j = member(name);
-        if (!j)
-            return otherwise;
-        const double value = j->is_number() ? j->get<double>() : NAN;
-        if (!(value >= least && value <= most)) {
-            complain(name, fmt::format("{}: must be a number within {}..{}",
-                                       j->dump().substr(0, 40), least, most));
-            return otherwise;
-        }
-        return value;
-    }
-    int integer(const char* name, int otherwise, int least, int most) {
-        const double value = number(name, otherwise, least, most);
-        if (value != std::floor(value))
-            complain(name, fmt::format("{}: must be a whole number", value));
-        return static_cast<int>(value);
-    }
-    std::string text(const char* name, std::string otherwise = {}) {
-        const Json* j = member(name);
-        if (!j)
-            return otherwise;
-        if (!j->is_string()) {
-            complain(name, "expected text");
-            return otherwise;
-        }
-        return j->get<std::string>();
-    }
-    // An array's elements, each with its path.
-    template <class F>
-    void each(const char* name, std::size_t most, F take) {
-        const Json* j = member(name);
-        if (!j)
-            return;
-        if (!j->is_array() || j->size() > most) {
-            complain(name, fmt::format("expected a list of at most {}", most));
-            return;
-        }
-        for (std::size_t i = 0; i < j->size() && !error_; ++i)
-            take((*j)[i], fmt::format("{}[{}]", at(name), i));
-    }
-    const Json* member(const char* name) {
-        known_.insert(name);
-        if (!json_.is_object())
-            return nullptr;
-        const auto it = json_.find(name);
-        return it == json_.end() ? nullptr : &*it;
-    }
-    std::string unknown() const { // as JSON text; empty when there is nothing
-        Json rest = Json::object();
-        if (json_.is_object())
-            for (const auto& [key, value] : json_.items())
-                if (!known_.contains(key))
-                    rest[key] = value;
-        return rest.empty() ? std::string() : rest.dump();
-    }
-    std::string at(const char* name) const {
-        return path_.empty() ? name : *name ? path_ + "." + name : path_;
-    }
-    void complain(const char* name, std::string what) {
-        if (!error_)
-            error_ = Error{ErrorCode::BadValue, std::move(what), at(name)};
-    }
-    void take(const std::optional<Error>& error) {
-        if (!error_)
-            error_ = error;
-    }
-    const std::optional<Error>& error() const { return error_; }
-
-private:
-    const Json& json_;
-    std::string path_;
-    std::set<std::string> known_;
-    std::optional<Error> error_;
-};
-
-void writeUnknown(Json& to, const std::string& unknown) {
-    if (unknown.empty())
-        return;
-    const auto rest = Json::parse(unknown, nullptr, false);
-    if (rest.is_object())
-        for (const auto& [key, value] : rest.items())
-            if (!to.contains(key))
-                to[key] = value;
-}
 
 // --- reading ---------------------------------------------------------------------------------
 
 show::Place readPlace(const Json& json, const std::string& path, std::optional<Error>& error) {
-    Object o(json, path);
+    JsonObject o(json, path);
     constexpr double far = 10'000;
     show::Place place{o.number("x_m", 0, -far, far), o.number("y_m", 0, -far, far),
                       o.number("z_m", 0, -far, far), o.number("aim_deg", 0, -36000, 36000)};
@@ -128,7 +29,7 @@ show::Place readPlace(const Json& json, const std::string& path, std::optional<E
 }
 
 Fixture readFixture(const Json& json, const std::string& path, std::optional<Error>& error) {
-    Object o(json, path);
+    JsonObject o(json, path);
     Fixture f;
     f.id = {o.integer("id", 0, 1, 1 << 30)};
     if (f.id.value == 0)
@@ -141,6 +42,14 @@ Fixture readFixture(const Json& json, const std::string& path, std::optional<Err
     f.mode = o.text("mode");
     f.universe = static_cast<std::uint16_t>(o.integer("universe", 1, 1, light::kLastUniverse));
     f.address = o.integer("address", 1, 1, light::kSlots);
+    if (const Json* home = o.member("home")) {
+        JsonObject h(*home, o.at("home"));
+        if (home->is_object())
+            for (const auto& [part, drive] : home->items())
+                f.home.emplace_back(part, h.number(part.c_str(), 0, 0, 1));
+        o.take(h.error());
+    }
+    f.uid = o.text("uid");
     f.note = o.text("note");
     if (const Json* place = o.member("place")) {
         std::optional<Error> inside;
@@ -152,82 +61,7 @@ Fixture readFixture(const Json& json, const std::string& path, std::optional<Err
     return f;
 }
 
-show::ColourWish readColour(const Json& json, const std::string& path,
-                            std::optional<Error>& error) {
-    Object o(json, path);
-    show::ColourWish wish;
-    wish.asked = o.text("asked");
-    if (wish.asked.empty())
-        o.complain("asked", "is missing: a colour such as \"gel:214@3200\"");
-    std::vector<double> uv;
-    o.each("uv", 2, [&](const Json& j, const std::string& at) {
-        if (j.is_number())
-            uv.push_back(j.get<double>());
-        else
-            o.take(Error{ErrorCode::BadValue, "expected a number", at});
-    });
-    if (uv.size() == 2)
-        wish.uv = {uv[0], uv[1]};
-    const auto name = o.text("intent", "truest");
-    if (const auto intent = mix::intentNamed(name))
-        wish.intent = *intent;
-    else
-        o.complain("intent",
-                   fmt::format("'{}': expected brightest, truest, kindest or leanest", name));
-    wish.give_up = o.number("give_up", 0.3, 0, 1);
-    o.each("keep_out", light::kMostParts, [&](const Json& j, const std::string& at) {
-        if (j.is_string())
-            wish.keep_out.push_back(j.get<std::string>());
-        else
-            o.take(Error{ErrorCode::BadValue, "expected the name of an emitter", at});
-    });
-    if (const Json* pins = o.member("pins")) {
-        Object p(*pins, o.at("pins"));
-        if (pins->is_object())
-            for (const auto& [emitter, drive] : pins->items())
-                wish.pins.emplace_back(emitter, p.number(emitter.c_str(), 0, 0, 1));
-        o.take(p.error());
-    }
-    error = o.error();
-    return wish;
-}
-
-show::Values readValues(Object& top, const char* name, const Show& show) {
-    show::Values values;
-    top.each(name, kMostFixtures, [&](const Json& json, const std::string& path) {
-        Object o(json, path);
-        const FixtureId id{o.integer("fixture", 0, 1, 1 << 30)};
-        if (!show.fixture(id))
-            o.complain("fixture", fmt::format("no fixture with id {}", id.value));
-        Value value;
-        if (o.member("intensity"))
-            value.intensity = o.number("intensity", 0, 0, 1);
-        if (const Json* colour = o.member("colour")) {
-            std::optional<Error> inside;
-            value.colour = readColour(*colour, o.at("colour"), inside);
-            o.take(inside);
-        }
-        if (const Json* drives = o.member("drives")) {
-            light::Drives d(drives->is_array() ? std::min(drives->size(), light::kMostParts) : 0);
-            std::size_t i = 0;
-            o.each("drives", light::kMostParts, [&](const Json& j, const std::string& at) {
-                const double drive = j.is_number() ? j.get<double>() : -1;
-                if (!(drive >= 0 && drive <= 1))
-                    o.take(Error{ErrorCode::BadValue, "a drive must be within 0..1", at});
-                else
-                    d[i++] = drive;
-            });
-            value.drives = d;
-        }
-        if (values.contains(id))
-            o.complain("fixture", fmt::format("fixture {} is there twice", id.value));
-        values[id] = std::make_shared<const Value>(std::move(value));
-        top.take(o.error());
-    });
-    return values;
-}
-
-void readFixtures(Object& top, Show& show) {
+void readFixtures(JsonObject& top, Show& show) {
     top.each("fixtures", kMostFixtures, [&](const Json& json, const std::string& path) {
         std::optional<Error> inside;
         Fixture f = readFixture(json, path, inside);
@@ -241,9 +75,9 @@ void readFixtures(Object& top, Show& show) {
     });
 }
 
-void readGroups(Object& top, Show& show) {
+void readGroups(JsonObject& top, Show& show) {
     top.each("groups", 10'000, [&](const Json& json, const std::string& path) {
-        Object o(json, path);
+        JsonObject o(json, path);
         show::Group group;
         group.id = {o.integer("id", 0, 1, 1 << 30)};
         group.name = o.text("name");
@@ -263,41 +97,6 @@ void readGroups(Object& top, Show& show) {
     });
 }
 
-// --- writing ---------------------------------------------------------------------------------
-
-Json colourJson(const show::ColourWish& wish) {
-    Json j;
-    j["asked"] = wish.asked;
-    j["uv"] = {wish.uv.u, wish.uv.v};
-    j["intent"] = mix::nameOf(wish.intent);
-    j["give_up"] = wish.give_up;
-    if (!wish.keep_out.empty())
-        j["keep_out"] = wish.keep_out;
-    if (!wish.pins.empty()) {
-        Json pins = Json::object();
-        for (const auto& [emitter, drive] : wish.pins)
-            pins[emitter] = drive;
-        j["pins"] = pins;
-    }
-    return j;
-}
-
-Json valuesJson(const show::Values& values) {
-    Json list = Json::array();
-    for (const auto& [id, value] : values) {
-        Json j;
-        j["fixture"] = id.value;
-        if (value->intensity)
-            j["intensity"] = *value->intensity;
-        if (value->colour)
-            j["colour"] = colourJson(*value->colour);
-        if (value->drives)
-            j["drives"] = std::vector<double>(value->drives->begin(), value->drives->end());
-        list.push_back(std::move(j));
-    }
-    return list;
-}
-
 } // namespace
 
 Result<OpenedShow> parseShow(std::string_view text) {
@@ -311,7 +110,7 @@ Result<OpenedShow> parseShow(std::string_view text) {
     } catch (const nlohmann::json::exception&) { // 1e999
         return fail(ErrorCode::BadValue, "a number in it is too large for any computer");
     }
-    Object top(json, {});
+    JsonObject top(json, {});
     if (top.text("format") != kFormat)
         return fail(ErrorCode::Unsupported, "not a Zelochrome show: \"format\" is not \"{}\"",
                     kFormat);
@@ -327,10 +126,19 @@ Result<OpenedShow> parseShow(std::string_view text) {
     show.white_cct_k = top.number("white_cct_k", 4300, 1000, 25000);
     readFixtures(top, show);
     readGroups(top, show);
+    readPalettes(top, show);
+    readLooks(top, show);
+    readStage(top, show);
+    readMeasured(top, show);
+    readTypes(top, show);
+    readOutputs(top, show);
     show.look = readValues(top, "look", show);
     auto hand = readValues(top, "hand", show);
     show.last_fixture_id =
         top.integer("last_fixture_id", show.last_fixture_id, show.last_fixture_id, 1 << 30);
+    show.last_palette_id =
+        top.integer("last_palette_id", show.last_palette_id, show.last_palette_id, 1 << 30);
+    show.last_look_id = top.integer("last_look_id", show.last_look_id, show.last_look_id, 1 << 30);
     show.unknown = top.unknown();
     if (top.error())
         return passOn(*top.error());
@@ -361,6 +169,10 @@ std::string showText(const Show& show, const show::Values& hand) {
                       {"y_m", f->place.y_m},
                       {"z_m", f->place.z_m},
                       {"aim_deg", f->place.aim_deg}};
+        for (const auto& [part, drive] : f->home)
+            j["home"][part] = drive;
+        if (!f->uid.empty())
+            j["uid"] = f->uid;
         if (!f->note.empty())
             j["note"] = f->note;
         writeUnknown(j, f->unknown);
@@ -377,6 +189,7 @@ std::string showText(const Show& show, const show::Values& hand) {
         writeUnknown(j, g->unknown);
         json["groups"].push_back(std::move(j));
     }
+    writeParts(json, show);
     json["look"] = valuesJson(show.look);
     if (!hand.empty())
         json["hand"] = valuesJson(hand);

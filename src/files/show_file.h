@@ -12,7 +12,7 @@
 
 namespace zelo::files {
 
-inline constexpr int kShowVersion = 1;
+inline constexpr int kShowVersion = 2; // 1 is read too: it had no palettes, looks or outputs
 
 struct OpenedShow {
     show::ShowPtr show;

@@ -71,10 +71,17 @@ Done Library::addBook(const fs::path& path) {
     return {};
 }
 
+void Library::setShow(show::ShowPtr show) {
+    const std::lock_guard lock(mutex_);
+    show_ = std::move(show);
+}
+
 std::vector<std::shared_ptr<const light::FixtureType>> Library::types() const {
     const std::lock_guard lock(mutex_);
+    auto merged = show_ ? show_->types : decltype(types_){};
+    merged.insert(types_.begin(), types_.end()); // the show's own stay
     std::vector<std::shared_ptr<const light::FixtureType>> all;
-    for (const auto& [id, t] : types_)
+    for (const auto& [id, t] : merged)
         all.push_back(t);
     return all;
 }
@@ -86,6 +93,9 @@ std::vector<std::shared_ptr<const light::SwatchBook>> Library::books() const {
 
 std::shared_ptr<const light::FixtureType> Library::type(const std::string& id) const {
     const std::lock_guard lock(mutex_);
+    if (show_)
+        if (const auto own = show_->types.find(id); own != show_->types.end())
+            return own->second;
     const auto it = types_.find(id);
     return it == types_.end() ? nullptr : it->second;
 }
@@ -98,11 +108,32 @@ Result<light::Gel> Library::gel(const std::string& id) const {
 }
 
 Result<colour::Spectrum> Library::spectrum(const std::string& path) const {
+    {
+        const std::lock_guard lock(mutex_);
+        if (show_)
+            for (const auto& m : show_->measured)
+                if (m->name == path)
+                    return m->spectrum;
+    }
     return files::readLight(path);
 }
 
 Result<light::Wanted> Library::palette(const std::string& name) const {
-    return fail(ErrorCode::NotFound, "no palette '{}': shows do not hold palettes yet", name);
+    std::string asked;
+    {
+        const std::lock_guard lock(mutex_);
+        if (!show_)
+            return fail(ErrorCode::NotFound, "no palette '{}': no show is open", name);
+        const show::Palette* p = show_->paletteNamed(name);
+        if (!p)
+            return fail(ErrorCode::NotFound, "no palette '{}' in the show '{}'", name, show_->name);
+        if (!p->colour)
+            return fail(ErrorCode::BadValue, "palette '{}' has an intensity and no colour", name);
+        asked = p->colour->asked;
+    }
+    if (startsWith(asked, "palette:")) // a palette of a palette could go round for ever
+        return fail(ErrorCode::BadValue, "palette '{}' is itself '{}'", name, asked);
+    return light::parseColour(asked, *this);
 }
 
 } // namespace zelo::host

@@ -5,6 +5,7 @@
 
 #include "light/wanted.h"
 #include "play/mixes.h"
+#include "show/show.h"
 
 #include <filesystem>
 #include <mutex>
@@ -23,7 +24,10 @@ public:
     Result<std::shared_ptr<const light::FixtureType>> find(const std::string& id_or_path);
     Done addBook(const std::filesystem::path& path); // its gels come before those already there
 
-    std::vector<std::shared_ptr<const light::FixtureType>> types() const; // by id
+    // The show whose own types, palettes and measured lights come before all others.
+    void setShow(show::ShowPtr show);
+
+    std::vector<std::shared_ptr<const light::FixtureType>> types() const; // by id, the show's too
     std::vector<std::shared_ptr<const light::SwatchBook>> books() const;
     const std::vector<std::string>& troubles() const { return troubles_; }
 
@@ -37,6 +41,7 @@ private:
     std::map<std::string, std::shared_ptr<const light::FixtureType>> types_;
     std::vector<std::shared_ptr<const light::SwatchBook>> books_;
     std::vector<std::string> troubles_;
+    show::ShowPtr show_;
 };
 
 } // namespace zelo::host

@@ -75,6 +75,26 @@ Done Session::saveAs(const std::filesystem::path& path) {
     return {};
 }
 
+Done Session::saveCopy(const std::filesystem::path& path) const {
+    return files::writeShow(path, *show(), *hand());
+}
+
+Done Session::startFrom(const std::filesystem::path& path, std::string name) {
+    auto opened = files::readShow(path);
+    if (!opened)
+        return passOn(opened.error());
+    auto named = show::renameShow(opened->show, std::move(name));
+    if (!named)
+        return passOn(named.error());
+    start(*named, show::emptyHand());
+    return {};
+}
+
+void Session::edit(const std::string& name, const show::Both& next) {
+    history_.push({name, next.show, next.hand}, {});
+    changed();
+}
+
 Done Session::edit(const std::string& name, const Result<show::ShowPtr>& next,
                    const std::string& merge) {
     if (!next)
@@ -136,6 +156,15 @@ void Session::setOnStage(bool on) {
 }
 
 void Session::changed() {
+    const auto& now = *show();
+    if (!colours_of_ || now.palettes != colours_of_->palettes ||
+        now.measured != colours_of_->measured) {
+        library_.setShow(show());
+        mixes_.forgetColours();
+    } else if (now.types != colours_of_->types) {
+        library_.setShow(show());
+    }
+    colours_of_ = show();
     if (autosave_ && (kept() || !history_.canUndo()))
         autosave_->clear(); // nothing that is not on disk
     else if (autosave_)

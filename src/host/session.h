@@ -11,6 +11,7 @@
 #include "play/stage.h"
 #include "show/edits.h"
 #include "show/history.h"
+#include "show/kept.h"
 
 #include <filesystem>
 #include <functional>
@@ -37,6 +38,10 @@ public:
                  const std::optional<std::filesystem::path>& path);
     void letGo(); // the program ends, and what is not saved is not wanted
     Done saveAs(const std::filesystem::path& path);
+    Done saveCopy(const std::filesystem::path& path) const; // the document stays where it is
+    // A new document from a show that stays as it is: its rig, groups, palettes and looks; nothing
+    // in hand. `name` is the new show's.
+    Done startFrom(const std::filesystem::path& path, std::string name);
     const std::optional<std::filesystem::path>& path() const { return path_; }
     bool kept() const { return path_ && history_.kept(); } // all, the hand too, is on disk as it is
 
@@ -48,6 +53,8 @@ public:
     // With the same non-empty `merge` as the edit before it is one step with it: a drag.
     Done edit(const std::string& name, const Result<show::ShowPtr>& next,
               const std::string& merge = {});
+    // An edit of the show and of what is in hand at once.
+    void edit(const std::string& name, const show::Both& next);
     void setHand(const std::string& name, show::HandPtr hand, const std::string& merge = {});
     Done keepHand(); // puts what is in hand into the look
     void putDown();  // lets go of all that is in hand
@@ -80,6 +87,7 @@ private:
     play::Mixes mixes_;
     show::History history_;
     std::optional<std::filesystem::path> path_;
+    show::ShowPtr colours_of_; // whose palettes, measured lights and types the library knows
     show::Lineup lineup_;
     play::Controls controls_;
     bool on_stage_now_ = true;

@@ -41,10 +41,13 @@ std::string keyOf(const mix::Mixer& mixer, const show::ColourWish& wish) {
 std::shared_ptr<const mix::Mixer> Mixes::mixer(const std::string& type, const std::string& mode) {
     const std::lock_guard lock(mutex_);
     auto& known = mixers_[{type, mode}];
-    if (!known)
-        if (const auto t = types_.type(type))
-            if (const light::Mode* m = t->mode(mode))
-                known = std::make_shared<const mix::Mixer>(t, *m);
+    const auto t = types_.type(type);
+    if (known && &known->type() == t.get())
+        return known;
+    if (known)
+        retired_.push_back(std::move(known));
+    const light::Mode* m = t ? t->mode(mode) : nullptr;
+    known = m ? std::make_shared<const mix::Mixer>(t, *m) : nullptr;
     return known;
 }
 

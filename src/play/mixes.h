@@ -33,7 +33,7 @@ public:
     Mixes(const TypeSource& types, const light::ColourSources& colours)
         : types_(types), colours_(colours) {}
 
-    // Null when the library has no such type or mode.
+    // Null when the source has no such type or mode. After a type was changed it is a new one.
     std::shared_ptr<const mix::Mixer> mixer(const std::string& type, const std::string& mode);
 
     // Reads the notation, once per text.
@@ -52,6 +52,8 @@ private:
     const light::ColourSources& colours_;
     std::mutex mutex_;
     std::map<std::pair<std::string, std::string>, std::shared_ptr<const mix::Mixer>> mixers_;
+    std::vector<std::shared_ptr<const mix::Mixer>>
+        retired_; // of types that changed: keys of mixed_
     std::map<std::string, Result<light::Wanted>> wanted_;
     std::map<std::string, std::shared_ptr<const MixedColour>> mixed_;
 };

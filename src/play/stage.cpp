@@ -32,11 +32,14 @@ const char* words(DarkWhy why) {
 namespace {
 
 // Where no colour is asked for, parts rest at home.
-Drives homeDrives(const mix::Mixer& mixer) {
+Drives homeDrives(const mix::Mixer& mixer, const show::Fixture& fixture) {
     Drives drives = mixer.type().ready(mixer.mode());
     for (const light::Channel& c : mixer.mode().channels)
         if (c.role == light::Role::Part)
             drives[c.part] = light::driveOf(c, c.home);
+    for (const auto& [name, drive] : fixture.home)
+        if (const auto part = mixer.type().partNamed(name))
+            drives[*part] = drive;
     return drives;
 }
 
@@ -69,7 +72,7 @@ StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::F
     lamp.by_hand = value.drives && value.drives->size() == lamp.mixer->type().partCount();
     lamp.drives = lamp.by_hand  ? *value.drives
                   : lamp.colour ? lamp.colour->mix.drives
-                                : homeDrives(*lamp.mixer);
+                                : homeDrives(*lamp.mixer, fixture);
     const double out = controls.dark ? 0 : lamp.intensity * controls.master;
     lamp.sent = mix::rounded(*lamp.mixer, lamp.drives, out);
     const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;

@@ -39,6 +39,19 @@ HandPtr changed(const HandPtr& hand, const Lineup& lineup, F change) {
     return std::make_shared<const Values>(std::move(next));
 }
 
+template <class F>
+Result<ShowPtr> changedGroup(const ShowPtr& show, GroupId id, F change) {
+    Show next = *show;
+    for (auto& g : next.groups)
+        if (g->id == id) {
+            Group group = *g;
+            change(group);
+            g = std::make_shared<const Group>(std::move(group));
+            return done(std::move(next));
+        }
+    return fail(ErrorCode::NotFound, "no group with id {}", id.value);
+}
+
 } // namespace
 
 Result<ShowPtr> renameShow(const ShowPtr& show, std::string name) {
@@ -76,6 +89,12 @@ Result<ShowPtr> removeFixtures(const ShowPtr& show, const std::vector<FixtureId>
         if (next.fixtures.erase(id) == 0)
             return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
         next.look.erase(id);
+        for (auto& look : next.looks)
+            if (look->values.contains(id)) {
+                Look without = *look;
+                without.values.erase(id);
+                look = std::make_shared<const Look>(std::move(without));
+            }
     }
     for (auto& group : next.groups) {
         Group kept = *group;
@@ -110,6 +129,24 @@ Result<ShowPtr> removeGroup(const ShowPtr& show, GroupId id) {
     return done(std::move(next));
 }
 
+Result<ShowPtr> renameGroup(const ShowPtr& show, GroupId id, std::string name) {
+    if (trimmed(name).empty())
+        return fail(ErrorCode::BadValue, "a group needs a name");
+    for (const auto& g : show->groups)
+        if (g->name == name && g->id != id)
+            return fail(ErrorCode::BadValue, "there is a group '{}' already", name);
+    return changedGroup(show, id, [&](Group& g) { g.name = std::move(name); });
+}
+
+Result<ShowPtr> refillGroup(const ShowPtr& show, GroupId id, std::vector<FixtureId> fixtures) {
+    if (fixtures.empty())
+        return fail(ErrorCode::BadValue, "a group needs at least one fixture");
+    for (const FixtureId f : fixtures)
+        if (!show->fixture(f))
+            return fail(ErrorCode::NotFound, "no fixture with id {}", f.value);
+    return changedGroup(show, id, [&](Group& g) { g.fixtures = std::move(fixtures); });
+}
+
 Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand) {
     Show next = *show;
     for (const auto& [id, value] : hand)
@@ -121,20 +158,40 @@ Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand) {
 HandPtr withColour(const HandPtr& hand, const Lineup& lineup, const ColourWish& colour) {
     return changed(hand, lineup, [&](Value& v) {
         v.colour = colour;
+        v.colour_from = {};
         v.drives.reset();
     });
 }
 
 HandPtr withIntensity(const HandPtr& hand, const Lineup& lineup, double intensity) {
-    return changed(hand, lineup, [&](Value& v) { v.intensity = std::clamp(intensity, 0.0, 1.0); });
+    return changed(hand, lineup, [&](Value& v) {
+        v.intensity = std::clamp(intensity, 0.0, 1.0);
+        v.intensity_from = {};
+    });
+}
+
+HandPtr withPalette(const HandPtr& hand, const Lineup& lineup, const Palette& palette) {
+    return changed(hand, lineup, [&](Value& v) {
+        if (palette.intensity) {
+            v.intensity = palette.intensity;
+            v.intensity_from = palette.id;
+        }
+        if (palette.colour) {
+            v.colour = palette.colour;
+            v.colour_from = palette.id;
+            v.drives.reset();
+        }
+    });
 }
 
 HandPtr withDrives(const HandPtr& hand, const Lineup& lineup, const light::Drives& drives,
                    const std::optional<ColourWish>& colour) {
     return changed(hand, lineup, [&](Value& v) {
         v.drives = drives;
-        if (colour)
+        if (colour) {
             v.colour = colour;
+            v.colour_from = {};
+        }
     });
 }
 

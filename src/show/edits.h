@@ -21,6 +21,10 @@ Result<ShowPtr> removeFixtures(const ShowPtr& show, const std::vector<FixtureId>
 // BadValue for an empty or taken name or no fixtures, NotFound for a fixture that is not there.
 Result<ShowPtr> addGroup(const ShowPtr& show, std::string name, std::vector<FixtureId> fixtures);
 Result<ShowPtr> removeGroup(const ShowPtr& show, GroupId id);
+// BadValue for an empty name or one that another has.
+Result<ShowPtr> renameGroup(const ShowPtr& show, GroupId id, std::string name);
+// Its fixtures, in this order, from now on. As addGroup.
+Result<ShowPtr> refillGroup(const ShowPtr& show, GroupId id, std::vector<FixtureId> fixtures);
 
 // Puts what is in hand into the look. The caller empties the hand.
 Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand);
@@ -29,6 +33,8 @@ Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand);
 
 HandPtr withColour(const HandPtr& hand, const Lineup& lineup, const ColourWish& colour);
 HandPtr withIntensity(const HandPtr& hand, const Lineup& lineup, double intensity); // 0..1
+// What the palette has, and following it: colour, intensity or both.
+HandPtr withPalette(const HandPtr& hand, const Lineup& lineup, const Palette& palette);
 // `colour` goes with the drives: what they were a mix of before the hand took over.
 HandPtr withDrives(const HandPtr& hand, const Lineup& lineup, const light::Drives& drives,
                    const std::optional<ColourWish>& colour);

@@ -5,7 +5,7 @@
 
 #include "base/quantity.h"
 #include "colour/xyz.h"
-#include "light/drives.h"
+#include "light/fixture_type.h"
 #include "mix/mix.h"
 
 #include <cstdint>
@@ -13,6 +13,7 @@
 #include <memory>
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 namespace zelo::show {
@@ -24,6 +25,15 @@ struct FixtureId {
 struct GroupId {
     int value = 0;
     auto operator<=>(const GroupId&) const = default;
+};
+struct PaletteId {
+    int value = 0; // 0 = none
+    explicit operator bool() const { return value != 0; }
+    auto operator<=>(const PaletteId&) const = default;
+};
+struct LookId {
+    int value = 0;
+    auto operator<=>(const LookId&) const = default;
 };
 
 // On the plan: metres, x to the right seen from the house, y upstage, z up from the floor.
@@ -44,6 +54,10 @@ struct Fixture {
     std::uint16_t universe = 1; // 1..63999
     int address = 1;            // of its first slot, 1..512
     Place place;
+    // Drives of its parts, by name, where no colour is asked for; of a part that is not named its
+    // type's own home.
+    std::vector<std::pair<std::string, double>> home = {};
+    std::string uid; // RDM: "7ff0:00002a04"; empty = not known
     std::string note;
     std::string unknown; // JSON members of the file that we do not use, kept for writing
     friend bool operator==(const Fixture&, const Fixture&) = default;
@@ -73,22 +87,90 @@ struct Value {
     std::optional<double> intensity; // 0..1
     std::optional<ColourWish> colour;
     std::optional<light::Drives> drives; // emitters set by hand, instead of the mix of `colour`
+    // Palettes that intensity and colour follow. What they were last stands in the members above,
+    // for when the palette is gone.
+    PaletteId intensity_from = {};
+    PaletteId colour_from = {};
     bool empty() const { return !intensity && !colour && !drives; }
     friend bool operator==(const Value&, const Value&) = default;
+};
+
+// A named colour, or intensity, or both, for any fixture. What uses it follows when it changes.
+struct Palette {
+    PaletteId id;
+    std::string name; // each once in a show
+    std::optional<double> intensity;
+    std::optional<ColourWish> colour;
+    bool locked = false; // refuses to be changed or deleted
+    std::string unknown;
+    friend bool operator==(const Palette&, const Palette&) = default;
 };
 
 template <class Id, class T>
 using Parts = std::map<Id, std::shared_ptr<const T>>;
 using Values = Parts<FixtureId, Value>;
 
+// A kept state of some fixtures.
+struct Look {
+    LookId id;
+    std::string name; // each once in a show
+    Values values;
+    bool locked = false;
+    std::string unknown;
+};
+
+struct Point { // on the plan, m
+    double x_m = 0;
+    double y_m = 0;
+    friend bool operator==(const Point&, const Point&) = default;
+};
+struct Area { // a named part of the stage
+    std::string name;
+    std::vector<Point> outline;
+    friend bool operator==(const Area&, const Area&) = default;
+};
+struct StagePlan { // what is drawn beneath the lamps
+    std::vector<Point> outline;
+    std::vector<Area> areas;
+    friend bool operator==(const StagePlan&, const StagePlan&) = default;
+};
+
+// A light that was measured: asked for as spd:NAME.
+struct Measured {
+    std::string name;
+    colour::Spectrum spectrum;
+};
+
+enum class Protocol { E131 = 1, ArtNet = 2 }; // stored by name
+
+// Where a run of universes goes. With no such line every universe goes as E1.31 to this computer.
+struct OutputLine {
+    std::uint16_t first = 1; // universe of the show, 1..63999
+    int count = 1;           // that many from it on
+    Protocol protocol = Protocol::E131;
+    std::string address = "127.0.0.1"; // IPv4; E1.31 also "multicast"
+    int to = 1; // its first there: a universe 1..63999, or an Art-Net port address 0..32767
+    bool on = true;
+    friend bool operator==(const OutputLine&, const OutputLine&) = default;
+};
+
 struct Show {
     std::string name;
     double white_cct_k = 4300; // what the eye takes for white: screen, saturation, hue
     Parts<FixtureId, Fixture> fixtures;
     std::vector<std::shared_ptr<const Group>> groups;
+    std::vector<std::shared_ptr<const Palette>> palettes;
+    std::vector<std::shared_ptr<const Look>> looks;
+    std::shared_ptr<const StagePlan> stage; // null: bare floor
+    std::vector<std::shared_ptr<const Measured>> measured;
+    std::map<std::string, std::shared_ptr<const light::FixtureType>> types; // made or read for it
+    std::vector<std::string> favourites; // swatches, as asked for: "gel:214"
+    std::vector<OutputLine> outputs;
     Values look; // what the stage shows when nothing is in hand
     int last_fixture_id = 0;
     int last_group_id = 0;
+    int last_palette_id = 0;
+    int last_look_id = 0;
     std::string unknown;
 
     const Fixture* fixture(FixtureId id) const {
@@ -101,6 +183,24 @@ struct Show {
                 return g.get();
         return nullptr;
     }
+    const Palette* palette(PaletteId id) const {
+        for (const auto& p : palettes)
+            if (p->id == id)
+                return p.get();
+        return nullptr;
+    }
+    const Palette* paletteNamed(std::string_view palette_name) const {
+        for (const auto& p : palettes)
+            if (p->name == palette_name)
+                return p.get();
+        return nullptr;
+    }
+    const Look* lookOf(LookId id) const {
+        for (const auto& l : looks)
+            if (l->id == id)
+                return l.get();
+        return nullptr;
+    }
 };
 
 using ShowPtr = std::shared_ptr<const Show>;
@@ -108,7 +208,11 @@ using ShowPtr = std::shared_ptr<const Show>;
 // Values set by hand and not yet kept: part of what undo covers, apart from the show.
 using HandPtr = std::shared_ptr<const Values>;
 
-// Hand over look, intensity and colour each on its own. Hand drives hide a kept colour's mix.
+// With what its palettes say now in it.
+Value followed(const Show& show, Value value);
+
+// Hand over look, intensity and colour each on its own, palettes followed. Hand drives hide a kept
+// colour's mix.
 Value shownValue(const Show& show, const Values& hand, FixtureId id);
 
 // The lineup: fixtures in their order.

@@ -1,0 +1,76 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Edits of what is kept under a name: palettes, looks, measured lights, favourites; and of the
+// stage, the outputs and the show's own fixture types. Each takes a show and gives the next one.
+#pragma once
+
+#include "base/result.h"
+#include "show/edits.h"
+#include "show/show.h"
+
+namespace zelo::show {
+
+// --- palettes --------------------------------------------------------------------------------
+
+// What the first of the lineup shows: its colour, its intensity, or both. A colour that follows
+// another palette is kept as it is now. BadValue for an empty or taken name, or when there is
+// neither in it (a fixture without a colour).
+enum class KeepWhat { Colour, Intensity, Both };
+Result<ShowPtr> keepPalette(const ShowPtr& show, const Values& hand, const Lineup& lineup,
+                            KeepWhat what, std::string name);
+// Adds as it is, with a new id. BadValue as above.
+Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette);
+// Replaces the palette of this id: all that follows it shows the new values. NotFound; BadValue
+// when it is locked (unless only `locked` differs), or for its name.
+Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette);
+
+// Where a palette is used.
+struct Uses {
+    std::vector<FixtureId> stage; // in the look that the stage shows
+    std::vector<FixtureId> hand;
+    std::vector<std::pair<LookId, std::size_t>> looks; // and of how many fixtures there
+    bool none() const { return stage.empty() && hand.empty() && looks.empty(); }
+};
+Uses usesOf(const Show& show, const Values& hand, PaletteId id);
+
+// A show together with what is in hand: where a palette goes, both change.
+struct Both {
+    ShowPtr show;
+    HandPtr hand;
+};
+// What followed it keeps its values as they are now. NotFound, or BadValue when it is locked.
+Result<Both> removePalette(const ShowPtr& show, const HandPtr& hand, PaletteId id);
+// What followed `from` follows `into` from now on, and `from` goes. BadValue when one is locked or
+// `into` lacks what followers of `from` take from it.
+Result<Both> mergePalettes(const ShowPtr& show, const HandPtr& hand, PaletteId from,
+                           PaletteId into);
+
+// --- looks -----------------------------------------------------------------------------------
+
+// What these fixtures show now, links to palettes kept. BadValue for an empty or taken name or an
+// empty lineup.
+Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& lineup,
+                         std::string name);
+Result<ShowPtr> changeLook(const ShowPtr& show, Look look); // as changePalette
+Result<ShowPtr> removeLook(const ShowPtr& show, LookId id); // NotFound, or BadValue when locked
+// All its values into the hand.
+HandPtr withLook(const HandPtr& hand, const Look& look);
+
+// --- the rest --------------------------------------------------------------------------------
+
+// Replaces one of the same name. BadValue for an empty name or one with a '+' or '@'.
+Result<ShowPtr> keepMeasured(const ShowPtr& show, std::string name, colour::Spectrum spectrum);
+Result<ShowPtr> removeMeasured(const ShowPtr& show, const std::string& name);
+Result<ShowPtr> toggleFavourite(const ShowPtr& show, const std::string& asked);
+// BadValue for an area without a name or an outline of fewer than three points.
+Result<ShowPtr> changeStage(const ShowPtr& show, StagePlan stage);
+// BadValue names the line: universes out of range or twice, or an address that is none.
+Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outputs);
+Done checkOutput(const OutputLine& line);
+// Keeps a fixture type with the show, under its id; one of this id is replaced.
+Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::FixtureType> type);
+// BadValue while fixtures use it.
+Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id);
+
+bool isIpv4(std::string_view address); // "10.0.0.7"
+
+} // namespace zelo::show

@@ -1,0 +1,194 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What is kept under a name: palettes and what follows them, looks, outputs, the show's own types.
+#include "show/history.h"
+#include "show/kept.h"
+
+#include <gtest/gtest.h>
+
+namespace zelo::show {
+namespace {
+
+ColourWish wish(const char* asked) {
+    ColourWish w;
+    w.asked = asked;
+    return w;
+}
+
+class Kept : public ::testing::Test {
+protected:
+    Kept() {
+        show = std::make_shared<const Show>(Show{"Test"});
+        for (int i = 0; i < 4; ++i) {
+            Fixture f;
+            f.number = i + 1;
+            f.type = "petrel-4";
+            f.address = 1 + 10 * i;
+            show = *addFixture(show, f);
+        }
+        hand = withIntensity(withColour(emptyHand(), {{1}}, wish("gel:214")), {{1}}, 0.7);
+    }
+    Value shown(int id) { return shownValue(*show, *hand, {id}); }
+    const Palette& palette(const char* name) { return *show->paletteNamed(name); }
+
+    ShowPtr show;
+    HandPtr hand;
+};
+
+TEST_F(Kept, APaletteHoldsColourOrIntensityOrBoth) {
+    show = *keepPalette(show, *hand, {{1}}, KeepWhat::Colour, "warm");
+    show = *keepPalette(show, *hand, {{1}}, KeepWhat::Intensity, "seventy");
+    show = *keepPalette(show, *hand, {{1}}, KeepWhat::Both, "warm at seventy");
+    EXPECT_EQ(palette("warm").colour->asked, "gel:214");
+    EXPECT_FALSE(palette("warm").intensity);
+    EXPECT_FALSE(palette("seventy").colour);
+    EXPECT_EQ(palette("warm at seventy").intensity, 0.7);
+    EXPECT_FALSE(keepPalette(show, *hand, {{1}}, KeepWhat::Both, "warm")) << "a name is used once";
+    EXPECT_FALSE(keepPalette(show, *hand, {{1}}, KeepWhat::Both, "  "));
+    EXPECT_FALSE(keepPalette(show, *hand, {{2}}, KeepWhat::Colour, "x")) << "lamp 2 has no colour";
+    EXPECT_FALSE(keepPalette(show, *hand, {}, KeepWhat::Both, "x"));
+    // The colour alone leaves an intensity alone, and the other way round.
+    hand = withPalette(hand, {{2}}, palette("warm"));
+    EXPECT_FALSE(shown(2).intensity);
+    hand = withIntensity(hand, {{2}}, 0.3);
+    hand = withPalette(hand, {{2}}, palette("seventy"));
+    EXPECT_EQ(shown(2).colour->asked, "gel:214");
+    EXPECT_EQ(shown(2).intensity, 0.7);
+}
+
+TEST_F(Kept, WhatUsesAPaletteFollowsIt) {
+    show = *keepPalette(show, *hand, {{1}}, KeepWhat::Both, "warm");
+    hand = withPalette(hand, {{2}, {3}}, palette("warm"));
+    show = *keepLook(show, *hand, {{2}, {3}}, "evening");
+    show = *keepHand(show, *putDown(hand, {{3}}));
+    Palette cold = palette("warm");
+    cold.colour = wish("gel:338");
+    cold.intensity = 0.2;
+    show = *changePalette(show, cold);
+    for (const int id : {2, 3}) {
+        EXPECT_EQ(shown(id).colour->asked, "gel:338") << id;
+        EXPECT_EQ(shown(id).intensity, 0.2) << id;
+    }
+    EXPECT_EQ(followed(*show, *show->looks[0]->values.at({3})).colour->asked, "gel:338");
+    EXPECT_EQ(shown(1).colour->asked, "gel:214") << "lamp 1 has the colour, not the palette";
+    // A colour of its own ends the following; the intensity still follows.
+    hand = withColour(hand, {{2}}, wish("cct:3200"));
+    cold.intensity = 0.9;
+    show = *changePalette(show, cold);
+    EXPECT_EQ(shown(2).colour->asked, "cct:3200");
+    EXPECT_EQ(shown(2).intensity, 0.9);
+}
+
+TEST_F(Kept, UsesAreCountedAndDeletingLeavesTheValues) {
+    show = *keepPalette(show, *hand, {{1}}, KeepWhat::Colour, "warm");
+    const auto id = palette("warm").id;
+    EXPECT_TRUE(usesOf(*show, *hand, id).none());
+    hand = withPalette(hand, {{2}, {3}}, palette("warm"));
+    show = *keepLook(show, *hand, {{2}, {3}}, "evening");
+    show = *keepHand(show, *putDown(hand, {{1}, {3}}));
+    const Uses uses = usesOf(*show, *hand, id);
+    EXPECT_EQ(uses.stage, std::vector<FixtureId>{{2}});
+    EXPECT_EQ(uses.hand, (std::vector<FixtureId>{{2}, {3}}));
+    ASSERT_EQ(uses.looks.size(), 1u);
+    EXPECT_EQ(uses.looks[0].second, 2u);
+    Palette cold = palette("warm");
+    cold.colour = wish("gel:338"); // later than the links: what is left must be this
+    show = *changePalette(show, cold);
+    const auto gone = *removePalette(show, hand, id);
+    EXPECT_TRUE(gone.show->palettes.empty());
+    EXPECT_TRUE(usesOf(*gone.show, *gone.hand, id).none());
+    EXPECT_EQ(gone.hand->at({3})->colour->asked, "gel:338");
+    EXPECT_EQ(gone.show->look.at({2})->colour->asked, "gel:338");
+    EXPECT_EQ(gone.show->looks[0]->values.at({2})->colour->asked, "gel:338");
+    EXPECT_EQ(show->palettes.size(), 1u) << "the show given never changes";
+}
+
+TEST_F(Kept, ALockedPaletteRefusesAllButUnlocking) {
+    show = *keepPalette(show, *hand, {{1}}, KeepWhat::Colour, "warm");
+    Palette p = palette("warm");
+    p.locked = true;
+    show = *changePalette(show, p);
+    p.name = "hot";
+    EXPECT_FALSE(changePalette(show, p));
+    p.locked = false;
+    EXPECT_FALSE(changePalette(show, p)) << "unlock first, then change";
+    EXPECT_FALSE(removePalette(show, hand, p.id));
+    p.name = "warm";
+    show = *changePalette(show, p);
+    EXPECT_TRUE(removePalette(show, hand, p.id));
+}
+
+TEST_F(Kept, MergingSendsAllFollowersToOne) {
+    show = *keepPalette(show, *hand, {{1}}, KeepWhat::Both, "a");
+    show = *keepPalette(show, *hand, {{1}}, KeepWhat::Colour, "b");
+    hand = withPalette(hand, {{2}}, palette("a"));
+    hand = withPalette(hand, {{3}}, palette("b"));
+    EXPECT_FALSE(mergePalettes(show, hand, palette("a").id, palette("b").id))
+        << "followers of a take an intensity from it, and b has none";
+    const auto merged = *mergePalettes(show, hand, palette("b").id, palette("a").id);
+    EXPECT_EQ(merged.show->palettes.size(), 1u);
+    EXPECT_EQ(merged.hand->at({3})->colour_from, palette("a").id);
+    EXPECT_FALSE(mergePalettes(show, hand, palette("a").id, palette("a").id));
+}
+
+TEST_F(Kept, LooksComeBackIntoTheHand) {
+    show = *keepLook(show, *hand, {{1}, {2}}, "evening");
+    EXPECT_EQ(show->looks[0]->values.size(), 1u) << "lamp 2 shows nothing";
+    EXPECT_FALSE(keepLook(show, *hand, {{1}}, "evening"));
+    const auto later = withLook(withColour(hand, {{1}}, wish("cct:2000")), *show->looks[0]);
+    EXPECT_EQ(later->at({1})->colour->asked, "gel:214");
+    Look locked = *show->looks[0];
+    locked.locked = true;
+    show = *changeLook(show, locked);
+    EXPECT_FALSE(removeLook(show, locked.id));
+    show = *removeFixtures(show, {{1}});
+    EXPECT_TRUE(show->looks[0]->values.empty());
+}
+
+TEST_F(Kept, OutputsMustBeReachable) {
+    const auto fails = [&](OutputLine line, const char* word) {
+        const auto next = changeOutputs(show, {line});
+        ASSERT_FALSE(next) << word;
+        EXPECT_NE(next.error().text().find(word), std::string::npos) << next.error().text();
+        EXPECT_NE(next.error().text().find("output 1"), std::string::npos);
+    };
+    fails({1, 0}, "1..63999");
+    fails({63999, 2}, "1..63999");
+    fails({1, 1, Protocol::E131, "multicast", 64000}, "there 64000");
+    fails({1, 1, Protocol::ArtNet, "127.0.0.1", 32768}, "0..32767");
+    fails({1, 1, Protocol::ArtNet, "multicast", 0}, "IPv4");
+    for (const char* bad : {"", "10.0.0", "10.0.0.256", "10.0.0.+1", "10.0.0.7.1", "lamp.local"})
+        fails({1, 1, Protocol::E131, bad}, "IPv4");
+    EXPECT_TRUE(changeOutputs(
+        show, {{1, 4, Protocol::ArtNet, "10.0.0.7", 0}, {5, 1, Protocol::E131, "multicast", 5}}));
+}
+
+TEST_F(Kept, TheShowsOwnTypesStayWhileUsed) {
+    light::FixtureType type;
+    type.id = "petrel-4";
+    EXPECT_FALSE(keepType(show, std::make_shared<light::FixtureType>(type))) << "no mode";
+    type.modes.push_back({"one"});
+    show = *keepType(show, std::make_shared<light::FixtureType>(type));
+    EXPECT_FALSE(removeType(show, "petrel-4")) << "four lamps are of it";
+    show = *removeFixtures(show, {{1}, {2}, {3}, {4}});
+    EXPECT_TRUE(removeType(show, "petrel-4"));
+    EXPECT_FALSE(removeType(show, "tern-6"));
+}
+
+TEST_F(Kept, StageMeasuredAndFavourites) {
+    EXPECT_FALSE(changeStage(show, {{}, {{"quay", {{0, 0}, {1, 1}}}}}));
+    EXPECT_FALSE(changeStage(show, {{}, {{"", {{0, 0}, {1, 0}, {1, 1}}}}}));
+    show = *changeStage(show, {{}, {{"quay", {{0, 0}, {1, 0}, {1, 1}}}}});
+    EXPECT_EQ(show->stage->areas[0].name, "quay");
+    EXPECT_FALSE(keepMeasured(show, "a+b", {}));
+    show = *keepMeasured(*keepMeasured(show, "street lamp", {}), "street lamp", {});
+    EXPECT_EQ(show->measured.size(), 1u);
+    show = *removeMeasured(show, "street lamp");
+    EXPECT_TRUE(show->measured.empty());
+    show = *toggleFavourite(show, "gel:214");
+    EXPECT_EQ(show->favourites, std::vector<std::string>{"gel:214"});
+    show = *toggleFavourite(show, "gel:214");
+    EXPECT_TRUE(show->favourites.empty());
+}
+
+} // namespace
+} // namespace zelo::show
