@@ -57,11 +57,17 @@ int main(int argc, char** argv) {
     cli.add_option("--shot", wish.shot, "draw the window to a PNG after two seconds, and exit");
     cli.add_option("--seed", wish.seed, "of how the lamps differ from their data");
     cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(0, 65535));
+    cli.add_option("--art-port", wish.art_port, "UDP port of Art-Net")->check(CLI::Range(0, 65535));
+    cli.add_option("--spare", wish.spare, "so many lamps more than the show has")
+        ->check(CLI::Range(0, 20));
+    bool plain = false;
+    cli.add_flag("--plain", plain, "every device answers RDM well and at once");
     try {
         cli.parse(argc, argv);
     } catch (const CLI::ParseError& e) {
         return cli.exit(e) == 0 ? 0 : 2;
     }
+    wish.awkward = !plain;
     sigset_t ends; // blocked before any thread starts, so that sigwait gets them
     sigemptyset(&ends);
     sigaddset(&ends, SIGINT);
@@ -74,7 +80,8 @@ int main(int argc, char** argv) {
         return loop.error().code == zelo::ErrorCode::Io ? 1 : 2;
     }
     if (wish.headless) {
-        std::fprintf(stderr, "zelo-rig: listening on 127.0.0.1:%d\n", (*loop)->port());
+        std::fprintf(stderr, "zelo-rig: listening on 127.0.0.1:%d, Art-Net on %d\n",
+                     (*loop)->port(), (*loop)->artPort());
         return waitForSignal(ends);
     }
     return runWindow(**loop, wish.shot, argc, argv);

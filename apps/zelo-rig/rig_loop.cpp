@@ -5,6 +5,7 @@
 #include "host/library.h"
 #include "host/paths.h"
 
+#include <algorithm>
 #include <cstdio>
 
 namespace zelo::rig {
@@ -20,25 +21,71 @@ Result<std::unique_ptr<RigLoop>> RigLoop::open(const RigWish& wish) {
     if (!opened)
         return passOn(opened.error());
     std::unique_ptr<RigLoop> loop(new RigLoop(wish));
-    for (const auto& [id, f] : opened->show->fixtures) {
-        const auto type = library.type(f->type);
+    loop->addLamps(wish, *opened->show, library);
+    if (auto listening = loop->listen(wish); !listening)
+        return passOn(listening.error());
+    return loop;
+}
+
+void RigLoop::addLamps(const RigWish& wish, const show::Show& show, const host::Library& library) {
+    int last_id = 0;
+    std::uint16_t last_universe = 1;
+    for (const auto& [id, f] : show.fixtures) {
+        const auto own = show.types.find(f->type);
+        const auto type = own != show.types.end() ? own->second : library.type(f->type);
+        last_id = std::max(last_id, id.value);
+        last_universe = std::max(last_universe, f->universe);
         if (!type) {
             std::fprintf(stderr, "zelo-rig: lamp %d left out: no fixture type '%s'\n", f->number,
                          f->type.c_str());
             continue;
         }
-        if (auto added =
-                loop->rig_.add(id.value, f->number, type, f->mode, f->universe, f->address);
+        if (auto added = rig_.add(id.value, f->number, type, f->mode, f->universe, f->address);
             !added)
             std::fprintf(stderr, "zelo-rig: left out: %s\n", added.error().text().c_str());
     }
-    auto receiver = wire::E131Receiver::open(
-        "127.0.0.1", static_cast<std::uint16_t>(wish.port),
-        [raw = loop.get()](const wire::DataPacket& packet) { raw->take(packet); });
+    // Spare lamps hang at the end of the last universe, one type after the other.
+    const auto types = library.types();
+    int end = light::kSlots;
+    for (int i = 0; i < wish.spare && !types.empty(); ++i) {
+        const auto& type = types[static_cast<std::size_t>(i) * 5 % types.size()];
+        end -= type->modes[0].footprint;
+        if (auto added = rig_.add(last_id + 100 + i, 901 + i, type, type->modes[0].name,
+                                  last_universe, end + 1);
+            !added)
+            std::fprintf(stderr, "zelo-rig: left out: %s\n", added.error().text().c_str());
+    }
+    responder_ = std::make_unique<practice::Responder>(rig_, wish.awkward);
+}
+
+Done RigLoop::listen(const RigWish& wish) {
+    auto receiver =
+        wire::E131Receiver::open("127.0.0.1", static_cast<std::uint16_t>(wish.port),
+                                 [this](const wire::DataPacket& packet) { take(packet); });
     if (!receiver)
         return passOn(receiver.error());
-    loop->receiver_ = std::move(*receiver);
-    return loop;
+    receiver_ = std::move(*receiver);
+    auto art = wire::UdpPort::open(
+        "127.0.0.1", static_cast<std::uint16_t>(wish.art_port),
+        {[this](auto bytes, const wire::Endpoint& from) { takeArt(bytes, from); },
+         [this] { sendLater(); }});
+    if (art)
+        art_ = std::move(*art);
+    else
+        std::fprintf(stderr, "zelo-rig: no Art-Net: %s\n", art.error().text().c_str());
+    return {};
+}
+
+void RigLoop::print(const std::vector<std::size_t>& lamps) {
+    if (!watch_)
+        return;
+    for (const std::size_t lamp : lamps) {
+        std::string line = rig_.jsonLine(lamp);
+        if (responder_->identifying(lamp))
+            line.insert(line.size() - 1, ",\"identify\":true");
+        std::printf("%s\n", line.c_str());
+    }
+    std::fflush(stdout);
 }
 
 void RigLoop::take(const wire::DataPacket& packet) {
@@ -46,18 +93,43 @@ void RigLoop::take(const wire::DataPacket& packet) {
     ++packets_;
     if (packet.options & (wire::kPreview | wire::kStreamTerminated))
         return; // terminated: lamps hold what they show
-    for (const std::size_t lamp : rig_.take(packet.universe, packet.values))
-        if (watch_)
-            std::printf("%s\n", rig_.jsonLine(lamp).c_str());
-    if (watch_)
-        std::fflush(stdout);
+    print(rig_.take(packet.universe, packet.values));
+}
+
+void RigLoop::takeArt(std::span<const std::uint8_t> bytes, const wire::Endpoint& from) {
+    const auto packet = wire::decodeArtNet(bytes);
+    if (!packet)
+        return;
+    const std::lock_guard lock(mutex_);
+    ++packets_;
+    std::vector<std::size_t> changed;
+    for (auto& reply : responder_->take(*packet, changed))
+        late_.push_back(
+            {std::chrono::steady_clock::now() + reply.after, std::move(reply.bytes), from});
+    print(changed);
+    sendReady();
+}
+
+void RigLoop::sendLater() {
+    const std::lock_guard lock(mutex_);
+    sendReady();
+}
+
+void RigLoop::sendReady() {
+    const auto now = std::chrono::steady_clock::now();
+    std::erase_if(late_, [&](const Late& l) {
+        if (l.at > now || !art_)
+            return false;
+        art_->send(l.bytes, l.to);
+        return true;
+    });
 }
 
 std::vector<RigLoop::View> RigLoop::view() const {
     const std::lock_guard lock(mutex_);
     std::vector<View> all;
     for (std::size_t i = 0; i < rig_.lamps().size(); ++i)
-        all.push_back({rig_.lamps()[i].number, rig_.shown(i).xyz});
+        all.push_back({rig_.lamps()[i].number, rig_.shown(i).xyz, responder_->identifying(i)});
     return all;
 }
 

@@ -3,9 +3,18 @@
 #pragma once
 
 #include "practice/practice_rig.h"
+#include "practice/responder.h"
 #include "wire/net/e131_receiver.h"
+#include "wire/net/udp_port.h"
 
 #include <mutex>
+
+namespace zelo::host {
+class Library;
+}
+namespace zelo::show {
+struct Show;
+}
 
 namespace zelo::rig {
 
@@ -17,7 +26,10 @@ struct RigWish {
     bool exact = false; // lamps shine just as their data says
     std::uint64_t seed = 1;
     int port = 5568;
-    std::string shot; // draw the window to this PNG after two seconds, and exit
+    int art_port = wire::kArtNetPort;
+    bool awkward = true; // some devices answer RDM slowly, badly, twice or not at all
+    int spare = 0;       // so many more lamps than the show has, on free slots
+    std::string shot;    // draw the window to this PNG after two seconds, and exit
 };
 
 class RigLoop {
@@ -28,19 +40,35 @@ public:
     struct View { // for the window
         int number;
         colour::Xyz xyz;
+        bool identifying;
     };
     std::vector<View> view() const;
     std::uint64_t packets() const;
     std::uint16_t port() const { return receiver_->port(); }
+    std::uint16_t artPort() const { return art_ ? art_->port() : std::uint16_t{0}; }
 
 private:
     explicit RigLoop(const RigWish& wish) : rig_(wish.seed, wish.exact), watch_(wish.watch) {}
+    void addLamps(const RigWish& wish, const show::Show& show, const host::Library& library);
+    Done listen(const RigWish& wish);
     void take(const wire::DataPacket& packet);
+    void takeArt(std::span<const std::uint8_t> bytes, const wire::Endpoint& from);
+    void sendLater(); // answers whose time has come
+    void sendReady(); // the same, the lock held
+    void print(const std::vector<std::size_t>& lamps);
 
     mutable std::mutex mutex_;
     practice::PracticeRig rig_;
     bool watch_;
     std::uint64_t packets_ = 0;
+    std::unique_ptr<practice::Responder> responder_;
+    struct Late {
+        std::chrono::steady_clock::time_point at;
+        std::vector<std::uint8_t> bytes;
+        wire::Endpoint to;
+    };
+    std::vector<Late> late_;
+    std::unique_ptr<wire::UdpPort> art_;           // null when its port is in use
     std::unique_ptr<wire::E131Receiver> receiver_; // last: its thread uses the others
 };
 

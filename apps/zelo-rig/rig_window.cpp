@@ -6,6 +6,7 @@
 
 #include <QTimer>
 #include <algorithm>
+#include <chrono>
 #include <cmath>
 
 namespace zelo::rig {
@@ -52,7 +53,15 @@ void RigWindow::paintEvent(QPaintEvent*) {
         const QPointF centre(20 + (column + 0.5) * cell_w, 48 + (row + 0.42) * cell_h);
         const double r = std::min(cell_w, cell_h) * 0.34;
         const auto& xyz = lamps[i].xyz;
-        if (xyz.Y > 0) {
+        // A lamp that is asked to identify itself blinks white, twice a second.
+        const bool blink =
+            lamps[i].identifying && std::chrono::steady_clock::now().time_since_epoch() /
+                                            std::chrono::milliseconds(250) % 2 ==
+                                        0;
+        if (lamps[i].identifying) {
+            p.setPen(QPen(theme().bright, 2));
+            p.setBrush(blink ? QBrush(theme().bright) : QBrush(Qt::NoBrush));
+        } else if (xyz.Y > 0) {
             const double level = std::cbrt(xyz.Y / brightest); // as the eye sees brightness
             p.setPen(Qt::NoPen);
             p.setBrush(colours_.of(xyz, std::max(0.08, level)));

@@ -62,6 +62,25 @@ Done PracticeRig::add(int id, int number, const std::shared_ptr<const light::Fix
     return {};
 }
 
+bool PracticeRig::move(std::size_t lamp, int address, const std::string& mode) {
+    Lamp& l = lamps_[lamp];
+    const light::Mode* m = l.type->mode(mode);
+    if (!m || address < 1 || address + m->footprint - 1 > light::kSlots)
+        return false;
+    l.address = address;
+    l.mode = mode;
+    shown_[lamp] = answer(l, light::ChannelValues(m->channels.size(), 0));
+    return true;
+}
+
+bool PracticeRig::setAddress(std::size_t lamp, int address) {
+    return move(lamp, address, lamps_[lamp].mode);
+}
+
+bool PracticeRig::setMode(std::size_t lamp, const std::string& mode) {
+    return move(lamp, lamps_[lamp].address, mode);
+}
+
 Shown PracticeRig::answer(const Lamp& lamp, light::ChannelValues values) const {
     const auto drives = light::drivesOf(*lamp.type, *lamp.type->mode(lamp.mode), values);
     return {std::move(values), light::xyzOf(*lamp.type, drives)};

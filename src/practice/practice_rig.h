@@ -43,6 +43,11 @@ public:
     // past the end of `levels` count as 0.
     std::vector<std::size_t> take(std::uint16_t universe, std::span<const std::uint8_t> levels);
 
+    // The lamp takes its slots from another address or in another mode from now on; false when it
+    // would run past slot 512 or has no such mode. It goes dark until slots come.
+    bool setAddress(std::size_t lamp, int address);
+    bool setMode(std::size_t lamp, const std::string& mode);
+
     const std::vector<Lamp>& lamps() const { return lamps_; }
     const Shown& shown(std::size_t lamp) const { return shown_[lamp]; }
     colour::Spectrum spectrum(std::size_t lamp) const; // of its present light
@@ -51,6 +56,7 @@ public:
     std::string jsonLine(std::size_t lamp) const;
 
 private:
+    bool move(std::size_t lamp, int address, const std::string& mode);
     Shown answer(const Lamp& lamp, light::ChannelValues values) const;
 
     std::uint64_t seed_;

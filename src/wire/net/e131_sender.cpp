@@ -7,22 +7,11 @@ namespace zelo::wire {
 
 using asio::ip::udp;
 
-namespace {
-constexpr int kRepeats = 3;
-constexpr auto kKeepAlive = std::chrono::milliseconds(800);
-} // namespace
-
 struct E131Sender::Socket {
     asio::io_context context;
     udp::socket socket{context};
     udp::endpoint to;
-};
-
-struct E131Sender::Stream {
-    light::UniverseSlots sent;
-    int repeats_left = 0;
-    std::uint8_t sequence = 0;
-    Clock::time_point last;
+    bool multicast = false;
 };
 
 E131Sender::E131Sender(E131Settings settings)
@@ -35,13 +24,24 @@ E131Sender::E131Sender(E131Settings settings)
 
 Result<std::unique_ptr<E131Sender>> E131Sender::open(E131Settings settings) {
     asio::error_code error;
-    const auto address = asio::ip::make_address_v4(settings.address, error);
+    const bool multicast = settings.address == "multicast";
+    const auto address =
+        multicast ? asio::ip::address_v4() : asio::ip::make_address_v4(settings.address, error);
     if (error)
         return fail(ErrorCode::BadValue, "'{}': expected an IPv4 address", settings.address);
+    const auto from = settings.from.empty() ? asio::ip::address_v4::any()
+                                            : asio::ip::make_address_v4(settings.from, error);
+    if (error)
+        return fail(ErrorCode::BadValue, "'{}': expected an IPv4 address", settings.from);
     std::unique_ptr<E131Sender> sender(new E131Sender(std::move(settings)));
     auto& s = *sender->socket_;
     s.to = udp::endpoint(address, sender->settings_.port);
+    s.multicast = multicast;
     s.socket.open(udp::v4(), error);
+    if (!error && !sender->settings_.from.empty())
+        s.socket.bind({from, 0}, error);
+    if (!error && multicast)
+        s.socket.set_option(asio::ip::multicast::outbound_interface(from), error);
     if (!error)
         s.socket.non_blocking(true, error);
     if (error)
@@ -52,34 +52,20 @@ Result<std::unique_ptr<E131Sender>> E131Sender::open(E131Settings settings) {
 E131Sender::~E131Sender() {
     packet_.options = kStreamTerminated;
     for (int i = 0; i < 3; ++i)
-        for (auto& stream : streams_)
+        for (auto& stream : streams_.streams())
             sendPacket(*stream);
 }
 
 void E131Sender::sendAt(const light::Frame& frame, Clock::time_point now) {
-    for (const auto& universe : frame.universes) {
-        Stream* stream = nullptr;
-        for (auto& s : streams_)
-            if (s->sent.universe == universe.universe)
-                stream = s.get();
-        if (!stream) {
-            streams_.push_back(std::make_unique<Stream>());
-            stream = streams_.back().get();
-            stream->sent = universe;
-            stream->repeats_left = kRepeats + 1;
-        } else if (stream->sent.values != universe.values) {
-            stream->sent.values = universe.values;
-            stream->repeats_left = kRepeats + 1;
-        }
-        if (stream->repeats_left == 0 && now - stream->last < kKeepAlive)
-            continue;
-        stream->repeats_left = std::max(0, stream->repeats_left - 1);
-        stream->last = now;
-        sendPacket(*stream);
-    }
+    for (const auto& universe : frame.universes)
+        if (KeepAlive::Stream* due = streams_.due(universe, now))
+            sendPacket(*due);
 }
 
-void E131Sender::sendPacket(Stream& stream) {
+void E131Sender::sendPacket(KeepAlive::Stream& stream) {
+    if (socket_->multicast)
+        socket_->to.address(
+            asio::ip::address_v4(0xefff0000u | stream.sent.universe)); // 239.255.high.low
     packet_.universe = stream.sent.universe;
     packet_.sequence = stream.sequence++;
     std::copy(stream.sent.values.begin(), stream.sent.values.end(), packet_.values.begin());

@@ -1,23 +1,25 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Sends frames as E1.31 to one address, 127.0.0.1 unless chosen otherwise. Runs in the thread that
+// Sends frames as E1.31 to one address, 127.0.0.1 unless chosen otherwise, or to each universe's
+// own multicast address (§9.3.1: 239.255.high.low). Runs in the thread that
 // calls send(); the socket does not block: a packet that the system cannot take is counted.
 //
-// Only on change, with keep-alive (§6.6.1 of E1.31): a universe that changed is sent, then three
-// repeats, then once in 800 ms. Terminated: three packets with the flag, by the destructor.
+// Only on change, with keep-alive (net/keep_alive.h). Terminated: three packets with the flag, by
+// the destructor.
 #pragma once
 
 #include "base/result.h"
 #include "light/frame.h"
 #include "wire/e131.h"
+#include "wire/net/keep_alive.h"
 
 #include <atomic>
-#include <chrono>
 #include <memory>
 
 namespace zelo::wire {
 
 struct E131Settings {
-    std::string address = "127.0.0.1"; // IPv4
+    std::string address = "127.0.0.1"; // IPv4, or "multicast"
+    std::string from = {};             // of the network card; empty = whatever the system takes
     std::uint16_t port = kE131Port;
     std::string source_name = "Zelochrome";
     std::uint8_t priority = 100;
@@ -26,7 +28,7 @@ struct E131Settings {
 
 class E131Sender : public light::FrameSink {
 public:
-    using Clock = std::chrono::steady_clock;
+    using Clock = KeepAlive::Clock;
 
     static Result<std::unique_ptr<E131Sender>> open(E131Settings settings);
     ~E131Sender() override;
@@ -39,13 +41,12 @@ public:
 
 private:
     struct Socket;
-    struct Stream;
     explicit E131Sender(E131Settings settings);
-    void sendPacket(Stream& stream);
+    void sendPacket(KeepAlive::Stream& stream);
 
     E131Settings settings_;
     std::unique_ptr<Socket> socket_;
-    std::vector<std::unique_ptr<Stream>> streams_;
+    KeepAlive streams_;
     DataPacket packet_; // reused: sending allocates nothing once a universe is known
     std::array<std::uint8_t, kE131Header + light::kSlots> bytes_{};
     std::atomic<std::uint64_t> packets_{0};

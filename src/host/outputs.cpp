@@ -1,0 +1,140 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "host/outputs.h"
+
+#include "base/text.h"
+
+#include <arpa/inet.h>
+#include <ifaddrs.h>
+#include <net/if.h>
+
+namespace zelo::host {
+
+namespace {
+bool here(const std::string& address) {
+    return startsWith(address, "127.");
+}
+
+std::string textOf(const sockaddr* address) {
+    char text[INET_ADDRSTRLEN] = {};
+    const auto* in = reinterpret_cast<const sockaddr_in*>(address);
+    return address && inet_ntop(AF_INET, &in->sin_addr, text, sizeof text) ? text : std::string();
+}
+} // namespace
+
+std::vector<NetworkCard> networkCards() {
+    std::vector<NetworkCard> cards;
+    ifaddrs* all = nullptr;
+    if (getifaddrs(&all) != 0)
+        return cards;
+    for (const ifaddrs* i = all; i; i = i->ifa_next)
+        if (i->ifa_addr && i->ifa_addr->sa_family == AF_INET && (i->ifa_flags & IFF_UP))
+            cards.push_back(
+                {i->ifa_name, textOf(i->ifa_addr),
+                 i->ifa_flags & IFF_BROADCAST ? textOf(i->ifa_broadaddr) : textOf(i->ifa_addr)});
+    freeifaddrs(all);
+    return cards;
+}
+
+Result<Outputs::Line> Outputs::opened(const show::OutputLine& line,
+                                      const NetworkChoice& network) const {
+    if (!here(line.address) && !network.leavesComputer())
+        return fail(ErrorCode::Unsupported,
+                    "not sent to {}: choose a network first, until then all stays on this "
+                    "computer",
+                    line.address);
+    Line made;
+    made.first = line.first;
+    made.count = line.count;
+    made.to = line.to;
+    const std::string from = here(line.address) ? std::string("127.0.0.1") : network.card;
+    if (line.protocol == show::Protocol::ArtNet) {
+        auto sender = wire::ArtNetSender::open({from, line.address, ports_.art_net});
+        if (!sender)
+            return passOn(sender.error());
+        made.art_net = std::move(*sender);
+        return made;
+    }
+    wire::E131Settings settings;
+    settings.address = line.address;
+    settings.from = from;
+    settings.port = ports_.e131;
+    settings.cid = cid_;
+    auto sender = wire::E131Sender::open(settings);
+    if (!sender)
+        return passOn(sender.error());
+    made.e131 = std::move(*sender);
+    return made;
+}
+
+std::vector<std::string> Outputs::set(const std::vector<show::OutputLine>& lines,
+                                      const NetworkChoice& network) {
+    std::vector<std::string> troubles;
+    auto next = std::make_shared<Lines>();
+    const auto add = [&](const show::OutputLine& line, bool all) {
+        auto made = opened(line, network);
+        if (!made) {
+            troubles.push_back(made.error().text());
+            return;
+        }
+        if (all)
+            made->count = 0;
+        next->push_back(std::move(*made));
+    };
+    for (const auto& line : lines)
+        if (line.on)
+            add(line, false);
+    if (lines.empty())
+        add({}, true);
+    const std::lock_guard lock(mutex_);
+    lines_.swap(next); // the old one ends its streams when nobody sends with it any more
+    return troubles;
+}
+
+void Outputs::send(const light::Frame& frame) {
+    std::shared_ptr<Lines> lines;
+    {
+        const std::lock_guard lock(mutex_);
+        lines = lines_;
+    }
+    if (!lines)
+        return;
+    const auto now = wire::KeepAlive::Clock::now();
+    for (Line& line : *lines) {
+        if (line.count == 0) {
+            line.e131->sendAt(frame, now);
+            continue;
+        }
+        std::size_t used = 0;
+        for (const auto& universe : frame.universes) {
+            const int off = universe.universe - line.first;
+            if (off < 0 || off >= line.count)
+                continue;
+            if (used == line.frame.universes.size())
+                line.frame.universes.emplace_back();
+            auto& there = line.frame.universes[used++];
+            there.universe = static_cast<std::uint16_t>(line.to + off);
+            there.values = universe.values;
+        }
+        line.frame.universes.resize(used);
+        if (line.e131)
+            line.e131->sendAt(line.frame, now);
+        else
+            line.art_net->sendAt(line.frame, now);
+    }
+}
+
+std::uint64_t Outputs::packets() const {
+    std::shared_ptr<Lines> lines;
+    {
+        const std::lock_guard lock(mutex_);
+        lines = lines_;
+    }
+    std::uint64_t all = 0;
+    for (std::size_t i = 0; lines && i < lines->size(); ++i) {
+        const Line& line = (*lines)[i];
+        all += line.e131 ? line.e131->packets() : line.art_net->packets();
+    }
+    return all;
+}
+
+} // namespace zelo::host
