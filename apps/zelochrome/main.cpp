@@ -17,6 +17,9 @@ int main(int argc, char** argv) {
     cli.add_flag("--rehearsal", wish.rehearsal, "start in Rehearsal: nothing goes out");
     cli.add_flag("--rig", wish.rig, "start a practice rig beside it");
     cli.add_option("--view", wish.view, "rig, match, gradient, crossfade, cues or ripple");
+    cli.add_option("--side", wish.side,
+                   "on the right of Rig: find (and searches), types, editor, output or check")
+        ->check(CLI::IsMember({"find", "types", "editor", "output", "check"}));
     cli.add_option("--lineup", wish.lineup, "groups to take into the lineup")->delimiter(',');
     cli.add_option("--pick", wish.pick, "a colour for the lineup: gel:214@3200");
     cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");
@@ -24,6 +27,7 @@ int main(int argc, char** argv) {
     cli.add_option("--width", wish.width, "of the window")->check(CLI::Range(1180, 8000));
     cli.add_option("--height", wish.height, "of the window")->check(CLI::Range(720, 8000));
     cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(1, 65535));
+    cli.add_option("--art-port", wish.art_port, "UDP port of Art-Net")->check(CLI::Range(1, 65535));
     try {
         cli.parse(argc, argv);
     } catch (const CLI::ParseError& e) {

@@ -4,15 +4,22 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/theme.h"
 #include "desk/match/match_model.h"
+#include "desk/rig/find_panel.h"
+#include "desk/rig/rig_side.h"
+#include "desk/rig/rig_view.h"
+#include "desk/rig/type_editor.h"
+#include "desk/rig/types_panel.h"
 #include "desk/shell/main_window.h"
+#include "desk/swatches/swatch_panel.h"
 #include "files/show_file.h"
 #include "host/paths.h"
-#include "wire/net/e131_sender.h"
 
 #include <QApplication>
+#include <QElapsedTimer>
 #include <QIcon>
 #include <QProcess>
 #include <QSettings>
+#include <QThread>
 #include <QTimer>
 #include <QUuid>
 #include <cstdio>
@@ -49,7 +56,37 @@ show::Lineup lineupOf(const show::Show& show, const std::vector<std::string>& gr
     return lineup;
 }
 
+// Before a picture: the search that was asked for has ended.
+void openSide(MainWindow& window, const std::string& side) {
+    auto& rig = window.rigSide();
+    if (side == "editor") {
+        rig.showPage(RigSide::Types);
+        rig.types().choose("gannet-8");
+        return window.rigView().typeEditor().open("gannet-8");
+    }
+    rig.showPage(side == "types"    ? RigSide::Types
+                 : side == "output" ? RigSide::Output
+                 : side == "check"  ? RigSide::Check
+                                    : RigSide::Find);
+    if (side == "find")
+        rig.find().search();
+}
+
+bool searching(Document& document) {
+    auto* network = document.session().network();
+    return network->finder() && network->finder()->state().searching;
+}
+
 void takeShot(MainWindow& window, Document& document, const QString& file) {
+    QElapsedTimer waited;
+    waited.start();
+    while (searching(document) && waited.elapsed() < 15000)
+        QApplication::processEvents(QEventLoop::AllEvents, 50);
+    QApplication::processEvents(QEventLoop::AllEvents, 50);
+    for (int i = 0; i < 8; ++i) { // lists gather what comes for a moment
+        QThread::msleep(10);
+        QApplication::processEvents(QEventLoop::AllEvents, 50);
+    }
     // Two rounds: what the first stage asked for in the background comes with the second.
     for (int i = 0; i < 4; ++i) {
         document.session().workers().waitUntilIdle();
@@ -99,13 +136,11 @@ int start(const StartWish& wish) {
     useTheme(wish.theme == "desk" ? deskTheme() : boothTheme());
 
     host::Library library(*data);
-    wire::E131Settings settings;
-    settings.cid = componentId();
-    settings.port = static_cast<std::uint16_t>(wish.port);
-    auto sender = wire::E131Sender::open(settings);
+    auto network = std::make_unique<host::Network>(
+        componentId(), host::OutputPorts{static_cast<std::uint16_t>(wish.port),
+                                         static_cast<std::uint16_t>(wish.art_port)});
     Document document(std::make_unique<host::Session>(
-        library, sender ? std::move(*sender) : std::unique_ptr<light::FrameSink>(),
-        std::make_unique<host::Autosave>(host::stateFolder())));
+        std::move(network), library, std::make_unique<host::Autosave>(host::stateFolder())));
     if (wish.rehearsal)
         document.session().setOnStage(false);
     MainWindow window(document);
@@ -126,17 +161,25 @@ int start(const StartWish& wish) {
             if (groups.size() < 3)
                 groups.push_back(g->name);
     document.setLineup(lineupOf(document.show(), groups));
+    if (!wish.side.empty())
+        openSide(window, wish.side);
     if (!wish.pick.empty())
         window.matchModel().pick(wish.pick);
-    if (!sender)
-        document.tell(toQt(sender.error().text()));
+    for (const auto& trouble : document.session().network()->troubles())
+        document.tell(toQt(trouble));
+    for (const auto& book : QSettings().value("swatches/books").toStringList())
+        if (auto added = library.addBook(fromQt(book)); !added)
+            document.tell(QObject::tr("Left out: %1").arg(toQt(added.error().text())));
+    window.swatches().model().reload();
     for (const auto& trouble : library.troubles())
         document.tell(QObject::tr("Left out: %1").arg(toQt(trouble)));
 
     QProcess rig;
     if (wish.rig) {
         rig.setProcessChannelMode(QProcess::ForwardedChannels);
-        QStringList arguments{"--port", QString::number(wish.port)};
+        QStringList arguments{"--port",     QString::number(wish.port),
+                              "--art-port", QString::number(wish.art_port),
+                              "--spare",    "4"};
         arguments << (wish.show.empty() ? QStringList{"--demo"}
                                         : QStringList{"--show", toQt(wish.show)});
         rig.start(QApplication::applicationDirPath() + "/zelo-rig", arguments);

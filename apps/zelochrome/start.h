@@ -20,6 +20,8 @@ struct StartWish {
     int width = 1280;
     int height = 800;
     int port = 5568;
+    int art_port = 6454;
+    std::string side; // what stands on the right of Rig: find (and searches), types, output, check
 };
 
 // Runs the program to its end; its exit code.

@@ -86,6 +86,11 @@ std::vector<std::shared_ptr<const light::FixtureType>> Library::types() const {
     return all;
 }
 
+bool Library::ships(const std::string& id) const {
+    const std::lock_guard lock(mutex_);
+    return types_.contains(id);
+}
+
 std::vector<std::shared_ptr<const light::SwatchBook>> Library::books() const {
     const std::lock_guard lock(mutex_);
     return books_;

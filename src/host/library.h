@@ -28,6 +28,7 @@ public:
     void setShow(show::ShowPtr show);
 
     std::vector<std::shared_ptr<const light::FixtureType>> types() const; // by id, the show's too
+    bool ships(const std::string& id) const; // without the show's own types
     std::vector<std::shared_ptr<const light::SwatchBook>> books() const;
     const std::vector<std::string>& troubles() const { return troubles_; }
 

@@ -22,6 +22,12 @@ Session::Session(Library& library, std::unique_ptr<light::FrameSink> sink,
       autosave_(std::move(autosave)),
       workers_(std::max(2u, std::thread::hardware_concurrency() - 1)) {}
 
+Session::Session(std::unique_ptr<Network> network, Library& library,
+                 std::unique_ptr<Autosave> autosave)
+    : Session(library, network->takeSink(), std::move(autosave)) {
+    network_ = std::move(network);
+}
+
 Session::~Session() = default;
 
 Done Session::open(const std::filesystem::path& path) {
@@ -165,6 +171,8 @@ void Session::changed() {
         library_.setShow(show());
     }
     colours_of_ = show();
+    if (network_)
+        network_->follow(now.outputs);
     if (autosave_ && (kept() || !history_.canUndo()))
         autosave_->clear(); // nothing that is not on disk
     else if (autosave_)

@@ -6,6 +6,7 @@
 
 #include "host/autosave.h"
 #include "host/library.h"
+#include "host/network.h"
 #include "host/player.h"
 #include "host/workers.h"
 #include "play/stage.h"
@@ -25,6 +26,9 @@ public:
     // `sink` may be null: nothing goes out. The library outlives the session. `autosave` may be
     // null: then nothing is kept between saves.
     Session(Library& library, std::unique_ptr<light::FrameSink> sink,
+            std::unique_ptr<Autosave> autosave = nullptr);
+    // Sends through the network and follows the show's output map.
+    Session(std::unique_ptr<Network> network, Library& library,
             std::unique_ptr<Autosave> autosave = nullptr);
     ~Session();
 
@@ -74,6 +78,7 @@ public:
     Library& library() { return library_; }
     play::Mixes& mixes() { return mixes_; }
     Workers& workers() { return workers_; }
+    Network* network() { return network_.get(); } // null when nothing goes out
     const Player* player() const { return player_.get(); }
 
     // Called on a worker thread with each new stage; set once, before anything is opened.
@@ -94,7 +99,8 @@ private:
     std::uint64_t wish_ = 0; // counts changes; a stage older than the newest shown is dropped
     std::mutex publish_;
     std::uint64_t published_ = 0;
-    std::unique_ptr<Player> player_;
+    std::unique_ptr<Network> network_;
+    std::unique_ptr<Player> player_; // before network_ goes: it sends through it
     std::unique_ptr<Autosave> autosave_;
     Workers workers_; // last: its jobs use the others
 };

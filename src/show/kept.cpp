@@ -303,13 +303,13 @@ Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::Fixtu
     return done(std::move(next));
 }
 
-Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id) {
+Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id, bool known) {
     Show next = *show;
     if (next.types.erase(id) == 0)
         return fail(ErrorCode::NotFound, "the show has no fixture type '{}' of its own", id);
     const auto users = std::count_if(show->fixtures.begin(), show->fixtures.end(),
                                      [&](const auto& f) { return f.second->type == id; });
-    if (users > 0)
+    if (users > 0 && !known)
         return fail(ErrorCode::BadValue, "{} of the rig's fixtures are of type '{}'", users, id);
     return done(std::move(next));
 }

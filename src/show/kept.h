@@ -68,8 +68,8 @@ Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outpu
 Done checkOutput(const OutputLine& line);
 // Keeps a fixture type with the show, under its id; one of this id is replaced.
 Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::FixtureType> type);
-// BadValue while fixtures use it.
-Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id);
+// BadValue while fixtures use it, unless the library has one of this id (`known`) for them.
+Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id, bool known = false);
 
 bool isIpv4(std::string_view address); // "10.0.0.7"
 

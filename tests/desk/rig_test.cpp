@@ -1,11 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The Rig view as a programmer uses it: choosing on the plan, moving lamps, the patch table.
-#include "desk/kit/qt_text.h"
 #include "desk/rig/rig_view.h"
-#include "desk/shell/main_window.h"
-#include "files/show_file.h"
+#include "window_test.h"
 
-#include <QApplication>
 #include <QClipboard>
 #include <QComboBox>
 #include <QDialog>
@@ -16,38 +13,13 @@
 #include <QSpinBox>
 #include <QTableView>
 #include <QTemporaryDir>
-#include <QTest>
-#include <gtest/gtest.h>
 
 namespace zelo::desk {
 namespace {
 
-class RigTest : public ::testing::Test {
+class RigTest : public WindowTest {
 protected:
-    RigTest() {
-        const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
-        EXPECT_TRUE(demo.has_value());
-        document.session().start(demo->show, demo->hand);
-        window.setDisposable(true);
-        window.showView(MainWindow::Rig);
-        window.show();
-        EXPECT_TRUE(QTest::qWaitForWindowExposed(&window));
-        QApplication::setActiveWindow(&window); // a bare X server has nobody else to do it
-        settle();
-    }
-    void settle() {
-        for (int i = 0; i < 4; ++i) {
-            document.session().workers().waitUntilIdle();
-            QApplication::processEvents();
-            QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
-        }
-    }
-    std::vector<int> lineup() {
-        std::vector<int> ids;
-        for (const auto id : document.lineup())
-            ids.push_back(id.value);
-        return ids;
-    }
+    RigTest() : WindowTest(MainWindow::Rig) {}
     void drag(const QPoint& from, const QPoint& to) {
         QTest::mousePress(&plan, Qt::LeftButton, {}, from);
         QTest::mouseMove(&plan, (from + to) / 2);
@@ -56,7 +28,6 @@ protected:
         settle();
     }
     QPoint at(int id) { return plan.place({id}).toPoint(); }
-    const show::Fixture& fixture(int id) { return *document.show().fixture({id}); }
     QModelIndex cell(int id, int column) {
         auto* model = rig.table().model();
         for (int row = 0; row < model->rowCount(); ++row)
@@ -69,9 +40,6 @@ protected:
         settle();
     }
 
-    host::Library library{std::filesystem::path(ZELO_DATA)};
-    Document document{std::make_unique<host::Session>(library, nullptr)};
-    MainWindow window{document};
     RigView& rig = window.rigView();
     Plan& plan = rig.plan();
 };

@@ -17,6 +17,11 @@ Document::Document(std::unique_ptr<host::Session> session)
             },
             Qt::QueuedConnection);
     };
+    if (auto* network = session_->network())
+        network->onFound([this] {
+            QMetaObject::invokeMethod(
+                this, [this] { emit foundChanged(); }, Qt::QueuedConnection);
+        });
     session_->on_change = [this] {
         if (show().white_cct_k != white_cct_k_) {
             white_cct_k_ = show().white_cct_k;

@@ -67,6 +67,7 @@ signals:
     void lineupChanged();
     void focusTypeChanged();
     void told(const QString& message);
+    void foundChanged(); // the finder has something new
 
 private:
     std::unique_ptr<host::Session> session_;

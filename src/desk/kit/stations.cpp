@@ -31,6 +31,11 @@ void Stations::setChosen(int index) {
     update();
 }
 
+void Stations::setSmall(bool small) {
+    small_ = small;
+    update();
+}
+
 void Stations::setOnEdge(bool on) {
     on_edge_ = on;
     update();
@@ -44,7 +49,7 @@ QRect Stations::wordRect(int index) const {
     // Widths are those of the bold word, so nothing moves when another is chosen.
     const auto widthOf = [&](int i) {
         const int key = keys_.isEmpty() ? 0 : textWidth(keys_[i], typeface(Type::Small)) + kKeyGap;
-        return key + textWidth(words_[i], typeface(Type::Work, true));
+        return key + textWidth(words_[i], typeface(small_ ? Type::Small : Type::Work, true));
     };
     int total = 0;
     for (int i = 0; i < words_.size(); ++i)
@@ -85,7 +90,7 @@ void Stations::paintEvent(QPaintEvent*) {
         int x = r.left();
         if (!keys_.isEmpty())
             x += drawText(p, x, base, keys_[i], typeface(Type::Small), theme().dim) + kKeyGap;
-        const QFont f = typeface(Type::Work, on);
+        const QFont f = typeface(small_ ? Type::Small : Type::Work, on);
         const int inset = (r.right() + 1 - x - textWidth(words_[i], f)) / 2;
         drawText(p, x + inset, base, words_[i], f,
                  on || i == hovered_ ? theme().bright : theme().text);

@@ -16,6 +16,7 @@ public:
 
     int chosen() const { return chosen_; }
     void setChosen(int index); // without a signal
+    void setSmall(bool small); // 11 px words, for narrow places
     void setOnEdge(bool on);   // stands on its parent's lower edge: no rule of its own
     QSize sizeHint() const override;
 
@@ -38,6 +39,7 @@ private:
     QStringList keys_;
     bool spread_;
     bool on_edge_ = false;
+    bool small_ = false;
     int chosen_ = 0;
     int hovered_ = -1;
 };

@@ -3,6 +3,7 @@
 
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "show/arrange.h"
 #include "show/patch.h"
 
 #include <QKeyEvent>
@@ -17,10 +18,8 @@ namespace zelo::desk {
 using show::FixtureId;
 
 namespace {
-constexpr double kLamp = 8;      // half the size of a lamp, px
-constexpr double kSnap_m = 0.1;  // a dragged lamp stands on tenths of a metre
-constexpr double kThrow_m = 2.2; // from a lamp to the middle of its light on the plan
-constexpr double kPool_m = 2.4;  // radius of that light
+constexpr double kLamp = 8;     // half the size of a lamp, px
+constexpr double kSnap_m = 0.1; // a dragged lamp stands on tenths of a metre
 constexpr double kDegree = 3.14159265358979323846 / 180;
 constexpr double kMargin_m = 0.9;
 constexpr double kLeastScale = 4, kMostScale = 400;
@@ -73,6 +72,9 @@ void Plan::fit() {
     QRectF all;
     for (const auto& [id, f] : document_.show().fixtures)
         all |= QRectF(f->place.x_m - 0.01, f->place.y_m - 0.01, 0.02, 0.02);
+    if (const auto& stage = document_.show().stage)
+        for (const auto& point : stage->outline)
+            all |= QRectF(point.x_m - 0.01, point.y_m - 0.01, 0.02, 0.02);
     if (all.isNull())
         all = QRectF(-6, -2, 12, 8);
     all.adjust(-kMargin_m, -kMargin_m - 0.5, kMargin_m, kMargin_m); // numbers stand below
@@ -136,6 +138,35 @@ void Plan::paintPaper(QPainter& p) const {
         line(m, false);
 }
 
+// The stage's outline and its areas with their names; the one under the pointer stronger.
+void Plan::paintStage(QPainter& p) const {
+    const auto& stage = document_.show().stage;
+    if (!stage)
+        return;
+    const auto polygon = [this](const std::vector<show::Point>& outline) {
+        QPolygonF shape;
+        for (const auto& point : outline)
+            shape << toPixels(point.x_m, point.y_m);
+        return shape;
+    };
+    p.setRenderHint(QPainter::Antialiasing, false);
+    p.setBrush(Qt::NoBrush);
+    for (const auto& area : stage->areas) {
+        const bool under = area.name == hovered_area_;
+        const QPolygonF shape = polygon(area.outline);
+        p.setPen(QPen(under ? theme().text : theme().faint, 1));
+        p.drawPolygon(shape);
+        const QRectF box = shape.boundingRect();
+        drawTextRight(p, static_cast<int>(box.right()) - 6, static_cast<int>(box.bottom()) - 4,
+                      toQt(area.name), typeface(Type::Small),
+                      under ? theme().bright : theme().text);
+    }
+    if (stage->outline.size() >= 3) {
+        p.setPen(QPen(theme().rule, 1.5));
+        p.drawPolygon(polygon(stage->outline));
+    }
+}
+
 // The light of all lamps added up, on paper a third as fine: soft, and cheap for hundreds.
 void Plan::paintLight(QPainter& p) {
     constexpr int kCoarse = 3;
@@ -150,12 +181,9 @@ void Plan::paintLight(QPainter& p) {
         const auto* f = document_.show().fixture(lamp.id);
         if (!f || lamp.dark != play::DarkWhy::None)
             continue;
-        const double a = f->place.aim_deg * kDegree;
-        const double reach = kThrow_m * std::clamp(f->place.z_m / 4, 0.15, 1.3);
-        const QPointF at =
-            toPixels(f->place.x_m + reach * std::sin(a), f->place.y_m + reach * std::cos(a)) /
-            kCoarse;
-        const double r = kPool_m * scale_ / kCoarse;
+        const show::Point lit = show::litPoint(f->place);
+        const QPointF at = toPixels(lit.x_m, lit.y_m) / kCoarse;
+        const double r = show::kLitRadius_m * scale_ / kCoarse;
         QColor c = document_.colours().of(lamp.sent.xyz);
         QRadialGradient pool(at, r);
         for (const double far : {0.0, 0.35, 0.7, 1.0}) {
@@ -227,6 +255,7 @@ void Plan::paintEvent(QPaintEvent*) {
     paintPaper(p);
     if (beams_)
         paintLight(p);
+    paintStage(p);
     for (const auto& [id, f] : document_.show().fixtures)
         paintLamp(p, *f);
     // The order of the lineup, from lamp to lamp.
@@ -270,6 +299,50 @@ void Plan::choose(const std::vector<FixtureId>& ids, How how) {
             lineup.erase(it);
     }
     document_.setLineup(std::move(lineup));
+}
+
+void Plan::chooseArea(const show::Area& area, How how) {
+    const auto ids = show::fixturesLighting(document_.show(), area);
+    if (ids.empty())
+        return document_.tell(tr("No lamp lights “%1”.").arg(toQt(area.name)));
+    choose(ids, how);
+}
+
+void Plan::hoverArea(const QPointF& at) {
+    const auto& stage = document_.show().stage;
+    const QPointF m = toMetres(at);
+    const show::Area* area = stage ? show::areaAt(*stage, {m.x(), m.y()}) : nullptr;
+    const std::string name = area && !lampAt(at) ? area->name : std::string();
+    if (name == hovered_area_)
+        return;
+    hovered_area_ = name;
+    update();
+}
+
+void Plan::arrange(Arrange how) {
+    const auto& lineup = document_.lineup();
+    const auto& show = document_.session().show();
+    const auto lamps = lampCount(lineup.size());
+    const auto [name, next] = [&]() -> std::pair<QString, Result<show::ShowPtr>> {
+        switch (how) {
+        case Arrange::Row:
+            return {tr("Align %1").arg(lamps), show::alignInRow(show, lineup)};
+        case Arrange::Even:
+            return {tr("Spread %1 evenly").arg(lamps), show::spreadEvenly(show, lineup)};
+        case Arrange::TurnLeft:
+            return {tr("Turn %1").arg(lamps), show::turnAbout(show, lineup, -15)};
+        case Arrange::TurnRight:
+            return {tr("Turn %1").arg(lamps), show::turnAbout(show, lineup, 15)};
+        case Arrange::PanLeft:
+            return {tr("Pan %1").arg(lamps), show::panBeams(show, lineup, -5)};
+        case Arrange::PanRight:
+            break;
+        }
+        return {tr("Pan %1").arg(lamps), show::panBeams(show, lineup, 5)};
+    }();
+    fitted_ = false;
+    if (const auto done = document_.session().edit(fromQt(name), next); !done)
+        document_.tell(toQt(done.error().text()));
 }
 
 void Plan::mousePressEvent(QMouseEvent* event) {
@@ -316,7 +389,9 @@ void Plan::mouseMoveEvent(QMouseEvent* event) {
     now_ = event->position();
     switch (drag_) {
     case Drag::None:
-        setCursor(lampAt(now_) ? Qt::PointingHandCursor : Qt::ArrowCursor);
+        hoverArea(now_);
+        setCursor(lampAt(now_) || !hovered_area_.empty() ? Qt::PointingHandCursor
+                                                         : Qt::ArrowCursor);
         return;
     case Drag::Paper:
         fitted_ = false;
@@ -356,8 +431,13 @@ void Plan::mouseReleaseEvent(QMouseEvent* event) {
         const How how = keys & Qt::ControlModifier ? How::Toggle
                         : keys & Qt::ShiftModifier ? How::Add
                                                    : How::Only;
+        const QPointF m = toMetres(now_);
+        const auto& stage = document_.show().stage;
+        const show::Area* area = stage && !moved ? show::areaAt(*stage, {m.x(), m.y()}) : nullptr;
         if (moved)
             choose(swept(), how);
+        else if (area)
+            chooseArea(*area, how);
         else if (how == How::Only)
             choose({}, How::Only);
     }
@@ -403,6 +483,18 @@ void Plan::keyPressEvent(QKeyEvent* event) {
         return update();
     case Qt::Key_F:
         return fit();
+    case Qt::Key_R:
+        return arrange(Arrange::Row);
+    case Qt::Key_E:
+        return arrange(Arrange::Even);
+    case Qt::Key_BracketLeft:
+        return arrange(Arrange::TurnLeft);
+    case Qt::Key_BracketRight:
+        return arrange(Arrange::TurnRight);
+    case Qt::Key_Comma:
+        return arrange(Arrange::PanLeft);
+    case Qt::Key_Period:
+        return arrange(Arrange::PanRight);
     case Qt::Key_A:
         if (event->modifiers() & Qt::ControlModifier) {
             std::vector<FixtureId> all;

@@ -23,6 +23,12 @@ public:
 
     enum class How { Only, Add, Toggle };
     void choose(const std::vector<show::FixtureId>& ids, How how);
+    void chooseArea(const show::Area& area, How how); // what lights it
+
+    // Of the lineup, in its order; one step each.
+    enum class Arrange { Row, Even, TurnLeft, TurnRight, PanLeft, PanRight };
+    void arrange(Arrange how);
+    QPointF pixelOf(const show::Point& m) const { return toPixels(m.x_m, m.y_m); } // for tests
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -39,6 +45,8 @@ private:
     std::optional<show::FixtureId> lampAt(const QPointF& pos) const;
     void paintPaper(QPainter& p) const;
     void paintLight(QPainter& p);
+    void paintStage(QPainter& p) const;
+    void hoverArea(const QPointF& at);
     void paintLamp(QPainter& p, const show::Fixture& f) const;
     bool crowdedBelow(const show::Fixture& f) const; // its number would hit another lamp
     void moveChosen(double dx_m, double dy_m, const std::string& merge);
@@ -55,6 +63,7 @@ private:
     show::ShowPtr before_; // the show when the lamps were taken
     int gesture_ = 0;
     std::optional<show::FixtureId> pressed_;
+    std::string hovered_area_;
 };
 
 } // namespace zelo::desk

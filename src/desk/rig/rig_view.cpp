@@ -4,6 +4,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/rig/type_editor.h"
 #include "show/edits.h"
 
 #include <QApplication>
@@ -14,6 +15,7 @@
 #include <QFormLayout>
 #include <QHeaderView>
 #include <QLineEdit>
+#include <QMenu>
 #include <QShortcut>
 #include <QSortFilterProxyModel>
 #include <QSpinBox>
@@ -110,7 +112,10 @@ RigView::RigView(Document& document, QWidget* parent)
       resolve_(new Button(tr("Move what clashes to free slots"), {},
                           tr("Each lamp that overlaps another or runs past slot 512 goes to the "
                              "next free place, in one step"),
-                          Button::Kind::Next, this)) {
+                          Button::Kind::Next, this)),
+      arrange_(new Button(tr("arrange"), {}, tr("Align, spread, turn or pan the chosen lamps"),
+                          Button::Kind::Text, this)),
+      type_editor_(new TypeEditor(document, this)) {
     setAccessibleName(tr("Rig"));
     makeTable();
     connect(beams_, &Button::clicked, this, [this] {
@@ -119,6 +124,21 @@ RigView::RigView(Document& document, QWidget* parent)
         resizeEvent(nullptr);
     });
     connect(fit_, &Button::clicked, plan_, &Plan::fit);
+    connect(arrange_, &Button::clicked, this, [this] {
+        auto* menu = new QMenu(this);
+        menu->setAttribute(Qt::WA_DeleteOnClose);
+        const auto add = [&](const QString& text, Plan::Arrange how) {
+            connect(menu->addAction(text), &QAction::triggered, plan_,
+                    [this, how] { plan_->arrange(how); });
+        };
+        add(tr("Align in a row\tR"), Plan::Arrange::Row);
+        add(tr("Spread evenly\tE"), Plan::Arrange::Even);
+        add(tr("Turn left\t["), Plan::Arrange::TurnLeft);
+        add(tr("Turn right\t]"), Plan::Arrange::TurnRight);
+        add(tr("Pan beams left\t,"), Plan::Arrange::PanLeft);
+        add(tr("Pan beams right\t."), Plan::Arrange::PanRight);
+        menu->popup(arrange_->mapToGlobal(QPoint(0, arrange_->height() + 4)));
+    });
     connect(add_, &Button::clicked, this, &RigView::askAdd);
     connect(resolve_, &Button::clicked, patch_, &PatchModel::resolveFaults);
     connect(strip_, &UniverseStrip::fixturePressed, this,
@@ -380,6 +400,9 @@ void RigView::resizeEvent(QResizeEvent*) {
     fit_->setGeometry(kMargin + w - fit_->sizeHint().width(), 20, fit_->sizeHint().width(), 24);
     beams_->setGeometry(fit_->x() - 16 - beams_->sizeHint().width(), 20, beams_->sizeHint().width(),
                         24);
+    arrange_->setGeometry(beams_->x() - 16 - arrange_->sizeHint().width(), 20,
+                          arrange_->sizeHint().width(), 24);
+    type_editor_->setGeometry(rect());
     const int plan_height = std::max(160, (height() - 52) * 52 / 100);
     plan_->setGeometry(0, 52, width(), plan_height);
     int y = 52 + plan_height + 12;

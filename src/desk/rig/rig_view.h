@@ -13,6 +13,7 @@ class QLineEdit;
 namespace zelo::desk {
 
 class Button;
+class TypeEditor;
 
 class RigView : public QWidget {
     Q_OBJECT
@@ -22,6 +23,7 @@ public:
     PatchModel& patch() { return *patch_; }
     UniverseStrip& strip() { return *strip_; }
     QTableView& table() { return *table_; }
+    TypeEditor& typeEditor() { return *type_editor_; }
 
     void askAdd(); // a form for new lamps
     void removeChosen();
@@ -52,6 +54,8 @@ private:
     Button* fit_;
     Button* add_;
     Button* resolve_;
+    Button* arrange_;
+    TypeEditor* type_editor_;
     bool following_ = false; // the table follows the lineup: not the other way round
 };
 

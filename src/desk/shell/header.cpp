@@ -171,8 +171,14 @@ void Header::paintEvent(QPaintEvent*) {
     // Heartbeat: a bar that moves while frames go out, and where to.
     const host::Player* player = document_.session().player();
     const int right = master_->geometry().left() - 60;
+    const host::Network* network = document_.session().network();
+    const int receivers = network ? network->receivers() : 0;
+    const QString where = receivers == 1  ? tr("1 receiver")
+                          : receivers > 1 ? tr("%1 receivers").arg(receivers)
+                          : network && network->choice().leavesComputer() ? tr("to the network")
+                                                                          : tr("this computer");
     const QString text =
-        player ? tr("%1 fps, this computer").arg(std::lround(player->framesPerSecond()))
+        player ? tr("%1 fps, %2").arg(std::lround(player->framesPerSecond())).arg(where)
                : tr("no output");
     const int w = drawTextRight(p, right - 24, 30, text, typeface(Type::Small), theme().dim);
     const int bars = right - 24 - w - 10 - kBars * 4;

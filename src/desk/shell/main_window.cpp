@@ -1,16 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/shell/main_window.h"
 
+#include "base/file.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/match/match_view.h"
 #include "desk/readings/readings_panel.h"
+#include "desk/rig/find_panel.h"
+#include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
+#include "desk/rig/type_editor.h"
+#include "desk/rig/types_panel.h"
 #include "desk/shell/coming_view.h"
 #include "desk/shell/header.h"
+#include "desk/shell/keep_form.h"
 #include "desk/shell/message_line.h"
 #include "desk/swatches/swatch_panel.h"
+#include "files/mvr.h"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -35,9 +42,10 @@ MainWindow::MainWindow(Document& document)
       header_(new Header(document, this)),
       swatches_(new SwatchPanel(document, *match_model_, this)), views_(new QStackedWidget(this)),
       rig_view_(new RigView(document, views_)),
-      match_view_(new MatchView(document, *match_model_, views_)),
-      readings_(new ReadingsPanel(document, *match_model_, this)),
-      lineup_(new LineupPanel(document, this)), message_(new MessageLine(this)) {
+      match_view_(new MatchView(document, *match_model_, views_)), side_(new QStackedWidget(this)),
+      readings_(new ReadingsPanel(document, *match_model_, side_)),
+      rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
+      message_(new MessageLine(this)) {
     setWindowTitle(tr("Zelochrome"));
     setMinimumSize(1180, 720);
     resize(1280, 800);
@@ -46,6 +54,14 @@ MainWindow::MainWindow(Document& document)
     };
     views_->addWidget(rig_view_);
     views_->addWidget(match_view_);
+    side_->addWidget(readings_);
+    side_->addWidget(rig_side_);
+    connect(&rig_side_->types(), &TypesPanel::editWanted, this,
+            [this](const std::string& id) { rig_view_->typeEditor().open(id); });
+    connect(&rig_side_->types(), &TypesPanel::typeChosen, this, [this](const std::string& id) {
+        if (rig_view_->typeEditor().isVisible())
+            rig_view_->typeEditor().open(id);
+    });
     coming(tr("Gradient"), tr("Not built yet. Here colours will be spread along the lineup."));
     coming(tr("Crossfade"), tr("Not built yet. Here the way of a fade through colour will be "
                                "planned, round the white."));
@@ -55,10 +71,7 @@ MainWindow::MainWindow(Document& document)
     connect(header_, &Header::viewChosen, this, &MainWindow::showView);
     connect(header_, &Header::menuWanted, this, &MainWindow::openMenu);
     connect(&document_, &Document::told, this, &MainWindow::tell);
-    connect(readings_, &ReadingsPanel::keepWanted, this, [this] {
-        if (auto done = document_.session().keepHand(); !done)
-            tell(toQt(done.error().text()));
-    });
+    connect(readings_, &ReadingsPanel::keepWanted, this, [this] { openKeep(KeepForm::Stage); });
     connect(readings_, &ReadingsPanel::putDownWanted, this,
             [this] { document_.session().putDown(); });
     makeCommands();
@@ -68,6 +81,10 @@ MainWindow::MainWindow(Document& document)
     setFocus(); // nothing is picked by a first key press that was meant for the window
 }
 
+void MainWindow::openKeep(int as) {
+    (new KeepForm(document_, static_cast<KeepForm::As>(as), this))->show();
+}
+
 int MainWindow::viewNamed(const QString& name) {
     static const QStringList names{"rig", "match", "gradient", "crossfade", "cues", "ripple"};
     return static_cast<int>(names.indexOf(name.toLower()));
@@ -75,6 +92,7 @@ int MainWindow::viewNamed(const QString& name) {
 
 void MainWindow::showView(int view) {
     views_->setCurrentIndex(view);
+    side_->setCurrentWidget(view == Rig ? static_cast<QWidget*>(rig_side_) : readings_);
     header_->setView(view);
 }
 
@@ -102,8 +120,15 @@ void MainWindow::makeCommands() {
     add(tr("Paste lamps from a spreadsheet"), {}, [this] { rig_view_->pastePatch(); });
     add(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
     add(tr("Find a command"), "Ctrl+K", [this] { openFinder(commands_, this); });
-    add(tr("Put down what is in hand"), "Esc", [&session] { session.putDown(); });
-    add(tr("Keep what is in hand"), "K", [this] { emit readings_->keepWanted(); });
+    add(tr("Put down what is in hand"), "Esc", [this, &session] {
+        if (rig_view_->typeEditor().isVisible())
+            return rig_view_->typeEditor().hide();
+        session.putDown();
+    });
+    add(tr("Keep as…"), "K", [this] { openKeep(KeepForm::Stage); });
+    add(tr("Group from the lineup"), "Shift+G", [this] { openKeep(KeepForm::Group); });
+    add(tr("Groups"), "G", [this] { openGroups(document_, this); });
+    add(tr("Looks"), "O", [this] { openLooks(document_, this); });
     add(
         tr("Undo"), "Ctrl+Z", [&session] { session.undo(); }, true);
     add(
@@ -118,6 +143,40 @@ void MainWindow::makeCommands() {
         tr("Save"), "Ctrl+S", [this] { save(); }, true);
     add(
         tr("Save as…"), "Ctrl+Shift+S", [this] { askSaveAs(); }, true);
+    add(
+        tr("Save a copy…"), {}, [this] { askSaveCopy(); }, true);
+    add(
+        tr("Start from a template…"), {}, [this] { askStartFrom(); }, true);
+    add(
+        tr("Read a rig (MVR)…"), {},
+        [this] {
+            const auto path =
+                QFileDialog::getOpenFileName(this, tr("Read a rig"), {}, tr("Rigs (*.mvr)"));
+            if (!path.isEmpty())
+                readRig(path);
+        },
+        true);
+    add(
+        tr("Write the rig (MVR)…"), {},
+        [this] {
+            const auto path = QFileDialog::getSaveFileName(this, tr("Write the rig"),
+                                                           toQt(document_.show().name) + ".mvr",
+                                                           tr("Rigs (*.mvr)"));
+            if (!path.isEmpty())
+                writeRig(path);
+        },
+        true);
+    const auto page = [this](int which) {
+        showView(Rig);
+        rig_side_->showPage(which);
+    };
+    add(tr("Find fixtures on the network"), "Ctrl+F", [this, page] {
+        page(RigSide::Find);
+        rig_side_->find().search();
+    });
+    add(tr("Fixture types"), "Ctrl+Shift+T", [page] { page(RigSide::Types); });
+    add(tr("Output map"), "Ctrl+Shift+U", [page] { page(RigSide::Output); });
+    add(tr("Light check: why is it dark?"), "Ctrl+L", [page] { page(RigSide::Check); });
     add(tr("Choose lamps"), "L", [this] { lineup_->chooseLamps(); });
     add(tr("All lamps into the lineup"), "Ctrl+A", [this] { lineup_->chooseAll(); });
     add(tr("Reverse the lineup"), {}, [this] { lineup_->reverse(); });
@@ -251,6 +310,68 @@ void MainWindow::askSaveAs() {
     disposable_ = false;
 }
 
+void MainWindow::askSaveCopy() {
+    QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"),
+                                                tr("%1 copy.zelo").arg(toQt(document_.show().name)),
+                                                tr("Shows (*.zelo)"));
+    if (path.isEmpty())
+        return;
+    if (!path.endsWith(".zelo"))
+        path += ".zelo";
+    if (auto saved = document_.session().saveCopy(fromQt(path)); !saved)
+        return tell(toQt(saved.error().text()));
+    tell(tr("A copy is at %1; you go on in the same show.").arg(path));
+}
+
+void MainWindow::askStartFrom() {
+    if (!mayLeave())
+        return;
+    const QString path =
+        QFileDialog::getOpenFileName(this, tr("Start from this show"), {}, tr("Shows (*.zelo)"));
+    if (path.isEmpty())
+        return;
+    const auto name = tr("New, from %1").arg(QFileInfo(path).completeBaseName());
+    if (auto begun = document_.session().startFrom(fromQt(path), fromQt(name)); !begun)
+        return tell(toQt(begun.error().text()));
+    disposable_ = false;
+    emit document_.lineupChanged();
+}
+
+void MainWindow::readRig(const QString& path) {
+    const auto bytes = readFile(fromQt(path));
+    const auto rig = bytes ? files::parseMvr(*bytes) : passOn(bytes.error());
+    if (!rig)
+        return tell(toQt(rig.error().text()));
+    auto next = document_.session().show();
+    for (const auto& type : rig->types)
+        if (!document_.session().library().type(type->id))
+            if (auto with = show::keepType(next, type))
+                next = *with;
+    show::Lineup added;
+    for (const auto& fixture : rig->fixtures) {
+        auto with = show::addFixture(next, fixture);
+        if (!with)
+            return tell(toQt(with.error().text()));
+        next = *with;
+        added.push_back({next->last_fixture_id});
+    }
+    const auto name =
+        tr("Read %1 from %2").arg(lampCount(added.size()), QFileInfo(path).fileName());
+    if (const auto done = document_.session().edit(fromQt(name), next); !done)
+        return tell(toQt(done.error().text()));
+    document_.setLineup(std::move(added));
+    tell(rig->notes.empty() ? name : tr("%1. %2").arg(name, toQt(rig->notes.front())));
+}
+
+void MainWindow::writeRig(const QString& path) {
+    const QString file = path.endsWith(".mvr") ? path : path + ".mvr";
+    const auto bytes = files::mvrBytes(document_.show(), [this](const std::string& id) {
+        return document_.session().library().type(id);
+    });
+    const auto written = bytes ? writeFile(fromQt(file), *bytes) : passOn(bytes.error());
+    tell(written ? tr("Written: %1").arg(file) : toQt(written.error().text()));
+}
+
 void MainWindow::offerUnsaved(const std::filesystem::path& unsaved,
                               const std::optional<std::filesystem::path>& file) {
     auto* box = new QMessageBox(this);
@@ -317,7 +438,7 @@ void MainWindow::resizeEvent(QResizeEvent*) {
     header_->setGeometry(0, 0, width(), kHeader);
     swatches_->setGeometry(0, kHeader, kSwatches, middle);
     views_->setGeometry(kSwatches, kHeader, width() - kSwatches - kReadings, middle);
-    readings_->setGeometry(width() - kReadings, kHeader, kReadings, middle);
+    side_->setGeometry(width() - kReadings, kHeader, kReadings, middle);
     lineup_->setGeometry(0, height() - kLineup, width(), kLineup);
     message_->setGeometry(kSwatches, kHeader + middle - 32, views_->width(), 32);
 }

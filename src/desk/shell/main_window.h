@@ -15,6 +15,7 @@ class Header;
 class LineupPanel;
 class MatchModel;
 class MatchView;
+class RigSide;
 class RigView;
 class ReadingsPanel;
 class SwatchPanel;
@@ -37,8 +38,12 @@ public:
     void offerUnsaved(const std::filesystem::path& unsaved,
                       const std::optional<std::filesystem::path>& file);
 
+    void readRig(const QString& path); // MVR: its fixtures and types are added
+    void writeRig(const QString& path);
+
     MatchModel& matchModel() { return *match_model_; }
     RigView& rigView() { return *rig_view_; }
+    RigSide& rigSide() { return *rig_side_; }
     MatchView& matchView() { return *match_view_; }
     SwatchPanel& swatches() { return *swatches_; }
     LineupPanel& lineupPanel() { return *lineup_; }
@@ -56,11 +61,14 @@ private:
     void openHistory(); // every edit by name, to go back to
     void openRecent();
     void remember(const QString& path); // among the recent shows
+    void openKeep(int as);              // KeepForm::As
     void askOpen();
     void save();
     void askSaveAs();
-    bool mayLeave(); // asks when something is not kept
-    void explain();  // F1: what is under the pointer
+    void askSaveCopy();
+    void askStartFrom(); // a new show from one that stays as it is
+    bool mayLeave();     // asks when something is not kept
+    void explain();      // F1: what is under the pointer
     void tell(const QString& message);
 
     Document& document_;
@@ -70,7 +78,9 @@ private:
     QStackedWidget* views_;
     RigView* rig_view_;
     MatchView* match_view_;
+    QStackedWidget* side_; // Readings, or what the view has instead
     ReadingsPanel* readings_;
+    RigSide* rig_side_;
     LineupPanel* lineup_;
     QWidget* message_;
     std::vector<Command> commands_;

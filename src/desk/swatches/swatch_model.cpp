@@ -1,48 +1,118 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/swatches/swatch_model.h"
 
+#include "colour/lamp.h"
+#include "colour/words.h"
 #include "desk/kit/qt_text.h"
 #include "mix/rounding.h"
 
 #include <algorithm>
+#include <set>
 
 namespace zelo::desk {
 
 namespace {
+
+constexpr std::size_t kStretch = 128; // chips computed in one go
+constexpr double kWhiteHue = 400;     // whites stand behind all hues
+constexpr double kWhiteChroma = 0.02;
 
 Swatch white(int kelvin) {
     return {Swatch::Kind::White, QString::number(kelvin), QObject::tr("kelvin white"),
             fmt::format("cct:{}", kelvin), QObject::tr("%1 kelvin white").arg(kelvin)};
 }
 
-// How well a row answers the query: 0 = the number begins with it, 1 = a word of the name begins
-// with it, 2 = it is in the number, 3 = in the name; -1 = not at all.
-int rank(const Swatch& s, const QString& query) {
-    if (s.number.startsWith(query, Qt::CaseInsensitive))
-        return 0;
-    const QString padded = ' ' + s.key;
-    if (padded.contains(' ' + query))
-        return 1;
-    if (s.number.contains(query, Qt::CaseInsensitive))
-        return 2;
-    return s.key.contains(query) ? 3 : -1;
+Swatch palette(const show::Palette& p) {
+    const QString name = toQt(p.name);
+    const QString number =
+        p.intensity ? QStringLiteral("%1 %").arg(std::lround(100 * *p.intensity)) : QString();
+    return {Swatch::Kind::Palette, number, name, "palette:" + p.name, name.toLower(), p.id};
+}
+
+std::string withLamp(const std::string& asked, double lamp_k) {
+    auto gel = light::parseGelText(asked);
+    if (!gel)
+        return asked;
+    if (gel->lamp.empty())
+        gel->lamp = fmt::format("{:.0f}", lamp_k);
+    return light::toText(*gel);
+}
+
+Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted) {
+    const auto mix = mixer.solve(wanted, {});
+    const auto sent = mix::rounded(mixer, mix.drives, 1);
+    Chip chip;
+    chip.wanted = wanted.xyz;
+    chip.got = sent.xyz;
+    chip.miss_uv = mix.miss_uv;
+    chip.out_of_reach = mix.miss_uv > 0.004;
+    chip.transmitted = wanted.transmitted;
+    if (colour::hasChromaticity(sent.xyz)) {
+        chip.off = colour::toUv(sent.xyz) - wanted.uv();
+        chip.miss_uv = std::hypot(chip.off.u, chip.off.v);
+    }
+    // A gel is told against its own lamp, anything else against a middling white.
+    const auto lamp = wanted.lamp ? *wanted.lamp : colour::lampOf(Kelvin{4300});
+    const auto as = colour::toXyz(lamp);
+    const colour::Xyz dimmed{wanted.xyz.X * chip.transmitted, wanted.xyz.Y * chip.transmitted,
+                             wanted.xyz.Z * chip.transmitted};
+    const colour::Xyz one{as.X / as.Y, 1, as.Z / as.Y};
+    const auto hue = colour::hueOf(dimmed, one);
+    chip.hue_deg = hue.chroma < kWhiteChroma ? kWhiteHue : hue.hue_deg;
+    for (const auto& word : colour::wordsOf(dimmed, one))
+        chip.words << QObject::tr(word.c_str());
+    return chip;
 }
 
 } // namespace
 
 SwatchModel::SwatchModel(Document& document, QObject* parent)
     : QAbstractListModel(parent), document_(document) {
-    for (const auto& book : document_.session().library().books())
-        for (const auto& gel : book->gels) {
-            const QString id = toQt(gel.id);
-            const QString name = toQt(gel.name);
-            all_.push_back({Swatch::Kind::Gel, id, name, "gel:" + gel.id, name.toLower()});
-        }
-    for (int kelvin = 2000; kelvin <= 10000; kelvin += kelvin < 7000 ? 100 : 500)
-        all_.push_back(white(kelvin));
     connect(&document_, &Document::lineupChanged, this, &SwatchModel::askChips);
     connect(&document_, &Document::stageComputed, this, &SwatchModel::askChips);
+    connect(&document_, &Document::showChanged, this, [this] {
+        const auto& now = *document_.session().show();
+        if (seen_ && now.palettes == seen_->palettes && now.measured == seen_->measured &&
+            now.favourites == seen_->favourites)
+            return;
+        if (seen_ && now.palettes == seen_->palettes && now.measured == seen_->measured) {
+            seen_ = document_.session().show();
+            return show(); // favourites only: their marks
+        }
+        reload();
+    });
+    reload();
+}
+
+void SwatchModel::gather() {
+    seen_ = document_.session().show();
+    all_.clear();
+    has_typed_ = false;
+    for (const auto& p : seen_->palettes)
+        all_.push_back(palette(*p));
+    std::set<std::string> ids; // a number in an earlier book hides it in a later one
+    for (const auto& book : document_.session().library().books())
+        for (const auto& gel : book->gels) {
+            if (!ids.insert(gel.id).second)
+                continue;
+            const QString name = toQt(gel.name);
+            all_.push_back(
+                {Swatch::Kind::Gel, toQt(gel.id), name, "gel:" + gel.id, name.toLower()});
+        }
+    for (const auto& m : seen_->measured) {
+        const QString name = toQt(m->name);
+        all_.push_back({Swatch::Kind::Measured, {}, name, "spd:" + m->name, name.toLower()});
+    }
+    for (int kelvin = 2000; kelvin <= 10000; kelvin += kelvin < 7000 ? 100 : 500)
+        all_.push_back(white(kelvin));
+}
+
+void SwatchModel::reload() {
+    beginResetModel();
+    gather();
     search();
+    endResetModel();
+    chip_key_.clear();
     askChips();
 }
 
@@ -54,8 +124,12 @@ QVariant SwatchModel::data(const QModelIndex& index, int role) const {
     if (!index.isValid())
         return {};
     const Swatch& s = swatch(index.row());
+    const Chip* c = chip(index.row());
     if (role == Qt::DisplayRole || role == Qt::AccessibleTextRole)
-        return QStringLiteral("%1 %2").arg(s.number, s.name);
+        return QStringLiteral("%1 %2").arg(s.number, s.name).trimmed();
+    if (role == Qt::ToolTipRole && c)
+        return tr("%1 %2: %3. Δu′v′ %4 on %5")
+            .arg(s.number, s.name, c->words.join(", "), numberText(c->miss_uv, 4), chip_type_);
     return {};
 }
 
@@ -64,20 +138,45 @@ const Chip* SwatchModel::chip(int row) const {
     return it == chips_.end() ? nullptr : &it->second;
 }
 
-void SwatchModel::setQuery(const QString& query) {
-    query_ = query.trimmed();
+bool SwatchModel::favourite(int row) const {
+    const auto& all = document_.show().favourites;
+    return std::find(all.begin(), all.end(), swatch(row).asked) != all.end();
+}
+
+std::string SwatchModel::askedOf(const Swatch& s) const {
+    auto gel = light::parseGelText(s.asked);
+    if (!gel || layer_.empty() || gel->id == layer_)
+        return s.asked;
+    gel->layer = layer_;
+    return light::toText(*gel);
+}
+
+void SwatchModel::show() {
     beginResetModel();
     search();
     endResetModel();
+}
+
+void SwatchModel::setQuery(const QString& query) {
+    query_ = query.trimmed();
+    show();
     if (has_typed_)
         askChips();
 }
 
 void SwatchModel::setFilter(Filter filter) {
     filter_ = filter;
-    beginResetModel();
-    search();
-    endResetModel();
+    show();
+}
+
+void SwatchModel::setSort(Sort sort) {
+    sort_ = sort;
+    show();
+}
+
+void SwatchModel::setFavouritesOnly(bool on) {
+    favourites_only_ = on;
+    show();
 }
 
 void SwatchModel::setLampK(double kelvin) {
@@ -87,29 +186,94 @@ void SwatchModel::setLampK(double kelvin) {
     askChips();
 }
 
+void SwatchModel::setLayer(const std::string& gel) {
+    layer_ = gel;
+    askChips();
+}
+
+bool SwatchModel::wantedKind(const Swatch& s) const {
+    switch (filter_) {
+    case Filter::All:
+        return true;
+    case Filter::Gels:
+        return s.kind == Swatch::Kind::Gel;
+    case Filter::Whites:
+        return s.kind == Swatch::Kind::White;
+    case Filter::Palettes:
+        return s.kind == Swatch::Kind::Palette;
+    case Filter::Measured:
+        break;
+    }
+    return s.kind == Swatch::Kind::Measured;
+}
+
+// How well a row answers the query: 0 = the number begins with it, 1 = a word of the name begins
+// with it, 2 = it is in the number, 3 = in the name, 4 = every word of it is a word for the colour;
+// -1 = not at all.
+int SwatchModel::rank(std::size_t at) const {
+    const Swatch& s = all_[at];
+    const QString query = query_.toLower();
+    if (query.isEmpty() || s.number.startsWith(query, Qt::CaseInsensitive))
+        return 0;
+    if (s.key.startsWith(query) || s.key.contains(' ' + query))
+        return 1;
+    if (s.number.contains(query, Qt::CaseInsensitive))
+        return 2;
+    if (s.key.contains(query))
+        return 3;
+    const auto chip = chips_.find(s.asked);
+    if (chip == chips_.end())
+        return -1;
+    for (const QString& part : query.split(' ', Qt::SkipEmptyParts))
+        if (std::none_of(chip->second.words.begin(), chip->second.words.end(),
+                         [&](const QString& word) { return word.startsWith(part); }) &&
+            !s.key.contains(part))
+            return -1;
+    return 4;
+}
+
 void SwatchModel::search() {
     if (has_typed_)
         all_.pop_back();
     has_typed_ = false;
     const QString query = query_.toLower();
-    std::vector<std::pair<int, std::size_t>> found;
+    struct Found {
+        int rank;
+        double by;
+        std::size_t at;
+    };
+    std::vector<Found> found;
+    const auto& favourites = document_.show().favourites;
     for (std::size_t i = 0; i < all_.size(); ++i) {
-        const bool wanted_kind = filter_ == Filter::All ||
-                                 (filter_ == Filter::Gels) == (all_[i].kind == Swatch::Kind::Gel);
-        const int r = !wanted_kind ? -1 : query.isEmpty() ? 0 : rank(all_[i], query);
-        if (r >= 0)
-            found.emplace_back(r, i);
+        if (!wantedKind(all_[i]) ||
+            (favourites_only_ &&
+             std::find(favourites.begin(), favourites.end(), all_[i].asked) == favourites.end()))
+            continue;
+        const int r = rank(i);
+        if (r < 0)
+            continue;
+        double by = 0;
+        if (sort_ != Sort::Number) {
+            const auto chip = chips_.find(all_[i].asked);
+            by = chip == chips_.end()  ? 1e9 // not known yet: at the end
+                 : sort_ == Sort::Hue  ? chip->second.hue_deg
+                 : sort_ == Sort::Miss ? chip->second.miss_uv
+                                       : -chip->second.transmitted;
+        }
+        found.push_back({sort_ == Sort::Number ? r : 0, by, i});
     }
-    std::stable_sort(found.begin(), found.end(),
-                     [](const auto& a, const auto& b) { return a.first < b.first; });
+    std::stable_sort(found.begin(), found.end(), [](const Found& a, const Found& b) {
+        return a.rank != b.rank ? a.rank < b.rank : a.by < b.by;
+    });
     shown_.clear();
-    for (const auto& [r, i] : found)
-        shown_.push_back(i);
+    for (const Found& f : found)
+        shown_.push_back(f.at);
     // A kelvin between the steps, or a whole notation such as xy:0.44,0.40, is a row of its own.
     Swatch typed;
     bool number = false;
     const int kelvin = query.toInt(&number);
-    if (number && kelvin >= 1000 && kelvin <= 25000 && filter_ != Filter::Gels &&
+    if (number && kelvin >= 1000 && kelvin <= 25000 &&
+        (filter_ == Filter::All || filter_ == Filter::Whites) &&
         std::none_of(shown_.begin(), shown_.end(), [&](std::size_t i) {
             return all_[i].kind == Swatch::Kind::White && all_[i].number == query;
         }))
@@ -132,39 +296,55 @@ void SwatchModel::askChips() {
         const auto key = document_.typeOf(document_.lineup().front());
         mixer = document_.session().mixes().mixer(key.type, key.mode);
     }
-    const QString key = (mixer ? toQt(mixer->type().id + mixer->mode().name) : QString()) +
-                        (has_typed_ ? query_ : QString()) + QString::number(lamp_k_);
+    const QString key = QString::number(reinterpret_cast<quintptr>(mixer.get())) + '/' +
+                        (has_typed_ ? query_ : QString()) + '/' + QString::number(lamp_k_) + '/' +
+                        toQt(layer_);
     if (!mixer || key == chip_key_)
         return;
     chip_key_ = key;
+    mixer_ = mixer;
+    missing_.clear();
+    for (std::size_t i = all_.size(); i-- > 0;) // what is shown comes first
+        missing_.push_back(all_[i].asked);
+    for (std::size_t row = std::min<std::size_t>(shown_.size(), 40); row-- > 0;)
+        missing_.push_back(all_[shown_[row]].asked);
+    nextChips();
+}
+
+void SwatchModel::nextChips() {
     std::vector<std::string> asked;
-    for (const Swatch& s : all_)
-        asked.push_back(s.asked);
+    while (!missing_.empty() && asked.size() < kStretch) {
+        asked.push_back(std::move(missing_.back()));
+        missing_.pop_back();
+    }
+    if (asked.empty())
+        return;
+    std::vector<std::pair<std::string, std::string>> jobs; // row, and the light it stands for
+    for (const auto& a : asked) {
+        Swatch s;
+        s.asked = a;
+        jobs.emplace_back(a, withLamp(askedOf(s), lamp_k_));
+    }
     auto& mixes = document_.session().mixes();
     document_.later(
         "chips", this,
-        [mixer, asked, &mixes, lamp = lamp_k_] {
+        [mixer = mixer_, jobs, &mixes] {
             std::map<std::string, Chip> chips;
-            for (const auto& text : asked) {
-                auto gel = light::parseGelText(text);
-                if (gel)
-                    gel->lamp = fmt::format("{:.0f}", lamp);
-                const auto wanted = mixes.wanted(gel ? light::toText(*gel) : text);
-                if (!wanted)
-                    continue;
-                const auto mix = mixer->solve(*wanted, {});
-                const auto sent = mix::rounded(*mixer, mix.drives, 1);
-                Chip chip{wanted->xyz, sent.xyz, {}, mix.miss_uv > 0.004};
-                if (colour::hasChromaticity(sent.xyz))
-                    chip.off = colour::toUv(sent.xyz) - wanted->uv();
-                chips[text] = chip;
-            }
+            for (const auto& [row, light] : jobs)
+                if (const auto wanted = mixes.wanted(light))
+                    chips[row] = chipOf(*mixer, *wanted);
             return chips;
         },
-        [this, name = toQt(mixer->type().name)](const std::map<std::string, Chip>& chips) {
-            chips_ = chips;
+        [this, name = toQt(mixer_->type().name)](const std::map<std::string, Chip>& chips) {
+            for (const auto& [row, chip] : chips)
+                chips_[row] = chip;
             chip_type_ = name;
+            // Rows move only when what they are sorted or found by has come in whole.
+            const bool words = !query_.isEmpty() && !query_[0].isDigit();
+            if (missing_.empty() && (sort_ != Sort::Number || words))
+                show();
             emit chipsComputed();
+            nextChips();
         });
 }
 

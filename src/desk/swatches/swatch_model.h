@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The swatch book's rows: gels and whites, filtered by what is typed, each with the colour wanted
-// and what the lineup's first type makes of it (computed in the background).
+// The swatch book's rows: gels, whites, palettes and measured lights, searched and sorted, each
+// with the colour wanted and what the lineup's first type makes of it (computed in the background,
+// a stretch at a time, so that thousands of rows hold nobody up).
 #pragma once
 
 #include "desk/kit/document.h"
@@ -10,56 +11,85 @@
 namespace zelo::desk {
 
 struct Swatch {
-    enum class Kind { Gel, White, Typed };
+    enum class Kind { Gel, White, Palette, Measured, Typed };
     Kind kind = Kind::Gel;
     QString number;
     QString name;
-    std::string asked; // "gel:214", "cct:3200"
-    QString key;       // lower case, for searching
+    std::string asked;            // "gel:214", "cct:3200", "palette:embers"
+    QString key;                  // lower case, for searching
+    show::PaletteId palette = {}; // of Kind::Palette
 };
 
 struct Chip { // a swatch on a fixture type
     colour::Xyz wanted;
     colour::Xyz got;
     colour::Uv off; // got − wanted, u'v'
+    double miss_uv = 0;
     bool out_of_reach = false;
+    double transmitted = 1; // of a gel
+    double hue_deg = 0;     // for sorting; about the lamp's white, 400 = white itself
+    QStringList words;      // "pale", "blue"
 };
 
 class SwatchModel : public QAbstractListModel {
     Q_OBJECT
 public:
-    enum class Filter { All, Gels, Whites };
+    enum class Filter { All, Gels, Whites, Palettes, Measured };
+    enum class Sort { Number, Hue, Transmission, Miss };
 
     SwatchModel(Document& document, QObject* parent);
 
     void setQuery(const QString& query);
     const QString& query() const { return query_; }
     void setFilter(Filter filter);
+    Filter filter() const { return filter_; }
+    void setSort(Sort sort);
+    Sort sort() const { return sort_; }
+    void setFavouritesOnly(bool on);
+    bool favouritesOnly() const { return favourites_only_; }
     void setLampK(double kelvin); // gels hang before this lamp
     double lampK() const { return lamp_k_; }
+    void setLayer(const std::string& gel); // a second gel over all; empty = none
+    const std::string& layer() const { return layer_; }
+    void reload(); // books, palettes or measured lights changed
+
     int rowCount(const QModelIndex& parent = {}) const override;
     QVariant data(const QModelIndex& index, int role) const override;
     const Swatch& swatch(int row) const { return all_[shown_[static_cast<std::size_t>(row)]]; }
+    bool favourite(int row) const;
     const Chip* chip(int row) const;                       // null until computed
     const QString& chipType() const { return chip_type_; } // "Petrel 4"
+    // As it is picked: the lamp left open, the second layer in it.
+    std::string askedOf(const Swatch& swatch) const;
 
 signals:
     void chipsComputed();
 
 private:
+    void gather();
     void search();
+    void show();
     void askChips();
+    void nextChips();
+    int rank(std::size_t swatch) const;
+    bool wantedKind(const Swatch& swatch) const;
 
     Document& document_;
     std::vector<Swatch> all_; // the last one is what is typed, when it is a colour of its own
     bool has_typed_ = false;
     std::vector<std::size_t> shown_;
     std::map<std::string, Chip> chips_; // by asked
+    std::vector<std::string> missing_;  // asked for, chips not computed yet; the next at the end
+    std::shared_ptr<const mix::Mixer> mixer_;
     QString chip_type_;
     QString chip_key_;
     double lamp_k_ = light::kGelLampK;
+    std::string layer_;
     QString query_;
     Filter filter_ = Filter::All;
+    Sort sort_ = Sort::Number;
+    bool favourites_only_ = false;
+    show::ShowPtr seen_;
 };
 
 } // namespace zelo::desk

@@ -1,15 +1,25 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/swatches/swatch_panel.h"
 
+#include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
 #include "desk/match/match_model.h"
+#include "files/spectrum_file.h"
+#include "show/kept.h"
 
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QInputDialog>
 #include <QKeyEvent>
 #include <QLineEdit>
 #include <QListView>
+#include <QMenu>
+#include <QMessageBox>
 #include <QScrollBar>
+#include <QSettings>
+#include <QShortcut>
 #include <QStyledItemDelegate>
 
 namespace zelo::desk {
@@ -54,11 +64,24 @@ public:
             p.fillRect(r.left(), r.top(), leaf, kRow - 1, theme().glass);
         }
         const int base = r.top() + 20;
+        if (model_.favourite(index.row())) // a small pin before the number
+            p.fillRect(r.left() + kNumberX - 7, base - 7, 3, 7, theme().bright);
+        if (const auto* palette = document_.show().palette(s.palette)) {
+            if (!palette->colour && palette->intensity) { // light standing in a glass
+                p.fillRect(r.left(), r.top(), leaf, kRow - 1, theme().glass);
+                const int h = static_cast<int>((kRow - 1) * *palette->intensity);
+                p.fillRect(r.left(), r.top() + kRow - 1 - h, leaf, h, theme().rule);
+            }
+            if (palette->locked)
+                p.fillRect(r.left() + kNumberX, base + 6, 14, 3, theme().text);
+        }
         paintNumber(p, r.left() + kNumberX, base, s.number, on);
         const QFont f = typeface(Type::Work, on);
-        const QString name =
-            QFontMetrics(f).elidedText(s.name, Qt::ElideRight, r.width() - kNameX - 40);
-        drawText(p, r.left() + kNameX, base, name, f, on ? theme().bright : theme().text);
+        const bool book = s.kind == Swatch::Kind::Gel || s.kind == Swatch::Kind::White ||
+                          s.kind == Swatch::Kind::Typed || !s.number.isEmpty();
+        const int x = book ? kNameX : kNumberX;
+        const QString name = QFontMetrics(f).elidedText(s.name, Qt::ElideRight, r.width() - x - 40);
+        drawText(p, r.left() + x, base, name, f, on ? theme().bright : theme().text);
         if (current)
             drawFocusBrackets(p, r.adjusted(kPulledOut + 6, 3, -8, -4));
     }
@@ -88,15 +111,30 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     : QWidget(parent), document_(document), match_(match), model_(new SwatchModel(document, this)),
       search_(new QLineEdit(this)),
       kinds_(new Stations(tr("Kind of colour"), tr("Which kinds the list shows"),
-                          {tr("All"), tr("Gels"), tr("Whites")}, {}, false, this)),
+                          {tr("All"), tr("Gels"), tr("Whites"), tr("Palettes"), tr("Measured")}, {},
+                          true, this)),
+      menu_(new Button(tr("order"), {}, tr("Order, lamp, second layer, favourites; load a book"),
+                       Button::Kind::Text, this)),
       list_(new QListView(this)) {
     setFixedWidth(260);
+    kinds_->setSmall(true);
+    connect(menu_, &Button::clicked, this, &SwatchPanel::openMenu);
+    list_->setContextMenuPolicy(Qt::CustomContextMenu);
+    connect(list_, &QListView::customContextMenuRequested, this, [this](const QPoint& at) {
+        const auto index = list_->indexAt(at);
+        openRowMenu(index.isValid() ? index.row() : list_->currentIndex().row(),
+                    list_->viewport()->mapToGlobal(at));
+    });
+    auto* favourite = new QShortcut(Qt::Key_B, list_);
+    favourite->setContext(Qt::WidgetShortcut);
+    connect(favourite, &QShortcut::activated, this,
+            [this] { toggleFavourite(list_->currentIndex().row()); });
     setAccessibleName(tr("Swatch book"));
     search_->setFrame(false);
     search_->setPlaceholderText(tr("number, name or kelvin"));
     search_->setAccessibleName(tr("Search the swatch book"));
-    search_->setToolTip(tr("Type a gel's number or name, a kelvin, or a colour such as "
-                           "xy:0.44,0.40; Enter takes the first (/)"));
+    search_->setToolTip(tr("Type a gel's number or name, a kelvin, words such as pale "
+                           "blue, or a colour such as xy:0.44,0.40; Enter takes the first (/)"));
     search_->installEventFilter(this);
     list_->setModel(model_);
     list_->setItemDelegate(new LeafDelegate(*model_, document_, list_));
@@ -107,7 +145,8 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     list_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     list_->setAccessibleName(tr("Colours"));
-    list_->setToolTip(tr("A click or Enter gives the colour to the lineup"));
+    list_->setToolTip(tr("A click or Enter gives the colour to the lineup; B marks a "
+                         "favourite; the menu key opens what else can be done"));
     list_->viewport()->setAutoFillBackground(false);
     list_->setAutoFillBackground(false);
     list_->setStyleSheet(QStringLiteral("QListView { background: transparent; }"));
@@ -143,15 +182,255 @@ void SwatchPanel::focusSearch() {
 void SwatchPanel::pickRow(int row) {
     if (row < 0 || row >= model_->rowCount())
         return;
-    match_.pick(model_->swatch(row).asked);
+    const Swatch& s = model_->swatch(row);
+    const show::Palette* palette = document_.show().palette(s.palette);
+    if (!palette)
+        return match_.pick(model_->askedOf(s));
+    if (document_.lineup().empty())
+        return document_.tell(tr("No lamps in the lineup: choose some first."));
+    auto& session = document_.session();
+    session.setHand(fromQt(tr("Palette %1").arg(s.name)),
+                    show::withPalette(session.hand(), document_.lineup(), *palette));
+}
+
+void SwatchPanel::change(const QString& name, const Result<show::ShowPtr>& next) {
+    if (const auto done = document_.session().edit(fromQt(name), next); !done)
+        document_.tell(toQt(done.error().text()));
+}
+
+void SwatchPanel::toggleFavourite(int row) {
+    if (row < 0 || row >= model_->rowCount())
+        return;
+    const auto asked = model_->swatch(row).asked;
+    change(model_->favourite(row) ? tr("No favourite: %1").arg(toQt(asked))
+                                  : tr("Favourite: %1").arg(toQt(asked)),
+           show::toggleFavourite(document_.session().show(), asked));
+}
+
+Done SwatchPanel::loadBook(const QString& path) {
+    if (auto added = document_.session().library().addBook(fromQt(path)); !added)
+        return added;
+    document_.session().mixes().forgetColours();
+    model_->reload();
+    QSettings settings;
+    auto books = settings.value("swatches/books").toStringList();
+    books.removeAll(path);
+    settings.setValue("swatches/books", QStringList(path) + books);
+    const auto book = document_.session().library().books().front();
+    document_.tell(tr("%1 gels of %2 loaded, before those already there.")
+                       .arg(book->gels.size())
+                       .arg(book->name.empty() ? QFileInfo(path).fileName() : toQt(book->name)));
+    return {};
+}
+
+Done SwatchPanel::loadMeasured(const QString& path) {
+    const auto light = files::readLight(fromQt(path));
+    if (!light)
+        return passOn(light.error());
+    QString name = QFileInfo(path).completeBaseName();
+    name.replace('+', ' ').replace('@', ' ');
+    return document_.session().edit(
+        fromQt(tr("Measured light %1").arg(name)),
+        show::keepMeasured(document_.session().show(), fromQt(name), *light));
+}
+
+void SwatchPanel::openMenu() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const auto tick = [](QAction* action, bool on) {
+        action->setCheckable(true);
+        action->setChecked(on);
+        return action;
+    };
+    const QStringList orders{tr("By number"), tr("By hue"), tr("By transmission"), tr("By miss")};
+    for (int i = 0; i < orders.size(); ++i)
+        connect(tick(menu->addAction(orders[i]), i == static_cast<int>(model_->sort())),
+                &QAction::triggered, this,
+                [this, i] { model_->setSort(static_cast<SwatchModel::Sort>(i)); });
+    menu->addSeparator();
+    auto* lamps = menu->addMenu(tr("Lamp behind the gels"));
+    for (const int k : {2700, 2900, 3000, 3200, 4000, 5600, 6500})
+        connect(tick(lamps->addAction(tr("%1 K").arg(k)), std::lround(model_->lampK()) == k),
+                &QAction::triggered, this, [this, k] {
+                    model_->setLampK(k);
+                    if (match_.lampK())
+                        match_.setLampK(k, 0);
+                    update();
+                });
+    auto* layers = menu->addMenu(tr("Second layer"));
+    connect(tick(layers->addAction(tr("none")), model_->layer().empty()), &QAction::triggered, this,
+            [this] { model_->setLayer({}); });
+    const auto wish = match_.wish();
+    if (const auto gel = wish ? light::parseGelText(wish->asked) : std::nullopt)
+        connect(tick(layers->addAction(tr("gel %1, over each").arg(toQt(gel->id))),
+                     model_->layer() == gel->id),
+                &QAction::triggered, this, [this, id = gel->id] { model_->setLayer(id); });
+    else
+        layers->addAction(tr("pick a gel first: it can lie over all others"))->setEnabled(false);
+    connect(tick(menu->addAction(tr("Favourites only")), model_->favouritesOnly()),
+            &QAction::triggered, this, [this](bool on) { model_->setFavouritesOnly(on); });
+    menu->addSeparator();
+    connect(menu->addAction(tr("Load a swatch book…")), &QAction::triggered, this, [this] {
+        const auto path = QFileDialog::getOpenFileName(this, tr("Load a swatch book"), {},
+                                                       tr("Swatch books (*.txt *.csv)"));
+        if (path.isEmpty())
+            return;
+        if (const auto done = loadBook(path); !done)
+            document_.tell(toQt(done.error().text()));
+    });
+    connect(menu->addAction(tr("Load a measured light…")), &QAction::triggered, this, [this] {
+        const auto path = QFileDialog::getOpenFileName(this, tr("Load a measured light"), {},
+                                                       tr("Spectra (*.csv *.sp *.txt *.spdx)"));
+        if (path.isEmpty())
+            return;
+        if (const auto done = loadMeasured(path); !done)
+            document_.tell(toQt(done.error().text()));
+    });
+    menu->popup(menu_->mapToGlobal(QPoint(0, menu_->height() + 4)));
+}
+
+void SwatchPanel::openRowMenu(int row, const QPoint& global) {
+    if (QMenu* menu = rowMenu(row))
+        menu->popup(global);
+}
+
+QMenu* SwatchPanel::rowMenu(int row) {
+    if (row < 0 || row >= model_->rowCount())
+        return nullptr;
+    const Swatch& s = model_->swatch(row);
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const auto add = [&](const QString& text, auto run) {
+        QAction* action = menu->addAction(text);
+        connect(action, &QAction::triggered, this, run);
+        return action;
+    };
+    add(model_->favourite(row) ? tr("No favourite any more\tB") : tr("Favourite\tB"),
+        [this, row] { toggleFavourite(row); });
+    auto& session = document_.session();
+    if (s.kind == Swatch::Kind::Measured)
+        add(tr("Take it out of the show"), [this, name = s.asked.substr(4), &session] {
+            change(tr("Remove a measured light"), show::removeMeasured(session.show(), name));
+        });
+    const show::Palette* p = document_.show().palette(s.palette);
+    if (!p)
+        return menu;
+    menu->addSeparator();
+    const bool free = !p->locked;
+    add(tr("Rename…"), [this, copy = *p] { renamePalette(copy); })->setEnabled(free);
+    add(tr("Becomes what the first of the lineup shows"), [this, copy = *p, &session] {
+        if (document_.lineup().empty())
+            return document_.tell(tr("No lamps in the lineup: choose some first."));
+        const auto value =
+            show::shownValue(*session.show(), *session.hand(), document_.lineup().front());
+        auto next = copy;
+        if (next.colour && value.colour)
+            next.colour = value.colour;
+        if (next.intensity && value.intensity)
+            next.intensity = value.intensity;
+        change(tr("Change palette %1").arg(toQt(copy.name)),
+               show::changePalette(session.show(), next));
+    })->setEnabled(free);
+    add(p->locked ? tr("Unlock") : tr("Lock"), [this, copy = *p, &session] {
+        auto next = copy;
+        next.locked = !next.locked;
+        change(next.locked ? tr("Lock %1").arg(toQt(copy.name))
+                           : tr("Unlock %1").arg(toQt(copy.name)),
+               show::changePalette(session.show(), next));
+    });
+    auto* merge = menu->addMenu(tr("Merge into"));
+    merge->setEnabled(free);
+    for (const auto& other : document_.show().palettes)
+        if (other->id != p->id)
+            connect(merge->addAction(toQt(other->name)), &QAction::triggered, this,
+                    [this, from = p->id, into = other->id, name = toQt(other->name), &session] {
+                        auto both = show::mergePalettes(session.show(), session.hand(), from, into);
+                        if (!both)
+                            return document_.tell(toQt(both.error().text()));
+                        session.edit(fromQt(tr("Merge into %1").arg(name)), *both);
+                    });
+    auto* where = menu->addMenu(tr("Where it is used"));
+    const auto uses = show::usesOf(document_.show(), *session.hand(), p->id);
+    const auto lampsOf = [&](const QString& text, const std::vector<show::FixtureId>& ids) {
+        if (!ids.empty())
+            connect(where->addAction(tr("%1: %2").arg(text, lampCount(ids.size()))),
+                    &QAction::triggered, this, [this, ids] { document_.setLineup(ids); });
+    };
+    lampsOf(tr("on stage"), uses.stage);
+    lampsOf(tr("in hand"), uses.hand);
+    for (const auto& [look, count] : uses.looks)
+        where
+            ->addAction(
+                tr("look %1: %2").arg(toQt(document_.show().lookOf(look)->name), lampCount(count)))
+            ->setEnabled(false);
+    if (uses.none())
+        where->addAction(tr("nowhere"))->setEnabled(false);
+    add(tr("Delete…"), [this, id = p->id] { removePalette(id); })->setEnabled(free);
+    return menu;
+}
+
+void SwatchPanel::renamePalette(const show::Palette& palette) {
+    const QString name = QInputDialog::getText(this, tr("Rename"), tr("Name"), QLineEdit::Normal,
+                                               toQt(palette.name));
+    if (name.isEmpty())
+        return;
+    auto next = palette;
+    next.name = fromQt(name);
+    change(tr("Rename palette to %1").arg(name),
+           show::changePalette(document_.session().show(), next));
+}
+
+void SwatchPanel::removePalette(show::PaletteId id) {
+    auto& session = document_.session();
+    const show::Palette* p = document_.show().palette(id);
+    if (!p)
+        return;
+    const auto uses = show::usesOf(document_.show(), *session.hand(), id);
+    const auto run = [this, id, &session, name = toQt(p->name)] {
+        auto both = show::removePalette(session.show(), session.hand(), id);
+        if (!both)
+            return document_.tell(toQt(both.error().text()));
+        session.edit(fromQt(tr("Delete palette %1").arg(name)), *both);
+        document_.tell(tr("Palette %1 deleted. Ctrl+Z brings it back.").arg(name));
+    };
+    if (uses.none())
+        return run();
+    QStringList lost;
+    if (!uses.stage.empty())
+        lost << tr("%1 on stage").arg(lampCount(uses.stage.size()));
+    if (!uses.hand.empty())
+        lost << tr("%1 in hand").arg(lampCount(uses.hand.size()));
+    if (!uses.looks.empty())
+        lost << tr("%1 looks").arg(uses.looks.size());
+    auto* box = new QMessageBox(this);
+    box->setAttribute(Qt::WA_DeleteOnClose);
+    box->setText(tr("%1 follow the palette “%2”. They keep its values and follow it no more.")
+                     .arg(lost.join(", "), toQt(p->name)));
+    auto* gone = box->addButton(tr("Delete it"), QMessageBox::DestructiveRole);
+    box->addButton(tr("Keep it"), QMessageBox::RejectRole);
+    connect(box, &QMessageBox::buttonClicked, this, [gone, run](QAbstractButton* chosen) {
+        if (chosen == gone)
+            run();
+    });
+    box->open();
 }
 
 void SwatchPanel::markChosen() {
     model_->setLampK(match_.lampK().value_or(model_->lampK()));
     const auto wish = match_.wish();
     std::string asked = wish ? wish->asked : std::string();
+    // What follows a palette is that palette's row.
+    if (!document_.lineup().empty()) {
+        auto& session = document_.session();
+        const auto value =
+            show::shownValue(*session.show(), *session.hand(), document_.lineup().front());
+        if (const auto* p = document_.show().palette(value.colour_from))
+            asked = "palette:" + p->name;
+    }
     if (auto gel = light::parseGelText(asked)) {
-        gel->lamp.clear(); // the book's rows do not name a lamp
+        gel->lamp.clear(); // the book's rows name neither lamp nor layer
+        if (gel->layer == model_->layer())
+            gel->layer.clear();
         asked = light::toText(*gel);
     }
     auto& chosen = static_cast<LeafDelegate*>(list_->itemDelegate())->chosen;
@@ -191,6 +470,8 @@ bool SwatchPanel::eventFilter(QObject* watched, QEvent* event) {
 void SwatchPanel::resizeEvent(QResizeEvent*) {
     search_->setGeometry(36, 20, search_->text().isEmpty() ? 204 : 120, 24);
     kinds_->setGeometry(20, 50, 220, 34);
+    const int w = menu_->sizeHint().width();
+    menu_->setGeometry(width() - 20 - w, 80, w, 20);
     list_->setGeometry(0, 100, width(), height() - 104);
 }
 
@@ -208,13 +489,21 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
     if (!model_->query().isEmpty())
         drawTextRight(p, width() - 20, 37, tr("%n found", nullptr, model_->rowCount()),
                       typeface(Type::Small), theme().dim);
-    const QString note = model_->chipType().isEmpty()
-                             ? tr("choose lamps to see what they make of it")
-                             : tr("at %1 K: wanted, got by %2")
-                                   .arg(numberText(model_->lampK(), 0), model_->chipType());
+    const QString note =
+        model_->chipType().isEmpty()
+            ? tr("choose lamps to see what they make of it")
+            : tr("at %1 K: wanted, %2's").arg(numberText(model_->lampK(), 0), model_->chipType()) +
+                  (model_->layer().empty() ? QString()
+                                           : tr(", under %1").arg(toQt(model_->layer())));
     drawText(p, 20, 95, note, typeface(Type::Small), theme().dim);
     if (model_->rowCount() == 0)
-        drawText(p, 20, 130, tr("Nothing found: try a number or a part of a name."),
+        drawText(p, 20, 130,
+                 model_->favouritesOnly() ? tr("No favourites: B on a row marks one.")
+                 : model_->filter() == SwatchModel::Filter::Palettes
+                     ? tr("No palettes yet: K keeps what is in hand.")
+                 : model_->filter() == SwatchModel::Filter::Measured
+                     ? tr("None yet: “order” loads a measured light.")
+                     : tr("Nothing found: try a number or a part of a name."),
                  typeface(Type::Small), theme().text);
 }
 

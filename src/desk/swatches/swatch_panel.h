@@ -8,9 +8,11 @@
 
 class QLineEdit;
 class QListView;
+class QMenu;
 
 namespace zelo::desk {
 
+class Button;
 class MatchModel;
 class Stations;
 
@@ -20,6 +22,18 @@ public:
     SwatchPanel(Document& document, MatchModel& match, QWidget* parent);
     void focusSearch(); // key "/"
     SwatchModel& model() { return *model_; }
+    QListView& list() { return *list_; }
+
+    void pickRow(int row);
+    void toggleFavourite(int row);
+    // Books are remembered for the next start.
+    Done loadBook(const QString& path);
+    Done loadMeasured(const QString& path); // kept with the show
+    void openMenu();                        // order, lamp, second layer, favourites, loading
+    // What can be done with a palette or a measured light.
+    void openRowMenu(int row, const QPoint& global);
+    QMenu* rowMenu(int row);
+    void removePalette(show::PaletteId id); // asks with what would be lost
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -27,14 +41,16 @@ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
-    void pickRow(int row);
     void markChosen();
+    void renamePalette(const show::Palette& palette);
+    void change(const QString& name, const Result<show::ShowPtr>& next);
 
     Document& document_;
     MatchModel& match_;
     SwatchModel* model_;
     QLineEdit* search_;
     Stations* kinds_;
+    Button* menu_;
     QListView* list_;
 };
 

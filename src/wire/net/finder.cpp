@@ -185,7 +185,7 @@ void Finder::portDone(Port& port) {
             const auto same = std::find_if(state_.devices.begin(), state_.devices.end(),
                                            [&](const FoundDevice& d) { return d.uid == uid; });
             if (same != state_.devices.end()) {
-                const std::string line = "listed twice: two devices have this identity";
+                const std::string line = "listed twice: two share one identity";
                 if (same->troubles.empty() || same->troubles.back() != line)
                     same->troubles.push_back(line);
                 continue;
@@ -256,7 +256,9 @@ void Finder::ask(Question& q) {
 void Finder::trouble(std::size_t device, const std::string& line) {
     const std::lock_guard lock(mutex_);
     auto& lines = state_.devices[device].troubles;
-    if (std::find(lines.begin(), lines.end(), line) == lines.end())
+    const auto kind = line.substr(0, line.find(':')); // one line of each kind is enough
+    if (std::none_of(lines.begin(), lines.end(),
+                     [&](const std::string& l) { return startsWith(l, kind); }))
         lines.push_back(line);
 }
 
@@ -284,7 +286,7 @@ void Finder::takeRdm(const ArtRdm& rdm) {
         if (earlier != answered_.end())
             for (std::size_t i = 0; i < step_.size(); ++i)
                 if (state_.devices[i].uid == message->from)
-                    trouble(i, "answers twice: two devices have this identity");
+                    trouble(i, "answers twice: two share one identity");
         return;
     }
     takeAnswer(*q, *message);

@@ -1,0 +1,260 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/shell/keep_form.h"
+
+#include "desk/kit/button.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/stations.h"
+#include "show/kept.h"
+
+#include <QApplication>
+#include <QInputDialog>
+#include <QKeyEvent>
+#include <QLineEdit>
+#include <QMenu>
+
+namespace zelo::desk {
+
+KeepForm::KeepForm(Document& document, As as, QWidget* window)
+    : QWidget(window, Qt::Popup), document_(document), name_(new QLineEdit(this)),
+      choice_(new Stations(
+          tr("Keep as"), tr("What is kept (← →)"),
+          {tr("stage"), tr("colour"), tr("intensity"), tr("both"), tr("look"), tr("group")}, {},
+          true, this)),
+      keep_(new Button(tr("Keep"), tr("Enter"), tr("Keeps it"), Button::Kind::Next, this)) {
+    setAttribute(Qt::WA_DeleteOnClose);
+    setAccessibleName(tr("Keep as"));
+    name_->setAccessibleName(tr("Name"));
+    name_->setToolTip(tr("The name under which it is kept"));
+    name_->setPlaceholderText(tr("name"));
+    resize(430, 168);
+    choice_->setGeometry(20, 40, 390, 34);
+    name_->setGeometry(20, 88, 280, 28);
+    keep_->setGeometry(310, 88, 100, 28);
+    connect(choice_, &Stations::stationChosen, this, &KeepForm::chosen);
+    connect(name_, &QLineEdit::returnPressed, this, &KeepForm::keep);
+    connect(keep_, &Button::clicked, this, &KeepForm::keep);
+    name_->installEventFilter(this);
+    move(window->mapToGlobal(QPoint((window->width() - width()) / 2, 60)));
+    choice_->setChosen(as);
+    chosen();
+    name_->setFocus();
+}
+
+void KeepForm::chosen() {
+    const bool named = choice_->chosen() != Stage;
+    name_->setEnabled(named);
+    (named ? static_cast<QWidget*>(name_) : choice_)->setFocus();
+    trouble_.clear();
+    update();
+}
+
+QString KeepForm::explanation() const {
+    const auto lamps = lampCount(document_.lineup().size());
+    switch (choice_->chosen()) {
+    case Stage:
+        return tr("What is in hand becomes what the stage shows.");
+    case Colour:
+        return tr("A palette of the first lamp's colour, for any fixture.");
+    case Intensity:
+        return tr("A palette of the first lamp's intensity.");
+    case Both:
+        return tr("A palette of the first lamp's colour and intensity.");
+    case Look:
+        return tr("A look of what the %1 of the lineup show.").arg(lamps);
+    default:
+        return tr("A group of the %1 of the lineup, in this order.").arg(lamps);
+    }
+}
+
+Result<show::ShowPtr> KeepForm::kept(const std::string& name) const {
+    const auto& session = document_.session();
+    const auto& lineup = document_.lineup();
+    switch (choice_->chosen()) {
+    case Colour:
+        return show::keepPalette(session.show(), *session.hand(), lineup, show::KeepWhat::Colour,
+                                 name);
+    case Intensity:
+        return show::keepPalette(session.show(), *session.hand(), lineup, show::KeepWhat::Intensity,
+                                 name);
+    case Both:
+        return show::keepPalette(session.show(), *session.hand(), lineup, show::KeepWhat::Both,
+                                 name);
+    case Look:
+        return show::keepLook(session.show(), *session.hand(), lineup, name);
+    default:
+        return show::addGroup(session.show(), name, lineup);
+    }
+}
+
+void KeepForm::keep() {
+    auto& session = document_.session();
+    const auto fails = [this](const Error& error) {
+        trouble_ = toQt(error.text());
+        setAccessibleDescription(trouble_);
+        update();
+    };
+    if (choice_->chosen() == Stage) {
+        if (const auto done = session.keepHand(); !done)
+            return fails(done.error());
+    } else {
+        const QString name = name_->text().trimmed();
+        const QStringList kinds{{},         tr("palette"), tr("palette"), tr("palette"),
+                                tr("look"), tr("group")};
+        const auto what = tr("Keep %1 %2").arg(kinds[choice_->chosen()], name);
+        if (const auto done = session.edit(fromQt(what), kept(fromQt(name))); !done)
+            return fails(done.error());
+        // From now on the lineup follows what it was kept as.
+        if (choice_->chosen() <= Both)
+            session.setHand(fromQt(what), show::withPalette(session.hand(), document_.lineup(),
+                                                            *session.show()->palettes.back()));
+    }
+    close();
+}
+
+bool KeepForm::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == name_ && event->type() == QEvent::KeyPress) {
+        const int key = static_cast<QKeyEvent*>(event)->key();
+        if (key == Qt::Key_Escape)
+            return close();
+        if (key == Qt::Key_Up || key == Qt::Key_Down) { // the choice, without leaving the name
+            const int next = choice_->chosen() + (key == Qt::Key_Down ? 1 : -1);
+            choice_->setChosen(std::clamp(next, 0, static_cast<int>(Group)));
+            chosen();
+            return true;
+        }
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+void KeepForm::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape)
+        close();
+    else if (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter)
+        keep();
+    else
+        QWidget::keyPressEvent(event);
+}
+
+void KeepForm::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().side);
+    p.setPen(theme().rule);
+    p.drawRect(rect().adjusted(0, 0, -1, -1));
+    drawText(p, 20, 30, tr("Keep as"), typeface(Type::Title), theme().bright);
+    drawText(p, 20, 144, trouble_.isEmpty() ? explanation() : trouble_, typeface(Type::Small),
+             trouble_.isEmpty() ? theme().dim : theme().bright);
+}
+
+void openGroups(Document& document, QWidget* window) {
+    auto* menu = new QMenu(window);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    menu->setTitle(QObject::tr("Groups"));
+    int n = 0;
+    for (const auto& group : document.show().groups) {
+        ++n;
+        const QString figure = n <= 9 ? QStringLiteral("&%1  ").arg(n) : QStringLiteral("    ");
+        auto* action =
+            menu->addAction(figure + toQt(group->name) + '\t' + lampCount(group->fixtures.size()));
+        QObject::connect(action, &QAction::triggered, window, [&document, id = group->id] {
+            const auto* g = document.show().group(id);
+            if (!g)
+                return;
+            show::Lineup lineup;
+            if (QApplication::keyboardModifiers() & Qt::ShiftModifier)
+                lineup = document.lineup();
+            for (const auto f : g->fixtures)
+                if (std::find(lineup.begin(), lineup.end(), f) == lineup.end())
+                    lineup.push_back(f);
+            document.setLineup(std::move(lineup));
+        });
+    }
+    menu->addSeparator();
+    auto& session = document.session();
+    const auto edit = [&document](const QString& name, const Result<show::ShowPtr>& next) {
+        if (const auto done = document.session().edit(fromQt(name), next); !done)
+            document.tell(toQt(done.error().text()));
+    };
+    auto* change = menu->addMenu(QObject::tr("Change a group"));
+    change->setEnabled(!document.show().groups.empty());
+    for (const auto& group : document.show().groups) {
+        auto* one = change->addMenu(toQt(group->name));
+        const auto name = toQt(group->name);
+        QObject::connect(
+            one->addAction(QObject::tr("Becomes the lineup, in its order")), &QAction::triggered,
+            window, [=, &document, id = group->id] {
+                edit(QObject::tr("Group %1").arg(name),
+                     show::refillGroup(document.session().show(), id, document.lineup()));
+            });
+        QObject::connect(one->addAction(QObject::tr("Rename…")), &QAction::triggered, window,
+                         [=, &session, id = group->id] {
+                             const auto next = QInputDialog::getText(window, QObject::tr("Rename"),
+                                                                     QObject::tr("Name"),
+                                                                     QLineEdit::Normal, name);
+                             if (!next.isEmpty())
+                                 edit(QObject::tr("Rename group to %1").arg(next),
+                                      show::renameGroup(session.show(), id, fromQt(next)));
+                         });
+        QObject::connect(one->addAction(QObject::tr("Delete")), &QAction::triggered, window,
+                         [=, &session, id = group->id] {
+                             edit(QObject::tr("Delete group %1").arg(name),
+                                  show::removeGroup(session.show(), id));
+                         });
+    }
+    QObject::connect(
+        menu->addAction(QObject::tr("Group from the lineup…\tShift+G")), &QAction::triggered,
+        window, [&document, window] { (new KeepForm(document, KeepForm::Group, window))->show(); });
+    menu->popup(window->mapToGlobal(QPoint(20, window->height() - 132 - 20 - 24 * (n + 4))));
+}
+
+void openLooks(Document& document, QWidget* window) {
+    auto* menu = new QMenu(window);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    menu->setTitle(QObject::tr("Looks"));
+    auto& session = document.session();
+    const auto edit = [&document](const QString& name, const Result<show::ShowPtr>& next) {
+        if (const auto done = document.session().edit(fromQt(name), next); !done)
+            document.tell(toQt(done.error().text()));
+    };
+    if (document.show().looks.empty())
+        menu->addAction(QObject::tr("No looks yet: K keeps one"))->setEnabled(false);
+    for (const auto& look : document.show().looks) {
+        auto* one = menu->addMenu(toQt(look->name) +
+                                  (look->locked ? QObject::tr("  (locked)") : QString()));
+        const auto name = toQt(look->name);
+        QObject::connect(one->addAction(QObject::tr("Take it into the hand")), &QAction::triggered,
+                         window, [&session, id = look->id, name] {
+                             if (const auto* l = session.show()->lookOf(id))
+                                 session.setHand(fromQt(QObject::tr("Look %1").arg(name)),
+                                                 show::withLook(session.hand(), *l));
+                         });
+        QObject::connect(one->addAction(QObject::tr("Rename…")), &QAction::triggered, window,
+                         [=, &session, copy = *look] {
+                             const auto next = QInputDialog::getText(window, QObject::tr("Rename"),
+                                                                     QObject::tr("Name"),
+                                                                     QLineEdit::Normal, name);
+                             if (next.isEmpty())
+                                 return;
+                             auto renamed = copy;
+                             renamed.name = fromQt(next);
+                             edit(QObject::tr("Rename look to %1").arg(next),
+                                  show::changeLook(session.show(), renamed));
+                         });
+        QObject::connect(one->addAction(look->locked ? QObject::tr("Unlock") : QObject::tr("Lock")),
+                         &QAction::triggered, window, [=, &session, copy = *look] {
+                             auto next = copy;
+                             next.locked = !next.locked;
+                             edit(next.locked ? QObject::tr("Lock look %1").arg(name)
+                                              : QObject::tr("Unlock look %1").arg(name),
+                                  show::changeLook(session.show(), next));
+                         });
+        QObject::connect(one->addAction(QObject::tr("Delete")), &QAction::triggered, window,
+                         [=, &session, id = look->id] {
+                             edit(QObject::tr("Delete look %1").arg(name),
+                                  show::removeLook(session.show(), id));
+                         });
+    }
+    menu->popup(window->mapToGlobal(QPoint(300, 80)));
+}
+
+} // namespace zelo::desk

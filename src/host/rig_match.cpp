@@ -1,0 +1,187 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "host/rig_match.h"
+
+#include "base/text.h"
+
+#include <algorithm>
+#include <set>
+
+namespace zelo::host {
+
+using Kind = RigMatch::Kind;
+
+namespace {
+
+std::shared_ptr<const light::FixtureType> typeLike(const Library& library,
+                                                   const wire::FoundDevice& d) {
+    std::shared_ptr<const light::FixtureType> by_model;
+    for (const auto& type : library.types()) {
+        if (lowered(type->name) != lowered(d.model))
+            continue;
+        if (lowered(type->maker) == lowered(d.maker))
+            return type;
+        by_model = type;
+    }
+    return by_model;
+}
+
+// By its words, else by its number when the footprint agrees, else any mode of that footprint.
+std::string modeLike(const light::FixtureType& type, const wire::FoundDevice& d) {
+    for (const auto& m : type.modes)
+        if (lowered(m.name) == lowered(d.personality))
+            return m.name;
+    const std::size_t at = d.info.personality - 1u;
+    if (at < type.modes.size() && type.modes[at].footprint == d.info.footprint)
+        return type.modes[at].name;
+    for (const auto& m : type.modes)
+        if (m.footprint == d.info.footprint)
+            return m.name;
+    return type.modes.front().name;
+}
+
+std::string modeOf(const Library& library, const show::Fixture& f) {
+    if (!f.mode.empty())
+        return f.mode;
+    const auto type = library.type(f.type);
+    return type ? type->modes.front().name : std::string();
+}
+
+void compare(RigMatch& m, const show::Fixture& f, const wire::FoundDevice& d,
+             const Library& library, std::uint16_t universe) {
+    m.kind = Kind::Same;
+    m.fixture = f.id;
+    m.other_address = f.address != d.info.address || f.universe != universe;
+    m.other_mode = m.type && modeOf(library, f) != m.mode;
+    std::string words;
+    if (m.other_address)
+        words = fmt::format("is {}, patched at {}.{}", f.number, f.universe, f.address);
+    if (m.other_mode)
+        words +=
+            fmt::format("{} {}", words.empty() ? fmt::format("is {}, patched as", f.number) : ",",
+                        modeOf(library, f));
+    if (m.type && f.type != m.type->id) {
+        words = fmt::format("is {}, patched as {}", f.number, f.type);
+        m.other_mode = true;
+    }
+    m.words = words.empty() ? fmt::format("is {} in the show", f.number) : words;
+    if (!words.empty())
+        m.kind = Kind::Differs;
+}
+
+} // namespace
+
+std::uint16_t universeOf(const show::Show& show, std::uint16_t port_address) {
+    for (const auto& line : show.outputs) {
+        const int off = port_address - line.to;
+        if (line.protocol == show::Protocol::ArtNet && off >= 0 && off < line.count)
+            return static_cast<std::uint16_t>(line.first + off);
+    }
+    return static_cast<std::uint16_t>(port_address + 1);
+}
+
+RigMatches matchRig(const show::Show& show, const Library& library,
+                    const wire::FinderState& found) {
+    RigMatches all;
+    std::set<show::FixtureId> taken;
+    for (std::size_t i = 0; i < found.devices.size(); ++i) {
+        const auto& d = found.devices[i];
+        RigMatch m;
+        m.device = i;
+        if (d.answered) {
+            m.type = typeLike(library, d);
+            if (m.type)
+                m.mode = modeLike(*m.type, d);
+        } else {
+            m.kind = Kind::Unclear;
+            m.words = d.done ? "does not say what it is" : "being asked";
+        }
+        all.devices.push_back(std::move(m));
+    }
+    const auto match = [&](auto same) { // fixtures that no device has yet
+        for (RigMatch& m : all.devices) {
+            const auto& d = found.devices[m.device];
+            const std::uint16_t universe = universeOf(show, d.port_address);
+            if (m.fixture)
+                continue;
+            for (const auto& [id, f] : show.fixtures)
+                if (!taken.contains(id) && same(m, d, *f, universe)) {
+                    taken.insert(id);
+                    if (m.kind == Kind::Unclear)
+                        m.fixture = id;
+                    else
+                        compare(m, *f, d, library, universe);
+                    break;
+                }
+        }
+    };
+    match([](const RigMatch&, const wire::FoundDevice& d, const show::Fixture& f, std::uint16_t) {
+        return !f.uid.empty() && f.uid == wire::toText(d.uid);
+    });
+    match([](const RigMatch& m, const wire::FoundDevice& d, const show::Fixture& f,
+             std::uint16_t universe) {
+        return f.uid.empty() && m.type && f.type == m.type->id && f.universe == universe &&
+               f.address == d.info.address;
+    });
+    for (RigMatch& m : all.devices)
+        if (m.kind == Kind::New)
+            m.words = m.type ? "new" : "new, and no fixture type is like it";
+    for (const auto& [id, f] : show.fixtures)
+        if (!taken.contains(id))
+            all.not_answering.push_back(id);
+    return all;
+}
+
+Result<show::ShowPtr> addFound(const show::ShowPtr& show, const wire::FinderState& found,
+                               const std::vector<RigMatch>& matches,
+                               std::vector<show::FixtureId>* added) {
+    int number = 0;
+    double downstage = 0;
+    for (const auto& [id, f] : show->fixtures) {
+        number = std::max(number, f->number);
+        downstage = std::min(downstage, f->place.y_m);
+    }
+    auto next = show;
+    int row = 0;
+    for (const RigMatch& m : matches) {
+        const auto& d = found.devices[m.device];
+        if (m.kind != Kind::New || !m.type || d.info.address < 1 || d.info.address > 512)
+            continue;
+        show::Fixture f;
+        f.number = ++number;
+        f.label = d.label;
+        f.type = m.type->id;
+        f.mode = m.mode;
+        f.universe = universeOf(*show, d.port_address);
+        f.address = d.info.address;
+        f.place = {static_cast<double>(row++) - 5, downstage - 1.5, 2, 0};
+        f.uid = wire::toText(d.uid);
+        auto with = show::addFixture(next, std::move(f));
+        if (!with)
+            return with;
+        next = *with;
+        if (added)
+            added->push_back({next->last_fixture_id});
+    }
+    if (next == show)
+        return fail(ErrorCode::NotFound, "none of what was found is new and of a known type");
+    return next;
+}
+
+Result<show::ShowPtr> takeOver(const show::ShowPtr& show, const wire::FinderState& found,
+                               const RigMatch& m) {
+    const auto& d = found.devices[m.device];
+    const show::Fixture* f = m.fixture ? show->fixture(*m.fixture) : nullptr;
+    if (!f)
+        return fail(ErrorCode::NotFound, "{} is no fixture of the show", wire::toText(d.uid));
+    show::Fixture next = *f;
+    if (m.type) {
+        next.type = m.type->id;
+        next.mode = m.mode;
+    }
+    next.universe = universeOf(*show, d.port_address);
+    next.address = d.info.address;
+    next.uid = wire::toText(d.uid);
+    return show::changeFixture(show, std::move(next));
+}
+
+} // namespace zelo::host

@@ -1,0 +1,150 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Why is it dark? Every link of the chain, as it is told.
+#include "play/light_check.h"
+#include "show/kept.h"
+#include "support/test_types.h"
+
+#include <gtest/gtest.h>
+
+namespace zelo::play {
+namespace {
+
+using State = CheckLink::State;
+
+class Types : public TypeSource, public light::ColourSources {
+public:
+    std::shared_ptr<const light::FixtureType> type(const std::string& id) const override {
+        return id == "bar" ? bar : nullptr;
+    }
+    Result<light::Gel> gel(const std::string& id) const override {
+        return fail(ErrorCode::NotFound, "no gel {}", id);
+    }
+    Result<colour::Spectrum> spectrum(const std::string& path) const override {
+        return fail(ErrorCode::NotFound, "{}", path);
+    }
+    Result<light::Wanted> palette(const std::string& name) const override {
+        return fail(ErrorCode::NotFound, "{}", name);
+    }
+    std::shared_ptr<const light::FixtureType> bar = test::typeOf(test::kThree, 1, false);
+};
+
+class LightCheck : public ::testing::Test {
+protected:
+    LightCheck() {
+        add("bar", 1, 1);
+        add("bar", 1, 10);
+        hand = show::withIntensity(show::withColour(hand, {{1}}, {"cct:4000"}), {{1}}, 0.5);
+    }
+    void add(const char* type, std::uint16_t universe, int address) {
+        show::Fixture f;
+        f.number = show->last_fixture_id + 101;
+        f.type = type;
+        f.universe = universe;
+        f.address = address;
+        show = *show::addFixture(show, f);
+    }
+    std::vector<CheckLink> links(int id = 1) {
+        return *lightCheck(
+            computeStage(show, hand, controls, mixes), {id},
+            [](const show::Fixture& f) { return f.type == "bar" ? 3 : 0; }, output);
+    }
+    CheckLink link(const char* what, int id = 1) {
+        for (const auto& l : links(id))
+            if (l.what == what)
+                return l;
+        ADD_FAILURE() << "no link " << what;
+        return {};
+    }
+    void stops(const char* what, const char* words, int id = 1) {
+        const auto l = link(what, id);
+        EXPECT_EQ(l.state, State::Stops) << what;
+        EXPECT_NE(l.words.find(words), std::string::npos) << l.words;
+        EXPECT_EQ(verdict(links(id)).rfind("No light. ", 0), 0u);
+    }
+    void minds(const char* what, const char* words, int id = 1) {
+        const auto l = link(what, id);
+        EXPECT_EQ(l.state, State::Mind) << what;
+        EXPECT_NE(l.words.find(words), std::string::npos) << l.words;
+    }
+
+    Types types;
+    Mixes mixes{types, types};
+    show::ShowPtr show = std::make_shared<const show::Show>();
+    show::HandPtr hand = show::emptyHand();
+    Controls controls;
+    OutputState output;
+};
+
+TEST_F(LightCheck, AllIsWell) {
+    for (const auto& l : links())
+        EXPECT_EQ(l.state, State::Good) << l.what << ": " << l.words;
+    EXPECT_EQ(verdict(links()), "It shines, as asked for.");
+    EXPECT_EQ(link("Intensity").words, "50 %, held in hand");
+    EXPECT_EQ(link("Patch").words, "universe 1, slots 1 to 3");
+    EXPECT_FALSE(lightCheck(
+        computeStage(show, hand, controls, mixes), {9}, [](const show::Fixture&) { return 3; },
+        output));
+}
+
+TEST_F(LightCheck, Intensity) {
+    stops("Intensity", "nobody set one", 2);
+    hand = show::withIntensity(hand, {{1}}, 0);
+    stops("Intensity", "0 %, held in hand");
+    show = *show::addPalette(show, {{}, "off", 0.0});
+    hand = show::withPalette(hand, {{1}}, *show->paletteNamed("off"));
+    stops("Intensity", "palette 'off', held in hand");
+    show = *show::keepHand(show, *hand);
+    hand = show::emptyHand();
+    stops("Intensity", "palette 'off', in the look");
+}
+
+TEST_F(LightCheck, ColourAndEmitters) {
+    hand = show::withColour(hand, {{1}}, {"uv:0.02,0.58"});
+    minds("Colour", "out of its reach, 0.");
+    hand = show::withColour(hand, {{1}}, {"gel:999"});
+    minds("Colour", "no gel 999");
+    hand = show::withDrives(hand, {{1}}, light::Drives(3), {});
+    minds("Colour", "one by one");
+    stops("Emitters", "all at 0");
+    hand = show::withIntensity(hand, {{2}}, 1);
+    minds("Colour", "rests at home", 2);
+}
+
+TEST_F(LightCheck, MasterAndDark) {
+    controls.master = 0;
+    stops("Master", "at 0");
+    controls = {1, true};
+    stops("Dark", "all light is out");
+}
+
+TEST_F(LightCheck, Patch) {
+    add("ghost", 1, 50);
+    stops("Patch", "no fixture type 'ghost'", 3);
+    add("bar", 1, 511);
+    stops("Patch", "from 511 to 513, past 512", 4);
+    add("bar", 1, 2);
+    minds("Patch", "2 of them are taken by 105");
+    minds("Patch", "2 of them it takes from 101", 5);
+}
+
+TEST_F(LightCheck, Output) {
+    output.on_stage = false;
+    minds("Output", "Rehearsal");
+    output = {false};
+    stops("Output", "there is none");
+    output = {};
+    using show::Protocol;
+    show = *show::changeOutputs(show, {{2, 1, Protocol::ArtNet, "127.0.0.1", 0}});
+    stops("Output", "carries universe 1");
+    show = *show::changeOutputs(show, {{1, 1, Protocol::ArtNet, "10.0.0.9", 7}});
+    stops("Output", "held back from 10.0.0.9");
+    output.network_chosen = true;
+    EXPECT_EQ(link("Output").words, "Art-Net to 10.0.0.9, there 7");
+    output.receivers_known = true;
+    minds("Output", "nobody answers");
+    show = *show::changeOutputs(show, {{1, 1, Protocol::ArtNet, "10.0.0.9", 7, false}});
+    stops("Output", "is off");
+}
+
+} // namespace
+} // namespace zelo::play
