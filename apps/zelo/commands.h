@@ -13,8 +13,9 @@ namespace zelo::cli {
 struct Context {
     host::Library& library;
     bool json = false;
-    std::vector<std::string> books; // --book FILE: read before a command runs
-    std::function<Done()> run;      // set by the command that was chosen
+    std::vector<std::string> books = {}; // --book FILE: read before a command runs
+    std::string show = {};               // --show FILE: its palettes and types are known
+    std::function<Done()> run = {};      // set by the command that was chosen
 };
 
 void addLight(CLI::App& app, Context& context);

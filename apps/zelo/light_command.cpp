@@ -69,6 +69,7 @@ void addLight(CLI::App& app, Context& context) {
     auto colour = std::make_shared<std::string>();
     c->add_option("COLOUR", *colour, "the light")->required();
     c->add_option("--book", context.books, "another swatch book");
+    c->add_option("--show", context.show, "the show of palette:NAME and of its own fixture types");
     c->add_flag("--json", context.json, "JSON on stdout");
     c->callback([&context, colour] {
         context.run = [&context, colour] { return printLight(context, *colour); };

@@ -100,6 +100,7 @@ void addGels(CLI::App& app, Context& context) {
     auto like = std::make_shared<std::string>();
     c->add_option("--like", *like, "a colour: list the nearest gels");
     c->add_option("--book", context.books, "another swatch book");
+    c->add_option("--show", context.show, "the show of palette:NAME and of its own fixture types");
     c->add_flag("--json", context.json, "JSON on stdout");
     auto by = std::make_shared<std::string>("colour");
     c->add_option("--by", *by, "what counts as near: colour or spectrum")->capture_default_str();

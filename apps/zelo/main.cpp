@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // zelo: batch work and scripts. Exit 0 done, 1 failed inside, 2 bad input.
 #include "commands.h"
+#include "files/show_file.h"
 #include "host/paths.h"
 #include "manual.h"
 
@@ -27,7 +28,7 @@ int run(int argc, char** argv) {
 
     auto data = zelo::host::dataFolder();
     zelo::host::Library library(data ? *data : std::filesystem::path());
-    zelo::cli::Context context{library, false, {}, {}};
+    zelo::cli::Context context{library};
     zelo::cli::addLight(app, context);
     zelo::cli::addMatch(app, context);
     zelo::cli::addRoutes(app, context);
@@ -68,6 +69,12 @@ int run(int argc, char** argv) {
     for (const auto& book : context.books)
         if (auto added = library.addBook(book); !added)
             return fail(added.error());
+    if (!context.show.empty()) {
+        const auto opened = zelo::files::readShow(context.show);
+        if (!opened)
+            return fail(opened.error());
+        library.setShow(opened->show);
+    }
     if (auto done = context.run(); !done)
         return fail(done.error());
     return 0;

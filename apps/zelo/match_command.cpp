@@ -250,6 +250,7 @@ void addMatch(CLI::App& app, Context& context) {
     c->add_flag("--trade-off", o->trade_off, "what the intent gains for the brightness given up");
     c->add_option("--white", o->white, "white point of hue")->capture_default_str();
     c->add_option("--book", context.books, "another swatch book");
+    c->add_option("--show", context.show, "the show of palette:NAME and of its own fixture types");
     c->add_flag("--json", context.json, "JSON on stdout");
     c->callback([&context, o] { context.run = [&context, o] { return runMatch(context, *o); }; });
 }

@@ -426,6 +426,8 @@ void addRoutes(CLI::App& app, Context& context) {
     fade->add_option("--samples", f->samples, "along the way")->capture_default_str();
     addIntentOptions(*fade, f->intent);
     fade->add_option("--book", context.books, "another swatch book");
+    fade->add_option("--show", context.show,
+                     "the show of palette:NAME and of its own fixture types");
     fade->add_flag("--json", context.json, "JSON on stdout");
     fade->callback(
         [&context, f] { context.run = [&context, f] { return printFade(context, *f); }; });
@@ -447,6 +449,8 @@ void addRoutes(CLI::App& app, Context& context) {
         ->capture_default_str();
     addIntentOptions(*gradient, g->intent);
     gradient->add_option("--book", context.books, "another swatch book");
+    gradient->add_option("--show", context.show,
+                         "the show of palette:NAME and of its own fixture types");
     gradient->add_flag("--json", context.json, "JSON on stdout");
     gradient->callback(
         [&context, g] { context.run = [&context, g] { return printGradient(context, *g); }; });

@@ -8,6 +8,7 @@ import os
 import pathlib
 import select
 import signal
+import socket
 import subprocess
 import sys
 import tempfile
@@ -33,6 +34,16 @@ class Light(unittest.TestCase):
         light = ask("light", "gel:214@3200")
         self.assertEqual(list(light), ["xyz", "uv", "cct", "duv", "ra", "r", "rf", "rg", "ssi", "ssi_reference"])
         self.assertAlmostEqual(light["uv"][0], 0.2975, 3)
+
+    def test_a_palette_of_a_show(self):
+        show = DATA / "shows" / "salt-lanterns.zelo"
+        self.assertEqual(ask("light", "palette:lamp oil", "--show", show), ask("light", "gel:207@2700"))
+        for args, word in ((["palette:lamp oil"], "no show is open"), (["palette:nobody", "--show", show], "nobody"),
+                           (["palette:a breath", "--show", show], "no colour"),
+                           (["palette:embers", "--show", "none.zelo"], "none.zelo")):
+            done = run("light", *args)
+            self.assertEqual(done.returncode, 2, args)
+            self.assertIn(word, done.stderr)
 
     def test_tungsten_is_its_own_reference(self):
         light = ask("light", "cct:3200")
@@ -395,8 +406,37 @@ class Programs(unittest.TestCase):
             self.assertEqual(done.returncode, 0, done.stderr)
             self.assertEqual(shot.read_bytes()[:8], b"\x89PNG\r\n\x1a\n")
 
+    def test_the_rig_answers_art_net_with_forty_devices(self):
+        rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--port", "0", "--art-port", "0"],
+                               stderr=subprocess.PIPE, stdout=subprocess.DEVNULL, text=True)
+        try:
+            port = int(rig.stderr.readline().split("Art-Net on ")[1])
+            with socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as ask:
+                ask.settimeout(5)
+                ask.sendto(b"Art-Net\0" + bytes([0, 0x20, 0, 14, 0, 0]), ("127.0.0.1", port))
+                reply = ask.recv(2048)
+                self.assertEqual(len(reply), 239)
+                ports = [(reply[18] << 8) | (reply[19] << 4) | reply[190 + i] for i in range(reply[173])]
+                self.assertEqual(ports, [0, 1])
+                uids = []
+                for address in ports:
+                    ask.sendto(b"Art-Net\0" + bytes([0, 0x80, 0, 14] + [0] * 9 + [address >> 8, 0, 1, address & 255]),
+                               ("127.0.0.1", port))
+                    total = None
+                    found = []
+                    while total is None or len(found) < total:
+                        table = ask.recv(2048)
+                        total = table[24] << 8 | table[25]
+                        found += [table[28 + 6 * i:34 + 6 * i] for i in range(table[27])]
+                    uids += found
+                self.assertEqual(len(uids), 40)
+                self.assertEqual(len(set(uids)), 39, "two share one identity")
+        finally:
+            rig.send_signal(signal.SIGTERM)
+            rig.communicate(timeout=5)
+
     def test_the_rig_listens_and_ends_when_told(self):
-        rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--watch", "--port", "0"], stderr=subprocess.PIPE,
+        rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--watch", "--port", "0", "--art-port", "0"], stderr=subprocess.PIPE,
                                stdout=subprocess.PIPE, text=True)
         self.assertIn("listening on 127.0.0.1:", rig.stderr.readline())
         rig.send_signal(signal.SIGTERM)

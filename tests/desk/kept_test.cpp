@@ -231,6 +231,20 @@ TEST_F(KeptTest, ColourWordsFind) {
     EXPECT_EQ(model.swatch(0).name, "embers") << "names come before words";
 }
 
+TEST_F(KeptTest, AWhiteWithATintIsTyped) {
+    for (const auto& [text, asked] : {std::pair{"3200 +0.006", "cct:3200/0.0060"},
+                                      std::pair{"5600/-.01", "cct:5600/-0.0100"}}) {
+        model.setQuery(text);
+        ASSERT_EQ(model.rowCount(), 1) << text;
+        EXPECT_EQ(model.swatch(0).asked, asked);
+    }
+    panel.pickRow(0);
+    settle();
+    EXPECT_EQ(lamp(1).colour->wanted.asked, "cct:5600/-0.0100");
+    model.setQuery("5600 +0.9");
+    EXPECT_EQ(model.rowCount(), 0) << "no white is that green";
+}
+
 TEST_F(KeptTest, FavouritesAreMarkedAndFiltered) {
     model.setFavouritesOnly(true);
     ASSERT_EQ(model.rowCount(), 2) << "the demo has two";

@@ -363,5 +363,46 @@ TEST(Autosave, KilledAtAnyMomentItLosesNextToNothing) {
     }
 }
 
+TEST(Session, ACopyAndATemplateLeaveTheDocumentAlone) {
+    Library library{fs::path(ZELO_DATA)};
+    Session session(library, nullptr);
+    const fs::path demo = fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo";
+    ASSERT_TRUE(session.open(demo));
+    const fs::path copy = fs::path(::testing::TempDir()) / "zelo-copy.zelo";
+    ASSERT_TRUE(session.saveCopy(copy));
+    EXPECT_EQ(session.path(), demo) << "one goes on in the same show";
+    EXPECT_EQ(files::readShow(copy)->show->fixtures.size(), 40u);
+    ASSERT_TRUE(session.startFrom(demo, "Next one"));
+    EXPECT_FALSE(session.path());
+    EXPECT_EQ(session.show()->name, "Next one");
+    EXPECT_EQ(session.show()->palettes.size(), 8u);
+    EXPECT_FALSE(session.startFrom(copy.string() + ".none", "x"));
+    EXPECT_EQ(session.show()->name, "Next one") << "what is open stays";
+    fs::remove(copy);
+}
+
+TEST(Session, ChangedPalettesAndTypesReachTheStage) {
+    Library library{fs::path(ZELO_DATA)};
+    Session session(library, nullptr);
+    ASSERT_TRUE(session.open(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo"));
+    EXPECT_EQ(session.mixes().wanted("palette:embers")->asked, "gel:219@3200");
+    auto palette = *session.show()->paletteNamed("embers");
+    palette.colour->asked = "cct:2000";
+    ASSERT_TRUE(session.edit("x", show::changePalette(session.show(), palette)));
+    EXPECT_EQ(session.mixes().wanted("palette:embers")->asked, "cct:2000");
+    const auto before = session.mixes().mixer("gannet-8", "");
+    auto type = before->type();
+    type.emitters.pop_back();
+    for (auto& mode : type.modes)
+        std::erase_if(mode.channels, [](const light::Channel& c) {
+            return c.role == light::Role::Part && c.part == 7;
+        });
+    ASSERT_TRUE(session.edit(
+        "x", show::keepType(session.show(), std::make_shared<light::FixtureType>(type))));
+    EXPECT_EQ(session.mixes().mixer("gannet-8", "")->type().emitters.size(), 7u);
+    session.undo();
+    EXPECT_EQ(session.mixes().mixer("gannet-8", "")->type().emitters.size(), 8u);
+}
+
 } // namespace
 } // namespace zelo::host

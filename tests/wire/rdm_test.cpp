@@ -2,6 +2,7 @@
 // RDM and Art-Net packets against the layouts of ANSI E1.20 and Art-Net 4, written down byte by
 // byte from their tables.
 #include "wire/art_net.h"
+#include "wire/capture.h"
 
 #include <gtest/gtest.h>
 
@@ -133,6 +134,28 @@ TEST(ArtNet, EveryPacketComesBackAsItWas) {
     // Without its start code: 24 bytes before the sub-start code.
     const auto rdm = encoded(packets[4]);
     EXPECT_EQ(hexOf(std::span(rdm).subspan(20, 6)), "00000009011a");
+}
+
+TEST(ArtNet, AnotherDissectorAgrees) {
+    const auto read = [](const ArtPacket& packet, const std::string& fields) {
+        return dissected(encoded(packet), kArtNetPort, "-d udp.port==6454,artnet", fields);
+    };
+    const auto dmx = read(ArtDmx{7, 0x0123, {1, 2, 255, 4}},
+                          "-e artnet.header.opcode -e artnet.output.sequence"
+                          " -e artnet.output.universe -e artnet.output.length");
+    if (!dmx)
+        GTEST_SKIP() << "no tshark";
+    EXPECT_EQ(*dmx, "0x5000\t7\t291\t4");
+    EXPECT_EQ(*read(ArtRdm{9, encoded(request())},
+                    "-e rdm.dst -e rdm.src -e rdm.cc -e rdm.pid -e rdm.pdl"
+                    " -e rdm.pd.dmx_start_address"),
+              "123456789abc\tcba987654321\t0x30\t0x00f0\t2\t101");
+    const auto reply = read(ArtPollReply{{10, 0, 0, 7}, "Node", "A node", 1, {0x0123}, true},
+                            "-e artnet.poll_reply.short_name -e artnet.poll_reply.num_ports");
+    EXPECT_EQ(*reply, "Node\t1");
+    const auto tod = read(ArtTodData{3, false, 1, 0, {{0x7ff0, 0x2a04}}},
+                          "-e artnet.tod_data.uid_total -e artnet.tod_data.uid_count");
+    EXPECT_EQ(*tod, "1\t1");
 }
 
 TEST(ArtNet, WhatIsNotForUsIsRefusedInWords) {

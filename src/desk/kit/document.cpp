@@ -47,11 +47,16 @@ Document::TypeKey Document::typeOf(show::FixtureId id) const {
 
 Document::TypeKey Document::focusType() const {
     TypeKey most;
+    TypeKey last; // neighbours are mostly of one type: it is looked up once
     std::size_t parts = 0;
     for (const show::FixtureId id : lineup()) {
+        const show::Fixture* f = show().fixture(id);
+        if (f && f->type == last.type && f->mode == last.mode)
+            continue;
         const TypeKey key = typeOf(id);
         if (key == chosen_focus_)
             return key;
+        last = key;
         const auto mixer = session_->mixes().mixer(key.type, key.mode);
         std::size_t set = 0; // parts that the mode sets
         for (std::size_t i = 0; mixer && i < mixer->type().partCount(); ++i)

@@ -5,6 +5,7 @@
 #include <QFontDatabase>
 #include <QPalette>
 #include <QWidget>
+#include <map>
 
 namespace zelo::desk {
 
@@ -66,13 +67,29 @@ void useTheme(const Theme& next) {
         w->update();
 }
 
-QFont typeface(Type size, bool bold) {
+namespace {
+QFont madeTypeface(Type size, bool bold) {
     QFont f(g_family.isEmpty() ? QStringLiteral("sans-serif") : g_family);
     f.setPixelSize(static_cast<int>(size));
     f.setBold(bold);
     f.setStyleStrategy(QFont::StyleStrategy(QFont::PreferAntialias | QFont::NoSubpixelAntialias));
     f.setHintingPreference(QFont::PreferVerticalHinting);
     return f;
+}
+} // namespace
+
+// Made once each: matching a font to the system's costs more than drawing a number with it.
+QFont typeface(Type size, bool bold) {
+    static std::map<std::pair<Type, bool>, QFont> made;
+    static QString made_of;
+    if (made_of != g_family) {
+        made.clear();
+        made_of = g_family;
+    }
+    auto it = made.find({size, bold});
+    if (it == made.end())
+        it = made.emplace(std::pair(size, bold), madeTypeface(size, bold)).first;
+    return it->second;
 }
 
 bool loadFonts(const std::filesystem::path& data) {

@@ -82,7 +82,7 @@ int LineupPanel::placeAt(const QPointF& pos) const {
     return place;
 }
 
-void LineupPanel::paintLamp(QPainter& p, std::size_t place) {
+void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::TypeKey& focus) {
     const auto id = document_.lineup()[place];
     const show::Fixture* fixture = document_.show().fixture(id);
     const play::StageLamp* lamp = document_.stage().lamp(id);
@@ -91,7 +91,7 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place) {
     const QRectF glass = glassOf(place);
     const Geometry g = geometryNow();
     const int centre = static_cast<int>(glass.center().x());
-    const bool in_focus = document_.typeOf(id) == document_.focusType();
+    const bool in_focus = fixture->type == focus.type && fixture->mode == focus.mode;
     const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
     constexpr double kNotch = 9;
     QPolygonF shape;
@@ -229,8 +229,9 @@ void LineupPanel::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), theme().floor);
     paintWords(p);
     p.fillRect(kLeft, kGlassTop + kGlassHeight, width() - kLeft - kRight, 1, theme().hair);
+    const auto focus = document_.focusType();
     for (std::size_t i = 0; i < document_.lineup().size(); ++i)
-        paintLamp(p, i);
+        paintLamp(p, i, focus);
     paintBrackets(p);
     drawText(p, width() - 260, 28, tr("Order"), typeface(Type::Work), theme().bright);
 }

@@ -43,7 +43,7 @@ private:
     int placeAt(const QPointF& pos) const; // -1 when there is no lamp
     void shiftIntensity(double by, int gesture);
     void paintWords(QPainter& p);
-    void paintLamp(QPainter& p, std::size_t place);
+    void paintLamp(QPainter& p, std::size_t place, const Document::TypeKey& focus);
     void paintBrackets(QPainter& p);
 
     Document& document_;

@@ -162,6 +162,10 @@ QString MatchModel::kindText() const {
         return tr("gel, under a lamp of");
     if (whiteParts(w->asked))
         return tr("white, with a tint of");
+    if (w->asked.rfind("palette:", 0) == 0)
+        return tr("palette, as it is now");
+    if (w->asked.rfind("spd:", 0) == 0)
+        return tr("measured light");
     return tr("typed colour");
 }
 

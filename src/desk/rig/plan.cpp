@@ -11,6 +11,7 @@
 #include <QWheelEvent>
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <set>
 
 namespace zelo::desk {
@@ -37,11 +38,15 @@ QPolygonF shapeOf(int kind) {
     return shape;
 }
 
-int kindOf(const show::Show& show, const std::string& type) {
-    std::set<std::string> types;
+// The place of each type in the show among all of them.
+std::map<std::string, int> kindsOf(const show::Show& show) {
+    std::map<std::string, int> kinds;
     for (const auto& [id, f] : show.fixtures)
-        types.insert(f->type);
-    return static_cast<int>(std::distance(types.begin(), types.find(type)));
+        kinds.emplace(f->type, 0);
+    int n = 0;
+    for (auto& [type, kind] : kinds)
+        kind = n++;
+    return kinds;
 }
 
 } // namespace
@@ -138,6 +143,25 @@ void Plan::paintPaper(QPainter& p) const {
         line(m, false);
 }
 
+// The corner of an area, or a place along its edges, where no lamp and no number stands; the
+// baseline's left end.
+QPoint Plan::roomForName(const QRectF& box, int width) const {
+    std::vector<QRectF> taken;
+    for (const auto& [id, f] : document_.show().fixtures) {
+        const QPointF at = toPixels(f->place.x_m, f->place.y_m);
+        taken.emplace_back(at.x() - kLamp - 4, at.y() - kLamp - 4, 2 * kLamp + 8, 2 * kLamp + 24);
+    }
+    constexpr int kHigh = 12;
+    const QPoint first(static_cast<int>(box.left()) + 6, static_cast<int>(box.bottom()) - 4);
+    for (const double y : {box.bottom() - 4, box.top() + kHigh})
+        for (double x = box.left() + 6; x + width < box.right() - 4; x += 8)
+            if (std::none_of(taken.begin(), taken.end(), [&](const QRectF& r) {
+                    return r.intersects(QRectF(x - 2, y - kHigh, width + 4, kHigh + 4));
+                }))
+                return {static_cast<int>(x), static_cast<int>(y)};
+    return first;
+}
+
 // The stage's outline and its areas with their names; the one under the pointer stronger.
 void Plan::paintStage(QPainter& p) const {
     const auto& stage = document_.show().stage;
@@ -157,9 +181,9 @@ void Plan::paintStage(QPainter& p) const {
         p.setPen(QPen(under ? theme().text : theme().faint, 1));
         p.drawPolygon(shape);
         const QRectF box = shape.boundingRect();
-        drawTextRight(p, static_cast<int>(box.right()) - 6, static_cast<int>(box.bottom()) - 4,
-                      toQt(area.name), typeface(Type::Small),
-                      under ? theme().bright : theme().text);
+        const QFont font = typeface(Type::Small);
+        const QPoint at = roomForName(box, textWidth(toQt(area.name), font));
+        drawText(p, at.x(), at.y(), toQt(area.name), font, under ? theme().bright : theme().text);
     }
     if (stage->outline.size() >= 3) {
         p.setPen(QPen(theme().rule, 1.5));
@@ -212,12 +236,10 @@ bool Plan::crowdedBelow(const show::Fixture& f) const {
     return false;
 }
 
-void Plan::paintLamp(QPainter& p, const show::Fixture& f) const {
+void Plan::paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen) const {
     const auto* lamp = document_.stage().lamp(f.id);
     const QPointF at = toPixels(f.place.x_m, f.place.y_m);
-    const auto& lineup = document_.lineup();
-    const auto chosen = std::find(lineup.begin(), lineup.end(), f.id);
-    QPolygonF shape = shapeOf(kindOf(document_.show(), f.type)).translated(at);
+    QPolygonF shape = shapeOf(kind).translated(at);
     p.setRenderHint(QPainter::Antialiasing);
     const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
     p.setPen(QPen(dark ? theme().text : QColor(Qt::black), 1));
@@ -228,11 +250,17 @@ void Plan::paintLamp(QPainter& p, const show::Fixture& f) const {
         p.setBrush(theme().text);
         p.drawEllipse(at, 2, 2);
     }
-    if (chosen != lineup.end()) {
-        p.setPen(QPen(theme().sel, 2));
-        p.setBrush(Qt::NoBrush);
-        p.drawRect(
-            QRectF(at.x() - kLamp - 3.5, at.y() - kLamp - 3.5, 2 * kLamp + 7, 2 * kLamp + 7));
+    if (chosen) {
+        p.setRenderHint(QPainter::Antialiasing, false);
+        const QRect box(static_cast<int>(std::round(at.x() - kLamp)) - 4,
+                        static_cast<int>(std::round(at.y() - kLamp)) - 4,
+                        2 * static_cast<int>(kLamp) + 8, 2 * static_cast<int>(kLamp) + 8);
+        for (const QRect& side : {QRect(box.left(), box.top(), box.width(), 2),
+                                  QRect(box.left(), box.bottom() - 1, box.width(), 2),
+                                  QRect(box.left(), box.top(), 2, box.height()),
+                                  QRect(box.right() - 1, box.top(), 2, box.height())})
+            p.fillRect(side, theme().sel);
+        p.setRenderHint(QPainter::Antialiasing);
     }
     if (lamp && lamp->in_hand) { // the corner cut off
         const QPointF corner = at + QPointF(kLamp + 4, -kLamp - 4);
@@ -244,8 +272,7 @@ void Plan::paintLamp(QPainter& p, const show::Fixture& f) const {
         p.setPen(theme().text);
         const double y = crowdedBelow(f) ? at.y() - kLamp - 6 : at.y() + kLamp + 15;
         drawTextCentred(p, static_cast<int>(at.x()), static_cast<int>(y), number,
-                        typeface(Type::Small),
-                        chosen != lineup.end() ? theme().bright : theme().text);
+                        typeface(Type::Small), chosen ? theme().bright : theme().text);
     }
 }
 
@@ -256,10 +283,12 @@ void Plan::paintEvent(QPaintEvent*) {
     if (beams_)
         paintLight(p);
     paintStage(p);
-    for (const auto& [id, f] : document_.show().fixtures)
-        paintLamp(p, *f);
-    // The order of the lineup, from lamp to lamp.
     const auto& lineup = document_.lineup();
+    const std::set<FixtureId> chosen(lineup.begin(), lineup.end());
+    const auto kinds = kindsOf(document_.show());
+    for (const auto& [id, f] : document_.show().fixtures)
+        paintLamp(p, *f, kinds.at(f->type), chosen.contains(id));
+    // The order of the lineup, from lamp to lamp.
     p.setPen(QPen(theme().rule, 1));
     for (std::size_t i = 1; i < lineup.size() && lineup.size() <= 60; ++i) {
         const QPointF a = place(lineup[i - 1]);

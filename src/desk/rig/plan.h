@@ -46,8 +46,9 @@ private:
     void paintPaper(QPainter& p) const;
     void paintLight(QPainter& p);
     void paintStage(QPainter& p) const;
+    QPoint roomForName(const QRectF& box, int width) const;
     void hoverArea(const QPointF& at);
-    void paintLamp(QPainter& p, const show::Fixture& f) const;
+    void paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen) const;
     bool crowdedBelow(const show::Fixture& f) const; // its number would hit another lamp
     void moveChosen(double dx_m, double dy_m, const std::string& merge);
     std::vector<show::FixtureId> swept() const; // in the order of the sweep

@@ -252,16 +252,27 @@ void RigView::lineupToTable() {
     if (following_)
         return;
     following_ = true;
-    QItemSelection chosen;
     QModelIndex first;
+    std::vector<int> rows;
     for (const auto id : document_.lineup())
         if (const int row = patch_->rowOf(id); row >= 0) {
             const auto at = sorted_->mapFromSource(patch_->index(row, 0));
             if (at.isValid())
-                chosen.select(at, at);
+                rows.push_back(at.row());
             if (!first.isValid())
                 first = at;
         }
+    // Runs of rows, not single ones: the table asks every range for every cell.
+    std::sort(rows.begin(), rows.end());
+    QItemSelection chosen;
+    for (std::size_t i = 0; i < rows.size();) {
+        std::size_t end = i;
+        while (end + 1 < rows.size() && rows[end + 1] == rows[end] + 1)
+            ++end;
+        chosen.append(QItemSelectionRange(sorted_->index(rows[i], 0),
+                                          sorted_->index(rows[end], PatchModel::kColumns - 1)));
+        i = end + 1;
+    }
     table_->selectionModel()->select(chosen, QItemSelectionModel::ClearAndSelect |
                                                  QItemSelectionModel::Rows);
     if (first.isValid())

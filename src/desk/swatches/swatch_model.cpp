@@ -6,6 +6,7 @@
 #include "desk/kit/qt_text.h"
 #include "mix/rounding.h"
 
+#include <QRegularExpression>
 #include <algorithm>
 #include <set>
 
@@ -20,6 +21,23 @@ constexpr double kWhiteChroma = 0.02;
 Swatch white(int kelvin) {
     return {Swatch::Kind::White, QString::number(kelvin), QObject::tr("kelvin white"),
             fmt::format("cct:{}", kelvin), QObject::tr("%1 kelvin white").arg(kelvin)};
+}
+
+// "3200 +0.006" or "3200/-0.006": a white with a tint (Duv, up is green); else nothing asked.
+Swatch tintedWhite(const QString& query) {
+    static const QRegularExpression form(
+        QStringLiteral("^(\\d{4,5})\\s*(?:/\\s*|\\s)([+−-]?0?[.,]\\d{1,4})$"));
+    const auto match = form.match(query);
+    const int kelvin = match.captured(1).toInt();
+    if (!match.hasMatch() || kelvin < 1000 || kelvin > 25000)
+        return {};
+    const double duv = match.captured(2).replace(QChar(0x2212), '-').replace(',', '.').toDouble();
+    if (std::abs(duv) > 0.05)
+        return {};
+    return {Swatch::Kind::White, QString::number(kelvin),
+            duv < 0 ? QObject::tr("white, magenta %1").arg(numberText(-duv, 4))
+                    : QObject::tr("white, green %1").arg(numberText(duv, 4)),
+            fmt::format("cct:{}/{:.4f}", kelvin, duv), query};
 }
 
 Swatch palette(const show::Palette& p) {
@@ -278,6 +296,8 @@ void SwatchModel::search() {
             return all_[i].kind == Swatch::Kind::White && all_[i].number == query;
         }))
         typed = white(kelvin);
+    else if (const auto tinted = tintedWhite(query); !tinted.asked.empty())
+        typed = tinted;
     else if (query.contains(':') && document_.session().mixes().wanted(fromQt(query_)))
         typed = {Swatch::Kind::Typed, query_.section(':', 0, 0), query_.section(':', 1),
                  fromQt(query_), query};

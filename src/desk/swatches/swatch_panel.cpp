@@ -75,12 +75,16 @@ public:
             if (palette->locked)
                 p.fillRect(r.left() + kNumberX, base + 6, 14, 3, theme().text);
         }
-        paintNumber(p, r.left() + kNumberX, base, s.number, on);
+        if (s.kind == Swatch::Kind::Palette) // its intensity stands before the miss mark
+            drawTextRight(p, r.right() - 40, base, s.number, typeface(Type::Small), theme().dim);
+        else
+            paintNumber(p, r.left() + kNumberX, base, s.number, on);
         const QFont f = typeface(Type::Work, on);
-        const bool book = s.kind == Swatch::Kind::Gel || s.kind == Swatch::Kind::White ||
-                          s.kind == Swatch::Kind::Typed || !s.number.isEmpty();
-        const int x = book ? kNameX : kNumberX;
-        const QString name = QFontMetrics(f).elidedText(s.name, Qt::ElideRight, r.width() - x - 40);
+        const bool palette_row = s.kind == Swatch::Kind::Palette;
+        const int x = palette_row || s.number.isEmpty() ? kNumberX : kNameX;
+        const QString name = QFontMetrics(f).elidedText(
+            s.name, Qt::ElideRight,
+            r.width() - x - 40 - (palette_row && !s.number.isEmpty() ? 40 : 0));
         drawText(p, r.left() + x, base, name, f, on ? theme().bright : theme().text);
         if (current)
             drawFocusBrackets(p, r.adjusted(kPulledOut + 6, 3, -8, -4));

@@ -1,0 +1,189 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What must hold on any machine that is not overloaded: the interface's thread is never held up for
+// long, large shows open, memory stays bounded. The limits here are guards several times the
+// figures of benchmarks/; those are measured there.
+#include "desk/lineup/lineup_panel.h"
+#include "desk/match/match_model.h"
+#include "desk/rig/rig_view.h"
+#include "desk/swatches/swatch_panel.h"
+#include "window_test.h"
+
+#include <QTemporaryDir>
+#include <QTimer>
+#include <atomic>
+#include <fstream>
+#include <thread>
+
+namespace zelo::desk {
+namespace {
+
+// Asks the interface's thread for an answer again and again; the longest wait is the longest time
+// it was held up.
+class Watchdog {
+public:
+    Watchdog() {
+        thread_ = std::jthread([this](const std::stop_token& stop) {
+            using Clock = std::chrono::steady_clock;
+            while (!stop.stop_requested()) {
+                const auto asked = Clock::now();
+                answered_ = false;
+                QMetaObject::invokeMethod(
+                    &target_, [this] { answered_ = true; }, Qt::QueuedConnection);
+                while (!answered_ && !stop.stop_requested())
+                    std::this_thread::sleep_for(std::chrono::microseconds(200));
+                const auto waited =
+                    std::chrono::duration<double, std::milli>(Clock::now() - asked).count();
+                if (answered_ && waited > longest_ms_)
+                    longest_ms_ = waited;
+                std::this_thread::sleep_for(std::chrono::milliseconds(1));
+            }
+        });
+    }
+    ~Watchdog() {
+        thread_.request_stop();
+        thread_.join();
+    }
+    double longestMs() const { return longest_ms_; }
+    void forget() { longest_ms_ = 0; }
+
+private:
+    QObject target_;
+    std::atomic<bool> answered_{false};
+    std::atomic<double> longest_ms_{0};
+    std::jthread thread_;
+};
+
+long residentKb() {
+    std::ifstream in("/proc/self/status");
+    std::string word;
+    while (in >> word)
+        if (word == "VmRSS:") {
+            long kb = 0;
+            in >> kb;
+            return kb;
+        }
+    return 0;
+}
+
+show::ShowPtr showOf(int lamps, const char* type, const char* mode, int slots_each) {
+    show::ShowPtr show = std::make_shared<const show::Show>(show::Show{"Many"});
+    show::Fixture like;
+    like.type = type;
+    like.mode = mode;
+    like.number = 1;
+    like.place = {-20, -8, 6, 0};
+    show = *show::addMany(show, {like, lamps, slots_each, 0, 0.5}, nullptr);
+    std::vector<show::FixtureId> ids;
+    for (const auto& [id, f] : show->fixtures)
+        ids.push_back(id);
+    return *show::changeEach(show, ids, [](show::Fixture& f, std::size_t i) {
+        f.place.x_m = -20 + 0.8 * static_cast<double>(i % 50);
+        f.place.y_m = -8 + 0.8 * static_cast<double>(i / 50);
+    });
+}
+
+class SpeedTest : public WindowTest {
+protected:
+    SpeedTest() : WindowTest(MainWindow::Rig) {}
+};
+
+TEST_F(SpeedTest, TwoThousandFixturesOpenAtOnce) {
+    const QTemporaryDir folder;
+    const auto file = std::filesystem::path(fromQt(folder.path())) / "many.zelo";
+    auto show = showOf(2000, "gannet-8", "emitters 16 bit", 18);
+    show::Lineup all;
+    for (const auto& [id, f] : show->fixtures)
+        all.push_back(id);
+    show = *show::keepHand(
+        show,
+        *show::withIntensity(show::withColour(show::emptyHand(), all, {"gel:214@3200"}), all, 0.7));
+    ASSERT_TRUE(files::writeShow(file, *show, {}));
+    QElapsedTimer watch;
+    watch.start();
+    ASSERT_TRUE(window.open(toQt(file.string())));
+    QApplication::processEvents();
+    const auto opened = watch.elapsed();
+    EXPECT_LT(opened, 4000) << "a guard: the aim is 1 s";
+    EXPECT_TRUE(comes([&] { return document.stage().lamps.size() == 2000; }));
+    std::printf("[ figures  ] 2000 fixtures: opened in %lld ms, shown after %lld ms, %ld MB\n",
+                static_cast<long long>(opened), static_cast<long long>(watch.elapsed()),
+                residentKb() / 1024);
+#if !defined(__SANITIZE_ADDRESS__) && !defined(__SANITIZE_THREAD__)
+    EXPECT_LT(residentKb() / 1024, 300);
+#endif
+}
+
+TEST_F(SpeedTest, FiveHundredLampsNeverHoldUpTheInterface) {
+    document.session().start(showOf(500, "gannet-8", "emitters 16 bit", 18), show::emptyHand());
+    settle();
+    window.rigView().plan().fit();
+    Watchdog dog;
+    QTest::qWait(150); // painted for the first time
+    dog.forget();
+    auto& plan = window.rigView().plan();
+    QTest::keyClick(&plan, Qt::Key_A, Qt::ControlModifier);
+    ASSERT_EQ(document.lineup().size(), 500u);
+    const double selecting = dog.longestMs();
+    // A palette onto all of them, then a drag of one over the plan, then back by undo.
+    window.matchModel().pick("gel:338");
+    QTest::qWait(300);
+    document.setLineup({{250}});
+    const QPoint from = plan.place({250}).toPoint();
+    QTest::mousePress(&plan, Qt::LeftButton, {}, from);
+    for (int i = 1; i <= 20; ++i) {
+        QTest::mouseMove(&plan, from + QPoint(3 * i, 2 * i));
+        QTest::qWait(8);
+    }
+    QTest::mouseRelease(&plan, Qt::LeftButton, {}, from + QPoint(60, 40));
+    for (int i = 0; i < 3; ++i) {
+        document.session().undo();
+        QTest::qWait(30);
+    }
+    const double longest = dog.longestMs();
+    std::printf("[ figures  ] 500 lamps: held up for %.0f ms at most (choosing all: %.0f ms)\n",
+                longest, selecting);
+    EXPECT_LT(longest, 400) << "a guard: the aim is 50 ms on one whole core";
+}
+
+TEST_F(SpeedTest, AColourForFiveHundredIsOnTheWireSoon) {
+    struct Sink : light::FrameSink {
+        std::atomic<int> blue{0};
+        void send(const light::Frame& frame) override {
+            int n = 0;
+            for (const auto& u : frame.universes)
+                n += u.values[14] > 128; // coarse of blue, first lamp of each universe
+            blue = n;
+        }
+    };
+    auto sink = std::make_unique<Sink>();
+    Sink* seen = sink.get();
+    host::Session session(library, std::move(sink));
+    session.start(showOf(500, "gannet-8", "emitters 16 bit", 18), show::emptyHand());
+    show::Lineup all;
+    for (const auto& [id, f] : session.show()->fixtures)
+        all.push_back(id);
+    session.setHand("on", show::withIntensity(session.hand(), all, 1));
+    session.setHand("warm", show::withColour(session.hand(), all, {"cct:2700"}));
+    ASSERT_TRUE(comes([&] { return seen->blue == 0 && session.player()->frames() > 10; }));
+    QTest::qWait(200);
+    double longest = 0;
+    for (const char* asked : {"gel:341@5600", "cct:2700", "gel:342@5600", "cct:2701"}) {
+        const bool blue = asked[0] == 'g';
+        QElapsedTimer watch;
+        watch.start();
+        session.setHand(asked, show::withColour(session.hand(), all, {asked}));
+        bool there = false;
+        while (!there && watch.elapsed() < 5000) {
+            there = (seen->blue > 0) == blue;
+            std::this_thread::sleep_for(std::chrono::microseconds(300));
+        }
+        ASSERT_TRUE(there) << asked;
+        longest = std::max(longest, static_cast<double>(watch.nsecsElapsed()) / 1e6);
+    }
+    std::printf("[ figures  ] a colour for 500 fixtures: on the wire after %.0f ms at most\n",
+                longest);
+    EXPECT_LT(longest, 500) << "a guard: the aim is 50 ms";
+}
+
+} // namespace
+} // namespace zelo::desk
