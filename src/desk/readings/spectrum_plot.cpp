@@ -71,7 +71,8 @@ void SpectrumPlot::changeEvent(QEvent* event) {
 
 void SpectrumPlot::showNothing() {
     clearGraphs();
-    replot(QCustomPlot::rpQueuedReplot);
+    if (width() > 20 && height() > 20)
+        replot(QCustomPlot::rpQueuedReplot);
 }
 
 void SpectrumPlot::showMix(const mix::Mixer& mixer, const light::Drives& drives,
@@ -114,7 +115,8 @@ void SpectrumPlot::showMix(const mix::Mixer& mixer, const light::Drives& drives,
         top = std::max(top, std::min(seen, 1.6 * top));
     }
     yAxis->setRange(0, top > 0 ? top * 1.04 : 1);
-    replot(QCustomPlot::rpQueuedReplot);
+    if (width() > 20 && height() > 20)
+        replot(QCustomPlot::rpQueuedReplot);
 }
 
 void SpectrumPlot::showLight(const colour::Spectrum& light,
@@ -136,7 +138,8 @@ void SpectrumPlot::showLight(const colour::Spectrum& light,
         top = std::max(top, largest(line));
     }
     yAxis->setRange(0, top * 1.02);
-    replot(QCustomPlot::rpQueuedReplot);
+    if (width() > 20 && height() > 20)
+        replot(QCustomPlot::rpQueuedReplot);
 }
 
 } // namespace zelo::desk

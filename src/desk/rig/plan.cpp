@@ -143,17 +143,17 @@ void Plan::paintPaper(QPainter& p) const {
         line(m, false);
 }
 
-// The corner of an area, or a place along its edges, where no lamp and no number stands; the
-// baseline's left end.
+// The lowest place in an area, then the leftmost, where no lamp and no number stands; the baseline's
+// left end.
 QPoint Plan::roomForName(const QRectF& box, int width) const {
     std::vector<QRectF> taken;
     for (const auto& [id, f] : document_.show().fixtures) {
         const QPointF at = toPixels(f->place.x_m, f->place.y_m);
-        taken.emplace_back(at.x() - kLamp - 4, at.y() - kLamp - 4, 2 * kLamp + 8, 2 * kLamp + 24);
+        taken.emplace_back(at.x() - kLamp - 6, at.y() - kLamp - 4, 2 * kLamp + 12, 2 * kLamp + 24);
     }
     constexpr int kHigh = 12;
     const QPoint first(static_cast<int>(box.left()) + 6, static_cast<int>(box.bottom()) - 4);
-    for (const double y : {box.bottom() - 4, box.top() + kHigh})
+    for (double y = box.bottom() - 4; y > box.top() + kHigh; y -= 6)
         for (double x = box.left() + 6; x + width < box.right() - 4; x += 8)
             if (std::none_of(taken.begin(), taken.end(), [&](const QRectF& r) {
                     return r.intersects(QRectF(x - 2, y - kHigh, width + 4, kHigh + 4));

@@ -335,7 +335,7 @@ void TypeEditor::measured(const QString& path) {
 }
 
 void TypeEditor::resizeEvent(QResizeEvent*) {
-    const int w = width() - 2 * kMargin;
+    const int w = std::max(300, width() - 2 * kMargin); // plots need room, also before it is shown
     done_->setGeometry(width() - kMargin - 90, 16, 90, 28);
     maker_->setGeometry(width() - kMargin - 90 - 180, 18, 160, 24);
     const int plots = 160;

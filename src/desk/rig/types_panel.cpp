@@ -211,7 +211,7 @@ void TypesPanel::showEvent(QShowEvent*) {
 }
 
 void TypesPanel::resizeEvent(QResizeEvent*) {
-    const int w = width() - 2 * kMargin;
+    const int w = std::max(100, width() - 2 * kMargin); // the plot needs room
     const int b = height() - 2 * 32 - 6;
     for (std::size_t i = 0; i < buttons_.size(); ++i) {
         const int column = static_cast<int>(i % 3);
