@@ -58,6 +58,8 @@ int main(int argc, char** argv) {
     cli.add_option("--seed", wish.seed, "of how the lamps differ from their data");
     cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(0, 65535));
     cli.add_option("--art-port", wish.art_port, "UDP port of Art-Net")->check(CLI::Range(0, 65535));
+    cli.add_option("--meter-port", wish.meter_port, "TCP port of the practice meter")
+        ->check(CLI::Range(0, 65535));
     cli.add_option("--spare", wish.spare, "so many lamps more than the show has")
         ->check(CLI::Range(0, 20));
     bool plain = false;
@@ -80,8 +82,8 @@ int main(int argc, char** argv) {
         return loop.error().code == zelo::ErrorCode::Io ? 1 : 2;
     }
     if (wish.headless) {
-        std::fprintf(stderr, "zelo-rig: listening on 127.0.0.1:%d, Art-Net on %d\n",
-                     (*loop)->port(), (*loop)->artPort());
+        std::fprintf(stderr, "zelo-rig: listening on 127.0.0.1:%d, Art-Net on %d, meter on %d\n",
+                     (*loop)->port(), (*loop)->artPort(), (*loop)->meterPort());
         return waitForSignal(ends);
     }
     return runWindow(**loop, wish.shot, argc, argv);

@@ -73,7 +73,24 @@ Done RigLoop::listen(const RigWish& wish) {
         art_ = std::move(*art);
     else
         std::fprintf(stderr, "zelo-rig: no Art-Net: %s\n", art.error().text().c_str());
+    readings_ = std::make_unique<practice::Meter>(rig_, wish.seed);
+    auto meter = wire::LineServer::open(static_cast<std::uint16_t>(wish.meter_port),
+                                        [this](const std::string& line) { return measured(line); });
+    if (meter)
+        meter_ = std::move(*meter);
+    else
+        std::fprintf(stderr, "zelo-rig: no meter: %s\n", meter.error().text().c_str());
     return {};
+}
+
+std::string RigLoop::measured(const std::string& line) {
+    const auto id = host::meterRequest(line);
+    if (!id)
+        return "error: " + id.error().text();
+    const std::lock_guard lock(mutex_);
+    const auto light = readings_->measure(*id);
+    return light ? host::meterAnswer(*light, *id)
+                 : fmt::format("error: no lamp with id {} on the rig", *id);
 }
 
 void RigLoop::print(const std::vector<std::size_t>& lamps) {

@@ -2,9 +2,12 @@
 // The practice rig on the network: its lamps, the receiver that feeds them, and what is printed.
 #pragma once
 
+#include "host/meter.h"
+#include "practice/meter.h"
 #include "practice/practice_rig.h"
 #include "practice/responder.h"
 #include "wire/net/e131_receiver.h"
+#include "wire/net/lines.h"
 #include "wire/net/udp_port.h"
 
 #include <mutex>
@@ -27,6 +30,7 @@ struct RigWish {
     std::uint64_t seed = 1;
     int port = 5568;
     int art_port = wire::kArtNetPort;
+    int meter_port = host::kMeterPort;
     bool awkward = true; // some devices answer RDM slowly, badly, twice or not at all
     int spare = 0;       // so many more lamps than the show has, on free slots
     std::string shot;    // draw the window to this PNG after two seconds, and exit
@@ -45,6 +49,7 @@ public:
     std::vector<View> view() const;
     std::uint64_t packets() const;
     std::uint16_t port() const { return receiver_->port(); }
+    std::uint16_t meterPort() const { return meter_ ? meter_->port() : std::uint16_t{0}; }
     std::uint16_t artPort() const { return art_ ? art_->port() : std::uint16_t{0}; }
 
 private:
@@ -53,8 +58,9 @@ private:
     Done listen(const RigWish& wish);
     void take(const wire::DataPacket& packet);
     void takeArt(std::span<const std::uint8_t> bytes, const wire::Endpoint& from);
-    void sendLater(); // answers whose time has come
-    void sendReady(); // the same, the lock held
+    std::string measured(const std::string& line); // the meter's answer
+    void sendLater();                              // answers whose time has come
+    void sendReady();                              // the same, the lock held
     void print(const std::vector<std::size_t>& lamps);
 
     mutable std::mutex mutex_;
@@ -68,6 +74,8 @@ private:
         wire::Endpoint to;
     };
     std::vector<Late> late_;
+    std::unique_ptr<practice::Meter> readings_;
+    std::unique_ptr<wire::LineServer> meter_;      // null when its port is in use
     std::unique_ptr<wire::UdpPort> art_;           // null when its port is in use
     std::unique_ptr<wire::E131Receiver> receiver_; // last: its thread uses the others
 };

@@ -28,6 +28,8 @@ int main(int argc, char** argv) {
     cli.add_option("--height", wish.height, "of the window")->check(CLI::Range(720, 8000));
     cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(1, 65535));
     cli.add_option("--art-port", wish.art_port, "UDP port of Art-Net")->check(CLI::Range(1, 65535));
+    cli.add_option("--meter-port", wish.meter_port, "TCP port of the practice meter")
+        ->check(CLI::Range(1, 65535));
     try {
         cli.parse(argc, argv);
     } catch (const CLI::ParseError& e) {

@@ -3,7 +3,8 @@
 
 #include "desk/kit/qt_text.h"
 #include "desk/kit/theme.h"
-#include "desk/match/match_model.h"
+#include "desk/match/calibration_view.h"
+#include "desk/match/match_view.h"
 #include "desk/rig/find_panel.h"
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
@@ -144,6 +145,7 @@ int start(const StartWish& wish) {
     if (wish.rehearsal)
         document.session().setOnStage(false);
     MainWindow window(document);
+    window.matchView().calibration().setMeterPort(static_cast<std::uint16_t>(wish.meter_port));
     window.resize(wish.width, wish.height);
     if (auto opened = openWanted(window, document, wish, *data); !opened)
         return complain(opened.error());

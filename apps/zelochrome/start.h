@@ -21,6 +21,7 @@ struct StartWish {
     int height = 800;
     int port = 5568;
     int art_port = 6454;
+    int meter_port = 6460;
     std::string side; // what stands on the right of Rig: find (and searches), types, output, check
 };
 

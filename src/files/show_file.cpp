@@ -49,6 +49,7 @@ Fixture readFixture(const Json& json, const std::string& path, std::optional<Err
                 f.home.emplace_back(part, h.number(part.c_str(), 0, 0, 1));
         o.take(h.error());
     }
+    readCalibration(o, f);
     f.uid = o.text("uid");
     f.note = o.text("note");
     if (const Json* place = o.member("place")) {
@@ -171,6 +172,8 @@ std::string showText(const Show& show, const show::Values& hand) {
                       {"aim_deg", f->place.aim_deg}};
         for (const auto& [part, drive] : f->home)
             j["home"][part] = drive;
+        if (f->calibration)
+            j["calibration"] = calibrationJson(*f->calibration);
         if (!f->uid.empty())
             j["uid"] = f->uid;
         if (!f->note.empty())

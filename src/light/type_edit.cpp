@@ -201,6 +201,22 @@ Result<FixtureType> changeEmitter(const FixtureType& type, std::size_t emitter, 
     return next;
 }
 
+FixtureType calibrated(const FixtureType& type,
+                       const std::map<std::string, colour::Spectrum>& measured) {
+    FixtureType next = type;
+    for (Emitter& e : next.emitters) {
+        const auto m = measured.find(e.name);
+        if (m == measured.end())
+            continue;
+        const double before = e.xyz().Y;
+        e.spectrum = m->second;
+        e.modelled = false;
+        for (auto& part : e.droop)
+            part.spectrum = part.spectrum.scaled(before > 0 ? e.xyz().Y / before : 1);
+    }
+    return next;
+}
+
 Result<FixtureType> setBits(const FixtureType& type, std::size_t mode, int bits) {
     if (auto ok = checkMode(type, mode); !ok)
         return passOn(ok.error());

@@ -29,6 +29,11 @@ Result<FixtureType> removeEmitter(const FixtureType& type, std::size_t emitter);
 // Name, spectrum, power and droop become those of `next`. NotFound, or as addEmitter.
 Result<FixtureType> changeEmitter(const FixtureType& type, std::size_t emitter, Emitter next);
 
+// The type with measured spectra in place of its own, by emitter name; droop keeps its proportion.
+// Names that it does not have are passed over.
+FixtureType calibrated(const FixtureType& type,
+                       const std::map<std::string, colour::Spectrum>& measured);
+
 // Every channel of the mode takes this many bytes (8, 16 or 24 bits), one behind the other; home,
 // highlight and ranges keep their share of the whole. BadValue.
 Result<FixtureType> setBits(const FixtureType& type, std::size_t mode, int bits);

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/mixes.h"
 
+#include "light/type_edit.h"
+
 #include <algorithm>
 
 namespace zelo::play {
@@ -51,6 +53,24 @@ std::shared_ptr<const mix::Mixer> Mixes::mixer(const std::string& type, const st
     return known;
 }
 
+std::shared_ptr<const mix::Mixer> Mixes::mixerOf(const show::Fixture& fixture) {
+    auto general = mixer(fixture.type, fixture.mode);
+    if (!general || !fixture.calibration || fixture.calibration->emitters.empty())
+        return general;
+    const auto key = std::pair(fixture.calibration.get(), general.get());
+    {
+        const std::lock_guard lock(mutex_);
+        if (const auto known = own_.find(key); known != own_.end())
+            return known->second.mixer;
+    }
+    const auto type = std::make_shared<const light::FixtureType>(
+        light::calibrated(general->type(), fixture.calibration->emitters));
+    auto made = std::make_shared<const mix::Mixer>(type, *type->mode(general->mode().name));
+    const std::lock_guard lock(mutex_);
+    return own_.emplace(key, Own{fixture.calibration, std::move(general), std::move(made)})
+        .first->second.mixer;
+}
+
 Result<light::Wanted> Mixes::wanted(const std::string& asked) {
     {
         const std::lock_guard lock(mutex_);
@@ -65,9 +85,12 @@ Result<light::Wanted> Mixes::wanted(const std::string& asked) {
     return read;
 }
 
-std::shared_ptr<const MixedColour> Mixes::mixed(const mix::Mixer& mixer,
-                                                const show::ColourWish& wish) {
-    const std::string key = keyOf(mixer, wish);
+std::shared_ptr<const MixedColour>
+Mixes::mixed(const mix::Mixer& mixer, const show::ColourWish& wish, const colour::Uv& off) {
+    std::string key = keyOf(mixer, wish);
+    const bool shifted = off.u != 0 || off.v != 0;
+    if (shifted)
+        key += fmt::format("\n~{}:{}", off.u, off.v);
     {
         const std::lock_guard lock(mutex_);
         if (const auto known = mixed_.find(key); known != mixed_.end())
@@ -84,7 +107,15 @@ std::shared_ptr<const MixedColour> Mixes::mixed(const mix::Mixer& mixer,
         made.trouble += known ? "; shown by the colour kept with it" : "; shown as white";
     }
     made.wish = wishFor(mixer.type(), wish);
-    made.mix = mixer.solve(made.wanted, made.wish);
+    if (shifted && colour::hasChromaticity(made.wanted.xyz)) {
+        light::Wanted aimed = made.wanted;
+        const auto at = made.wanted.uv() - off;
+        if (at.v > 0.01)
+            aimed.xyz = colour::toXyz(at);
+        made.mix = mixer.solve(aimed, made.wish);
+    } else {
+        made.mix = mixer.solve(made.wanted, made.wish);
+    }
     auto shared = std::make_shared<const MixedColour>(std::move(made));
     const std::lock_guard lock(mutex_);
     if (mixed_.size() > kMostCached)

@@ -36,6 +36,9 @@ public:
     // Null when the source has no such type or mode. After a type was changed it is a new one.
     std::shared_ptr<const mix::Mixer> mixer(const std::string& type, const std::string& mode);
 
+    // Of one fixture: as above, by its calibration when it has one.
+    std::shared_ptr<const mix::Mixer> mixerOf(const show::Fixture& fixture);
+
     // Reads the notation, once per text.
     Result<light::Wanted> wanted(const std::string& asked);
 
@@ -43,7 +46,9 @@ public:
     // cannot be read (its gel is not in any book) the wish's own u'v' is mixed instead, and
     // `trouble` says so. Keep-outs and pins naming emitters that this type does not have are passed
     // over.
-    std::shared_ptr<const MixedColour> mixed(const mix::Mixer& mixer, const show::ColourWish& wish);
+    // `off`: how far from its data the fixture shows colours; asked for that far the other way.
+    std::shared_ptr<const MixedColour> mixed(const mix::Mixer& mixer, const show::ColourWish& wish,
+                                             const colour::Uv& off = {0, 0});
 
     void forgetColours(); // after a book or palette changed
 
@@ -54,6 +59,12 @@ private:
     std::map<std::pair<std::string, std::string>, std::shared_ptr<const mix::Mixer>> mixers_;
     std::vector<std::shared_ptr<const mix::Mixer>>
         retired_; // of types that changed: keys of mixed_
+    struct Own {  // of a calibrated fixture
+        std::shared_ptr<const show::Calibration> by;
+        std::shared_ptr<const mix::Mixer> general; // of its type: a changed type makes another
+        std::shared_ptr<const mix::Mixer> mixer;
+    };
+    std::map<std::pair<const show::Calibration*, const mix::Mixer*>, Own> own_;
     std::map<std::string, Result<light::Wanted>> wanted_;
     std::map<std::string, std::shared_ptr<const MixedColour>> mixed_;
 };

@@ -62,13 +62,15 @@ StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::F
     lamp.in_hand = hand.contains(fixture.id);
     const show::Value value = show::shownValue(show, hand, fixture.id);
     lamp.intensity = value.intensity.value_or(0);
-    lamp.mixer = mixes.mixer(fixture.type, fixture.mode);
+    lamp.mixer = mixes.mixerOf(fixture);
     if (!lamp.mixer) {
         lamp.dark = DarkWhy::NoType;
         return lamp;
     }
     if (value.colour)
-        lamp.colour = mixes.mixed(*lamp.mixer, *value.colour);
+        lamp.colour =
+            mixes.mixed(*lamp.mixer, *value.colour,
+                        fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
     lamp.by_hand = value.drives && value.drives->size() == lamp.mixer->type().partCount();
     lamp.drives = lamp.by_hand  ? *value.drives
                   : lamp.colour ? lamp.colour->mix.drives
@@ -79,8 +81,9 @@ StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::F
     lamp.dark = fits ? whyDark(lamp, value, controls) : DarkWhy::PastEnd;
     if (lamp.colour) {
         const colour::Xyz got = lamp.mixer->xyzOf(lamp.drives);
-        if (colour::hasChromaticity(got))
-            lamp.miss_uv = colour::distance(colour::toUv(got), lamp.colour->wanted.uv());
+        const auto off = fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0};
+        if (colour::hasChromaticity(got)) // what it shows is that far from what its data says
+            lamp.miss_uv = colour::distance(colour::toUv(got) + off, lamp.colour->wanted.uv());
     }
     return lamp;
 }

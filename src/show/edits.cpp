@@ -83,6 +83,16 @@ Result<ShowPtr> changeFixture(const ShowPtr& show, Fixture fixture) {
     return done(std::move(next));
 }
 
+Result<ShowPtr> calibrate(const ShowPtr& show, FixtureId id, Calibration calibration) {
+    const Fixture* f = show->fixture(id);
+    if (!f)
+        return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
+    Fixture next = *f;
+    next.calibration =
+        calibration.empty() ? nullptr : std::make_shared<const Calibration>(std::move(calibration));
+    return changeFixture(show, std::move(next));
+}
+
 Result<ShowPtr> removeFixtures(const ShowPtr& show, const std::vector<FixtureId>& ids) {
     Show next = *show;
     for (const FixtureId id : ids) {

@@ -15,6 +15,8 @@ Result<ShowPtr> renameShow(const ShowPtr& show, std::string name);
 Result<ShowPtr> addFixture(const ShowPtr& show, Fixture fixture);
 // Replaces the fixture of the same id. NotFound, or as addFixture.
 Result<ShowPtr> changeFixture(const ShowPtr& show, Fixture fixture);
+// From now on the fixture is mixed by this; an empty one takes it back. NotFound.
+Result<ShowPtr> calibrate(const ShowPtr& show, FixtureId id, Calibration calibration);
 // Takes them out of groups and looks too. NotFound when one is not there.
 Result<ShowPtr> removeFixtures(const ShowPtr& show, const std::vector<FixtureId>& ids);
 

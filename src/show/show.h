@@ -45,6 +45,15 @@ struct Place {
     friend bool operator==(const Place&, const Place&) = default;
 };
 
+// What one fixture was measured to be: its own data, in place of its type's.
+struct Calibration {
+    std::map<std::string, colour::Spectrum> emitters; // by name, at full, W/(sr nm)
+    // By hand: the u'v' it shows less the one its data says. Colours are asked for that far the
+    // other way.
+    colour::Uv off{0, 0};
+    bool empty() const { return emitters.empty() && off.u == 0 && off.v == 0; }
+};
+
 struct Fixture {
     FixtureId id;
     int number = 0; // as people call it; free to repeat or change
@@ -57,7 +66,8 @@ struct Fixture {
     // Drives of its parts, by name, where no colour is asked for; of a part that is not named its
     // type's own home.
     std::vector<std::pair<std::string, double>> home = {};
-    std::string uid; // RDM: "7ff0:00002a04"; empty = not known
+    std::shared_ptr<const Calibration> calibration = {}; // null: as its type's data says
+    std::string uid;                                     // RDM: "7ff0:00002a04"; empty = not known
     std::string note;
     std::string unknown; // JSON members of the file that we do not use, kept for writing
     friend bool operator==(const Fixture&, const Fixture&) = default;

@@ -407,10 +407,10 @@ class Programs(unittest.TestCase):
             self.assertEqual(shot.read_bytes()[:8], b"\x89PNG\r\n\x1a\n")
 
     def test_the_rig_answers_art_net_with_forty_devices(self):
-        rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--port", "0", "--art-port", "0"],
+        rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--port", "0", "--art-port", "0", "--meter-port", "0"],
                                stderr=subprocess.PIPE, stdout=subprocess.DEVNULL, text=True)
         try:
-            port = int(rig.stderr.readline().split("Art-Net on ")[1])
+            port = int(rig.stderr.readline().split("Art-Net on ")[1].split(",")[0])
             with socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as ask:
                 ask.settimeout(5)
                 ask.sendto(b"Art-Net\0" + bytes([0, 0x20, 0, 14, 0, 0]), ("127.0.0.1", port))
@@ -436,7 +436,7 @@ class Programs(unittest.TestCase):
             rig.communicate(timeout=5)
 
     def test_the_rig_listens_and_ends_when_told(self):
-        rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--watch", "--port", "0", "--art-port", "0"], stderr=subprocess.PIPE,
+        rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--watch", "--port", "0", "--art-port", "0", "--meter-port", "0"], stderr=subprocess.PIPE,
                                stdout=subprocess.PIPE, text=True)
         self.assertIn("listening on 127.0.0.1:", rig.stderr.readline())
         rig.send_signal(signal.SIGTERM)

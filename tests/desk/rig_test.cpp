@@ -13,6 +13,7 @@
 #include <QSpinBox>
 #include <QTableView>
 #include <QTemporaryDir>
+#include <QWheelEvent>
 
 namespace zelo::desk {
 namespace {
@@ -222,6 +223,28 @@ TEST_F(RigTest, LampsShowTheirLightOnThePlan) {
     EXPECT_NE(at(1), fitted);
     QTest::keyClick(&plan, Qt::Key_F);
     EXPECT_EQ(at(1), fitted);
+}
+
+TEST_F(RigTest, ThePaperMovesByWheelTrackpadAndKeys) {
+    const auto wheel = [&](const QPoint& pixels, const QPoint& angle, Qt::KeyboardModifiers keys) {
+        const QPointF at(plan.rect().center());
+        QWheelEvent event(at, plan.mapToGlobal(at), pixels, angle, Qt::NoButton, keys,
+                          Qt::NoScrollPhase, false);
+        QApplication::sendEvent(&plan, &event);
+    };
+    const QPoint before = at(1);
+    const int wide = at(6).x() - at(1).x();
+    wheel({0, 30}, {0, 240}, {}); // two fingers
+    EXPECT_EQ(at(1), before + QPoint(0, 30));
+    wheel({}, {0, 120}, Qt::ShiftModifier);
+    EXPECT_EQ(at(1), before + QPoint(60, 30));
+    EXPECT_EQ(at(6).x() - at(1).x(), wide) << "moved, not zoomed";
+    plan.setFocus();
+    QTest::keyClick(&plan, Qt::Key_Right, Qt::AltModifier);
+    EXPECT_EQ(at(1).x(), before.x() + 20);
+    EXPECT_FALSE(document.session().history().canUndo()) << "no lamp has moved";
+    wheel({}, {0, 240}, {});
+    EXPECT_GT(at(6).x() - at(1).x(), wide * 1.2);
 }
 
 } // namespace

@@ -9,7 +9,7 @@
 #include "desk/rig/rig_view.h"
 #include "desk/rig/type_editor.h"
 #include "desk/rig/types_panel.h"
-#include "practice/responder.h"
+#include "practice_node.h"
 #include "window_test.h"
 
 #include <QComboBox>
@@ -20,41 +20,6 @@
 
 namespace zelo::desk {
 namespace {
-
-// The demo rig and two lamps more, on the network of this computer.
-class PracticeNode {
-public:
-    PracticeNode() {
-        const host::Library library{std::filesystem::path(ZELO_DATA)};
-        const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
-        for (const auto& [id, f] : demo->show->fixtures)
-            EXPECT_TRUE(rig.add(id.value, f->number, library.type(f->type), f->mode, f->universe,
-                                f->address));
-        EXPECT_TRUE(rig.add(901, 901, library.type("avocet-7"), "", 2, 400));
-        EXPECT_TRUE(rig.add(902, 902, library.type("knot-2"), "", 2, 460));
-        responder = std::make_unique<practice::Responder>(rig, false);
-        port = std::move(
-            *wire::UdpPort::open("127.0.0.1", 0, {[this](auto bytes, const wire::Endpoint& from) {
-                                     const std::lock_guard lock(mutex);
-                                     std::vector<std::size_t> changed;
-                                     if (const auto packet = wire::decodeArtNet(bytes))
-                                         for (auto& r : responder->take(*packet, changed))
-                                             port->send(r.bytes, from);
-                                 }}));
-    }
-    int address(std::size_t lamp) {
-        const std::lock_guard lock(mutex);
-        return rig.lamps()[lamp].address;
-    }
-    bool identifying(std::size_t lamp) {
-        const std::lock_guard lock(mutex);
-        return responder->identifying(lamp);
-    }
-    std::mutex mutex;
-    practice::PracticeRig rig{1};
-    std::unique_ptr<practice::Responder> responder;
-    std::unique_ptr<wire::UdpPort> port;
-};
 
 class RigToolsTest : private PracticeNode, public WindowTest {
 protected:

@@ -29,6 +29,8 @@ TEST(ShowParts, GoThroughTheFileUnchanged) {
     show = *show::changeOutputs(show, {{1, 4, show::Protocol::ArtNet, "10.0.0.7", 16},
                                        {5, 1, show::Protocol::E131, "multicast", 9, false}});
     auto fixture = *show->fixture({3});
+    show::Calibration measured{{{"Red", colour::Spectrum(grid)}}, {0.002, -0.001}};
+    fixture.calibration = std::make_shared<show::Calibration>(measured);
     fixture.uid = "7ff0:00002a04";
     fixture.home = {{"Amber", 0.5}, {"Blue", 0.0}};
     show = *show::changeFixture(show, fixture);
@@ -46,7 +48,12 @@ TEST(ShowParts, GoThroughTheFileUnchanged) {
     EXPECT_EQ(b.outputs, show->outputs);
     EXPECT_EQ(b.favourites, show->favourites);
     EXPECT_EQ(b.measured[0]->spectrum.values(), colour::Spectrum(grid).values());
-    EXPECT_EQ(*b.fixture({3}), fixture);
+    auto same = *b.fixture({3});
+    ASSERT_TRUE(same.calibration);
+    EXPECT_EQ(same.calibration->emitters.at("Red").values(), colour::Spectrum(grid).values());
+    EXPECT_EQ(same.calibration->off.v, -0.001);
+    same.calibration = fixture.calibration;
+    EXPECT_EQ(same, fixture);
     EXPECT_EQ(back->hand->at({1})->colour_from, show->paletteNamed("blaze")->id);
     ASSERT_TRUE(b.types.contains("my-gannet"));
     EXPECT_EQ(b.types.at("my-gannet")->emitters[0].power_w, 12.25);

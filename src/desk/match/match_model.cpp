@@ -222,8 +222,10 @@ void MatchModel::pick(const std::string& asked, int gesture) {
     }
     if (const auto read = document_.session().mixes().wanted(text); !read)
         return document_.tell(toQt(read.error().text()));
-    editWishes(tr("Colour %1").arg(toQt(text)), true, gesture,
+    // A drag has one name, so that it is one step.
+    editWishes(gesture ? tr("Colour") : tr("Colour %1").arg(toQt(text)), true, gesture,
                [&](show::ColourWish& w) { w.asked = text; });
+    remember(text, gesture);
 }
 
 void MatchModel::setLampK(double kelvin, int gesture) {

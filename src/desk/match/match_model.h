@@ -5,11 +5,15 @@
 
 #include "desk/kit/document.h"
 #include "mix/trade_off.h"
+#include "route/disc.h"
 
 #include <optional>
 #include <vector>
 
 namespace zelo::desk {
+
+// In which way a colour is asked for.
+enum class Ask { Gel, White, Xy, Uv, HueSaturation, Hex, Measured, Lamp };
 
 // One fixture type of the lineup.
 struct TypeRow {
@@ -45,6 +49,27 @@ public:
     void setLampK(double kelvin, int gesture);
     void setWhite(double kelvin, double duv, int gesture);
 
+    Ask askedAs() const;
+    // The same colour, asked for in another way, where that way can say it: white (its kelvin and
+    // tint), chromaticity, hue and saturation, hex. Others wait for what is picked or typed.
+    void askAs(Ask ask);
+    // x and y, u' and v', or hue (degrees about the white, from u', counter-clockwise) and
+    // saturation (percent of the reach of the type in focus).
+    std::optional<std::pair<double, double>> askedNumbers() const;
+    void setAskedNumbers(double a, double b, int gesture);
+    QString hex() const;                            // of what is asked for as hex; empty else
+    void pickUv(const colour::Uv& uv, int gesture); // on the map; asked for as it is chosen
+    void takeLamp(int number);                      // as this lamp shows now
+    // Through the colours that were tried in this session.
+    void stepTried(int by);
+    const std::vector<std::string>& tried() const { return tried_; }
+
+    // --- Get
+    // All types show the brightness of the weakest at full, by their intensities.
+    void levelBrightness();
+    // What every type of the lineup can show: the nearest colour to the wanted one, for all.
+    void askCommonReach();
+
     // --- Mix
     void setIntent(mix::Intent intent);
     void setGiveUp(double share, int gesture);
@@ -66,6 +91,8 @@ signals:
 private:
     void rebuild();
     void askTradeOff();
+    void remember(const std::string& asked, int gesture);
+    std::optional<route::Disc> disc() const; // the focus's reach about the show's white
     void editWishes(const QString& name, bool whole_lineup, int gesture,
                     const std::function<void(show::ColourWish&)>& change);
     std::string emitterName(std::size_t emitter) const;
@@ -76,6 +103,11 @@ private:
     std::optional<light::Drives> by_hand_; // ahead of the stage while a drag goes on
     std::vector<mix::TradePoint> trade_;
     std::string trade_key_;
+    bool as_hue_ = false; // a chromaticity is asked for as hue and saturation
+    std::vector<std::string> tried_;
+    std::size_t tried_at_ = 0;
+    int tried_gesture_ = 0;
+    bool stepping_ = false;
 };
 
 // "no difference to see", "side by side only, a little greener", "a different colour, paler"

@@ -2,9 +2,12 @@
 #include "desk/match/match_view.h"
 
 #include "colour/lamp.h"
+#include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/value_control.h"
+#include "desk/match/asked_as.h"
+#include "desk/match/calibration_view.h"
 #include "desk/match/mix_panel.h"
 #include "desk/readings/spectrum_plot.h"
 
@@ -81,10 +84,19 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
                               this)),
       tint_(new NumberField(tr("Tint"), tr("Duv: above 0 greener, below pinker"),
                             {-0.05, 0.05, 0.001, 4}, tr("Duv"), this)),
-      through_(new SpectrumPlot(tr("Light wanted"),
-                                tr("The light wanted; dashed: the lamp before the gel"), true,
-                                this)) {
+      through_(new SpectrumPlot(
+          tr("Light wanted"), tr("The light wanted; dashed: the lamp before the gel"), true, this)),
+      asked_as_(new AskedAs(match, this)),
+      level_(new Button(tr("level all"), {},
+                        tr("All types at the brightness of the weakest, by their intensities"),
+                        Button::Kind::Text, this)),
+      common_(new Button(tr("in common"), {},
+                         tr("The nearest colour that every type of the lineup can show"),
+                         Button::Kind::Text, this)),
+      calibration_(new CalibrationView(document, this)) {
     setAccessibleName(tr("Match"));
+    connect(level_, &Button::clicked, this, [this] { match_.levelBrightness(); });
+    connect(common_, &Button::clicked, this, [this] { match_.askCommonReach(); });
     connect(lamp_, &NumberField::valueEdited, this,
             [this](double k, int gesture) { match_.setLampK(k, gesture); });
     connect(lamp_, &NumberField::resetWanted, this,
@@ -98,7 +110,8 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
     connect(&match_, &MatchModel::rowsChanged, this, &MatchView::refresh);
     setTabOrder(lamp_, kelvin_);
     setTabOrder(kelvin_, tint_);
-    setTabOrder(tint_, mix_);
+    setTabOrder(tint_, asked_as_);
+    setTabOrder(asked_as_, mix_);
 }
 
 MatchView::Places MatchView::places() const {
@@ -149,7 +162,16 @@ void MatchView::resizeEvent(QResizeEvent*) {
     for (NumberField* f : {lamp_, kelvin_})
         f->setGeometry(kMargin + kSide - 72, cy + 8, 72, 24);
     tint_->setGeometry(kMargin + kSide - 92, cy + 30, 92, 24);
-    through_->setGeometry(kMargin, lower + 22, kSide, 110);
+    calibration_->setGeometry(rect());
+    asked_as_->setGeometry(kMargin, lower + 12, kSide + 14, AskedAs::kHeight);
+    const int light = lower + 12 + AskedAs::kHeight + 34;
+    through_->setGeometry(kMargin, light, kSide, std::max(60, height() - light - 12));
+    int x = width() - kMargin;
+    for (Button* b : {common_, level_}) {
+        const int w = b->sizeHint().width();
+        b->setGeometry(x - w, cy + static_cast<int>(r) - 2, w, 22);
+        x -= w + 16;
+    }
     refresh();
 }
 
@@ -174,6 +196,8 @@ void MatchView::refresh() {
         const int y = static_cast<int>((all[i].top + all[i].bottom) / 2) - line;
         types_[i]->setGeometry(width() - kMargin - kSide, y, kSide, focus ? 78 : 44);
     }
+    level_->setVisible(all.size() > 1);
+    common_->setVisible(all.size() > 1);
     const auto lamp_k = match_.lampK();
     const auto white_k = match_.whiteK();
     lamp_->setVisible(lamp_k.has_value());
@@ -265,6 +289,7 @@ void MatchView::paintWant(QPainter& p) {
         drawText(p, kMargin + kSide - 12, y + 44, QStringLiteral("%"), typeface(Type::Small),
                  theme().dim);
     }
+    drawText(p, kMargin, lower, tr("asked for as"), typeface(Type::Small), theme().dim);
     const TypeRow* row = match_.focus();
     if (row && row->lamp.colour && !row->lamp.colour->trouble.empty()) {
         const QRect room(kMargin, y + 54, kSide + 20, 60);
@@ -276,7 +301,7 @@ void MatchView::paintWant(QPainter& p) {
         drawText(p, kMargin, y + 66, tr("beyond this screen: shown as near as it can"),
                  typeface(Type::Small), theme().dim);
     if (wanted && wanted->spectrum)
-        drawText(p, kMargin, lower,
+        drawText(p, kMargin, through_->y() - 12,
                  match_.lampK() ? tr("light through the gel") : tr("light wanted"),
                  typeface(Type::Small), theme().dim);
 }

@@ -10,6 +10,9 @@
 
 namespace zelo::desk {
 
+class AskedAs;
+class Button;
+class CalibrationView;
 class MixPanel;
 class NumberField;
 class SpectrumPlot;
@@ -35,6 +38,8 @@ class MatchView : public QWidget {
 public:
     MatchView(Document& document, MatchModel& match, QWidget* parent);
     MixPanel& mix() { return *mix_; }
+    AskedAs& askedAs() { return *asked_as_; }
+    CalibrationView& calibration() { return *calibration_; }
     // Where the halves of the disc are, for looking at their pixels.
     QPoint wantedPixel() const;
     QPoint gotPixel() const; // of the type in focus
@@ -67,6 +72,10 @@ private:
     NumberField* tint_;
     SpectrumPlot* through_;
     std::vector<TypeButton*> types_;
+    AskedAs* asked_as_;
+    Button* level_;
+    Button* common_;
+    CalibrationView* calibration_;
 };
 
 } // namespace zelo::desk

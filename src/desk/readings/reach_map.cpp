@@ -7,6 +7,8 @@
 #include "desk/kit/qt_text.h"
 #include "mix/hull.h"
 
+#include <QKeyEvent>
+#include <QMouseEvent>
 #include <algorithm>
 
 namespace zelo::desk {
@@ -32,8 +34,12 @@ QPolygonF polygon(const ReachMap& map, const std::vector<Uv>& points) {
 ReachMap::ReachMap(Document& document, MatchModel& match, QWidget* parent)
     : QWidget(parent), document_(document), match_(match) {
     setAccessibleName(tr("Reach map"));
-    setToolTip(tr("All colours the type in focus can make, in u′ v′. Cross: wanted. Ring: got. "
-                  "Dots: the other types. The black line is the white of lamps."));
+    setToolTip(
+        tr("All colours the type in focus can make, in u′ v′. Cross: wanted. Ring: got. "
+           "Dots: the other types. The black line is the white of lamps. Press or drag picks a "
+           "colour; arrow keys step it, Shift finely."));
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::CrossCursor);
     connect(&match_, &MatchModel::rowsChanged, this, [this] { update(); });
 }
 
@@ -43,6 +49,36 @@ double ReachMap::scale() const {
 
 QPointF ReachMap::toMap(const Uv& uv) const {
     return {uv.u * scale(), height() - uv.v * scale()};
+}
+
+Uv ReachMap::fromMap(const QPointF& at) const {
+    return {std::clamp(at.x() / scale(), 0.0, kMapU),
+            std::clamp((height() - at.y()) / scale(), 0.02, kMapV)};
+}
+
+void ReachMap::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton)
+        return;
+    ++gesture_;
+    match_.pickUv(fromMap(event->position()), gesture_);
+}
+
+void ReachMap::mouseMoveEvent(QMouseEvent* event) {
+    if (event->buttons() & Qt::LeftButton)
+        match_.pickUv(fromMap(event->position()), gesture_);
+}
+
+void ReachMap::keyPressEvent(QKeyEvent* event) {
+    const light::Wanted* wanted = match_.wanted();
+    const double step = event->modifiers() & Qt::ShiftModifier ? 0.0002 : 0.002;
+    const int key = event->key();
+    const double u = key == Qt::Key_Right ? step : key == Qt::Key_Left ? -step : 0;
+    const double v = key == Qt::Key_Up ? step : key == Qt::Key_Down ? -step : 0;
+    if (!wanted || (u == 0 && v == 0))
+        return QWidget::keyPressEvent(event);
+    if (!event->isAutoRepeat())
+        ++gesture_;
+    match_.pickUv(wanted->uv() + Uv{u, v}, gesture_);
 }
 
 const QImage& ReachMap::reachImage(const std::vector<Uv>& hull) {
@@ -116,6 +152,8 @@ void ReachMap::paintEvent(QPaintEvent*) {
     }
     paintLoupe(p, wanted->uv());
     drawWanted(p, at);
+    if (hasFocus())
+        drawFocusBrackets(p, rect().adjusted(1, 1, -1, -1));
     if (colour::hasChromaticity(row->lamp.sent.xyz)) {
         const QPointF got = toMap(colour::toUv(row->lamp.sent.xyz));
         if (QLineF(at, got).length() > 6) {

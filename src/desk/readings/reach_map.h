@@ -15,9 +15,13 @@ class ReachMap : public QWidget {
 public:
     ReachMap(Document& document, MatchModel& match, QWidget* parent);
     QPointF toMap(const colour::Uv& uv) const; // widget coordinates
+    colour::Uv fromMap(const QPointF& at) const;
 
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
 
 private:
     const QImage& reachImage(const std::vector<colour::Uv>& hull);
@@ -25,6 +29,7 @@ private:
     void paintLoupe(QPainter& p, const colour::Uv& wanted);
     double scale() const;
 
+    int gesture_ = 1 << 20; // apart from those of number fields
     Document& document_;
     MatchModel& match_;
     QImage image_;

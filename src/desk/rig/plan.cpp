@@ -143,8 +143,8 @@ void Plan::paintPaper(QPainter& p) const {
         line(m, false);
 }
 
-// The lowest place in an area, then the leftmost, where no lamp and no number stands; the baseline's
-// left end.
+// The lowest place in an area, then the leftmost, where no lamp and no number stands; the
+// baseline's left end.
 QPoint Plan::roomForName(const QRectF& box, int width) const {
     std::vector<QRectF> taken;
     for (const auto& [id, f] : document_.show().fixtures) {
@@ -475,19 +475,46 @@ void Plan::mouseReleaseEvent(QMouseEvent* event) {
     update();
 }
 
+// A wheel zooms; two fingers on a trackpad, or Shift or Alt and a wheel, move the paper; with Ctrl
+// both zoom.
 void Plan::wheelEvent(QWheelEvent* event) {
     const QPointF at = event->position();
+    const auto keys = event->modifiers();
+    const QPoint fingers = event->pixelDelta();
+    fitted_ = false;
+    if (!(keys & Qt::ControlModifier) &&
+        (!fingers.isNull() || keys & (Qt::ShiftModifier | Qt::AltModifier))) {
+        QPointF by = fingers.isNull() ? QPointF(event->angleDelta()) / 2.0 : QPointF(fingers);
+        if (fingers.isNull() && keys & Qt::ShiftModifier && by.x() == 0)
+            by = {by.y(), 0};
+        middle_ -= QPointF(by.x() / scale_, -by.y() / scale_);
+        return update();
+    }
     const QPointF under = toMetres(at);
     scale_ =
         std::clamp(scale_ * std::pow(1.0015, event->angleDelta().y()), kLeastScale, kMostScale);
     middle_ += under - toMetres(at); // what is under the pointer stays there
-    fitted_ = false;
     update();
+}
+
+bool Plan::event(QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride) {
+        const auto* key = static_cast<QKeyEvent*>(event);
+        if (key->modifiers() & Qt::AltModifier && key->key() >= Qt::Key_Left &&
+            key->key() <= Qt::Key_Down)
+            event->accept();
+    }
+    return QWidget::event(event);
 }
 
 void Plan::keyPressEvent(QKeyEvent* event) {
     const double step = event->modifiers() & Qt::ShiftModifier ? kSnap_m : 5 * kSnap_m;
     const auto nudge = [&](double x, double y) {
+        if (event->modifiers() & Qt::AltModifier) { // the paper instead of the lamps
+            fitted_ = false;
+            middle_ += QPointF(x, y) * 40 / scale_;
+            return update();
+        }
         if (document_.lineup().empty())
             return;
         before_ = document_.session().show();

@@ -31,6 +31,7 @@ public:
     QPointF pixelOf(const show::Point& m) const { return toPixels(m.x_m, m.y_m); } // for tests
 
 protected:
+    bool event(QEvent* event) override; // Alt and arrows are the plan's while it has the keyboard
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;

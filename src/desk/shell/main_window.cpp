@@ -5,6 +5,8 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/lineup/lineup_panel.h"
+#include "desk/match/asked_as.h"
+#include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
 #include "desk/readings/readings_panel.h"
 #include "desk/rig/find_panel.h"
@@ -74,6 +76,17 @@ MainWindow::MainWindow(Document& document)
     connect(readings_, &ReadingsPanel::keepWanted, this, [this] { openKeep(KeepForm::Stage); });
     connect(readings_, &ReadingsPanel::putDownWanted, this,
             [this] { document_.session().putDown(); });
+    connect(&match_view_->askedAs(), &AskedAs::bookWanted, this,
+            [this] { swatches_->focusSearch(); });
+    connect(&match_view_->askedAs(), &AskedAs::measuredWanted, this, [this] {
+        const auto path = QFileDialog::getOpenFileName(this, tr("A measured light"), {},
+                                                       tr("Spectra (*.csv *.sp *.txt *.spdx)"));
+        if (path.isEmpty())
+            return;
+        if (const auto done = swatches_->loadMeasured(path); !done)
+            return tell(toQt(done.error().text()));
+        match_model_->pick("spd:" + document_.show().measured.back()->name);
+    });
     makeCommands();
     bindCommands(commands_, this);
     showView(Match);
@@ -123,10 +136,23 @@ void MainWindow::makeCommands() {
     add(tr("Put down what is in hand"), "Esc", [this, &session] {
         if (rig_view_->typeEditor().isVisible())
             return rig_view_->typeEditor().hide();
+        if (match_view_->calibration().isVisible()) {
+            match_view_->calibration().stop();
+            return match_view_->calibration().hide();
+        }
         session.putDown();
     });
     add(tr("Keep as…"), "K", [this] { openKeep(KeepForm::Stage); });
     add(tr("Group from the lineup"), "Shift+G", [this] { openKeep(KeepForm::Group); });
+    add(tr("The colour tried before"), "Alt+Left", [this] { match_model_->stepTried(-1); });
+    add(tr("The colour tried after"), "Alt+Right", [this] { match_model_->stepTried(1); });
+    add(tr("Level all types to the weakest"), {}, [this] { match_model_->levelBrightness(); });
+    add(tr("The nearest colour all types have in common"), {},
+        [this] { match_model_->askCommonReach(); });
+    add(tr("Calibrate the first lamp of the lineup"), "Ctrl+M", [this] {
+        showView(Match);
+        match_view_->calibration().open();
+    });
     add(tr("Groups"), "G", [this] { openGroups(document_, this); });
     add(tr("Looks"), "O", [this] { openLooks(document_, this); });
     add(

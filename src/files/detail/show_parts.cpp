@@ -185,26 +185,55 @@ void readStage(JsonObject& top, Show& show) {
     show.stage = std::make_shared<const show::StagePlan>(std::move(stage));
 }
 
+namespace {
+
+// 401 powers, 380 to 780 nm; a fault is left in `o`.
+colour::Spectrum readSpectrum(JsonObject& o, const char* name) {
+    colour::Grid grid{};
+    std::size_t i = 0;
+    o.each(name, grid.size(), [&](const Json& j, const std::string& at) {
+        const double power = j.is_number() ? j.get<double>() : -1;
+        if (power >= 0 && std::isfinite(power))
+            grid[i++] = power;
+        else
+            o.take(Error{ErrorCode::BadValue, "expected a power of 0 or more", at});
+    });
+    if (i != grid.size())
+        o.complain(name, "expected 401 powers, 380 to 780 nm");
+    return colour::Spectrum(o.error() ? colour::Grid{} : grid);
+}
+
+} // namespace
+
 void readMeasured(JsonObject& top, Show& show) {
     top.each("measured", kMostKept, [&](const Json& json, const std::string& path) {
         JsonObject o(json, path);
         const std::string name = o.text("name");
-        colour::Grid grid{};
-        std::size_t i = 0;
-        o.each("spectrum", grid.size(), [&](const Json& j, const std::string& at) {
-            const double power = j.is_number() ? j.get<double>() : -1;
-            if (power >= 0 && std::isfinite(power))
-                grid[i++] = power;
-            else
-                o.take(Error{ErrorCode::BadValue, "expected a power of 0 or more", at});
-        });
-        if (i != grid.size() || name.empty())
-            o.complain("spectrum", "a measured light needs a name and 401 powers, 380 to 780 nm");
+        if (name.empty())
+            o.complain("name", "a measured light needs a name");
+        show.measured.push_back(std::make_shared<const show::Measured>(
+            show::Measured{name, readSpectrum(o, "spectrum")}));
         top.take(o.error());
-        if (!top.error())
-            show.measured.push_back(std::make_shared<const show::Measured>(
-                show::Measured{name, colour::Spectrum(grid)}));
     });
+}
+
+void readCalibration(JsonObject& fixture, show::Fixture& to) {
+    const Json* json = fixture.member("calibration");
+    if (!json)
+        return;
+    JsonObject o(*json, fixture.at("calibration"));
+    show::Calibration calibration;
+    calibration.off = {o.number("off_u", 0, -0.2, 0.2), o.number("off_v", 0, -0.2, 0.2)};
+    if (const Json* emitters = o.member("emitters")) {
+        JsonObject e(*emitters, o.at("emitters"));
+        if (emitters->is_object())
+            for (const auto& [name, spectrum] : emitters->items())
+                calibration.emitters[name] = readSpectrum(e, name.c_str());
+        o.take(e.error());
+    }
+    fixture.take(o.error());
+    if (!calibration.empty())
+        to.calibration = std::make_shared<const show::Calibration>(std::move(calibration));
 }
 
 void readTypes(JsonObject& top, Show& show) {
@@ -274,6 +303,17 @@ Json colourJson(const show::ColourWish& wish) {
 }
 
 } // namespace
+
+Json calibrationJson(const show::Calibration& calibration) {
+    Json j = Json::object();
+    if (calibration.off.u != 0 || calibration.off.v != 0) {
+        j["off_u"] = calibration.off.u;
+        j["off_v"] = calibration.off.v;
+    }
+    for (const auto& [name, spectrum] : calibration.emitters)
+        j["emitters"][name] = spectrum.values();
+    return j;
+}
 
 Json valuesJson(const show::Values& values) {
     Json list = Json::array();

@@ -19,6 +19,9 @@ void readMeasured(JsonObject& top, show::Show& show);
 void readTypes(JsonObject& top, show::Show& show);
 void readOutputs(JsonObject& top, show::Show& show); // and favourites
 
+void readCalibration(JsonObject& fixture, show::Fixture& to);
+
+Json calibrationJson(const show::Calibration& calibration);
 Json valuesJson(const show::Values& values);
 void writeParts(Json& to, const show::Show& show); // all of them but the values
 

@@ -1,0 +1,141 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/match/asked_as.h"
+
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/value_control.h"
+
+#include <QKeyEvent>
+#include <QLineEdit>
+#include <QMouseEvent>
+#include <cmath>
+
+namespace zelo::desk {
+
+namespace {
+constexpr int kRow = 18;
+constexpr int kFields = 146; // y of the numbers
+constexpr int kCount = 8;
+
+QString wordOf(int ask) {
+    const QStringList words{QObject::tr("gel"),
+                            QObject::tr("white: kelvin, tint"),
+                            QObject::tr("x y"),
+                            QObject::tr("u′ v′"),
+                            QObject::tr("hue, saturation"),
+                            QObject::tr("hex sRGB"),
+                            QObject::tr("measured spectrum"),
+                            QObject::tr("another lamp")};
+    return words[ask];
+}
+} // namespace
+
+AskedAs::AskedAs(MatchModel& match, QWidget* parent)
+    : QWidget(parent), match_(match),
+      a_(new NumberField(tr("First coordinate"), tr("x, u′ or the hue in degrees"),
+                         {0, 0.8, 0.001, 4}, {}, this)),
+      b_(new NumberField(tr("Second coordinate"), tr("y, v′ or the saturation in %"),
+                         {0, 0.9, 0.001, 4}, {}, this)),
+      lamp_(new NumberField(tr("As this lamp shows"), tr("The number of the lamp"), {1, 9999, 1, 0},
+                            {}, this)),
+      hex_(new QLineEdit(this)) {
+    setAccessibleName(tr("Asked for as"));
+    setToolTip(tr("In which way the colour is asked for (↑ ↓): it stays the same colour"));
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::PointingHandCursor);
+    hex_->setAccessibleName(tr("Hex sRGB"));
+    hex_->setToolTip(tr("Six hex digits: #f08040"));
+    hex_->setFrame(false);
+    hex_->setMaxLength(7);
+    connect(a_, &NumberField::valueEdited, this, [this](double value, int gesture) {
+        match_.setAskedNumbers(value, b_->value(), gesture);
+    });
+    connect(b_, &NumberField::valueEdited, this, [this](double value, int gesture) {
+        constexpr int kApart = 1 << 16; // from the gestures of the first
+        match_.setAskedNumbers(a_->value(), value, gesture + kApart);
+    });
+    connect(lamp_, &NumberField::valueEdited, this, [this](double value) {
+        lamp_->setValue(value);
+        match_.takeLamp(static_cast<int>(std::lround(value)));
+    });
+    connect(hex_, &QLineEdit::returnPressed, this, [this] {
+        QString text = hex_->text().trimmed();
+        if (!text.startsWith('#'))
+            text.prepend('#');
+        match_.pick("srgb:" + fromQt(text));
+    });
+    connect(&match_, &MatchModel::rowsChanged, this, &AskedAs::refresh);
+    refresh();
+}
+
+void AskedAs::choose(int ask) {
+    chosen_ = std::clamp(ask, 0, kCount - 1);
+    const auto as = static_cast<Ask>(chosen_);
+    if (as == Ask::Gel)
+        emit bookWanted();
+    else if (as == Ask::Measured)
+        emit measuredWanted();
+    else if (as != Ask::Lamp)
+        match_.askAs(as);
+    refresh();
+}
+
+void AskedAs::refresh() {
+    if (chosen_ != static_cast<int>(Ask::Lamp))
+        chosen_ = static_cast<int>(match_.askedAs());
+    const auto as = static_cast<Ask>(chosen_);
+    const bool hue = as == Ask::HueSaturation;
+    const bool pair = as == Ask::Xy || as == Ask::Uv || hue;
+    a_->setVisible(pair);
+    b_->setVisible(pair);
+    hex_->setVisible(as == Ask::Hex);
+    lamp_->setVisible(as == Ask::Lamp);
+    a_->setRange(hue ? ValueControl::Range{0, 360, 1, 0} : ValueControl::Range{0, 0.8, 0.001, 4});
+    b_->setRange(hue ? ValueControl::Range{0, 100, 1, 0} : ValueControl::Range{0, 0.9, 0.001, 4});
+    a_->setUnit(hue ? tr("°") : as == Ask::Xy ? tr("x") : tr("u′"));
+    b_->setUnit(hue ? tr("%") : as == Ask::Xy ? tr("y") : tr("v′"));
+    if (const auto numbers = match_.askedNumbers()) {
+        a_->setValue(numbers->first);
+        b_->setValue(numbers->second);
+    }
+    if (!hex_->hasFocus())
+        hex_->setText(match_.hex());
+    setAccessibleDescription(wordOf(chosen_));
+    update();
+}
+
+void AskedAs::mousePressEvent(QMouseEvent* event) {
+    if (const int row = event->pos().y() / kRow; row < kCount)
+        choose(row);
+}
+
+void AskedAs::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down)
+        return choose(chosen_ + (event->key() == Qt::Key_Down ? 1 : -1));
+    QWidget::keyPressEvent(event);
+}
+
+void AskedAs::resizeEvent(QResizeEvent*) {
+    a_->setGeometry(0, kFields, 84, 24);
+    b_->setGeometry(88, kFields, 84, 24);
+    hex_->setGeometry(0, kFields, 110, 24);
+    lamp_->setGeometry(0, kFields, 84, 24);
+}
+
+void AskedAs::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(0, 2, 1, kCount * kRow - 6, theme().faint);
+    for (int i = 0; i < kCount; ++i) {
+        const int y = i * kRow;
+        const bool on = i == chosen_;
+        p.fillRect(0, y + kRow / 2, 3, 1, theme().faint);
+        if (on)
+            drawPointer(p, {9.0, y + kRow / 2 + 0.5}, Points::Right, 9, 6, theme().bright);
+        drawText(p, 16, y + 13, wordOf(i), typeface(Type::Work, on),
+                 on ? theme().bright : theme().text);
+    }
+    if (hasFocus())
+        drawFocusBrackets(p, QRect(0, 0, width() - 2, kCount * kRow));
+}
+
+} // namespace zelo::desk

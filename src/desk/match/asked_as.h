@@ -1,0 +1,46 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The ways of asking for a colour, one under the other, and the numbers of the chosen one.
+#pragma once
+
+#include "desk/match/match_model.h"
+
+#include <QWidget>
+
+class QLineEdit;
+
+namespace zelo::desk {
+
+class NumberField;
+
+class AskedAs : public QWidget {
+    Q_OBJECT
+public:
+    AskedAs(MatchModel& match, QWidget* parent);
+    NumberField& first() { return *a_; }
+    NumberField& second() { return *b_; }
+    QLineEdit& hex() { return *hex_; }
+    NumberField& lamp() { return *lamp_; }
+    static constexpr int kHeight = 172;
+
+signals:
+    void bookWanted();     // a gel: from the swatch book
+    void measuredWanted(); // a measured light: from a file
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    void choose(int ask);
+    void refresh();
+    MatchModel& match_;
+    int chosen_ = 0; // an Ask; Lamp and Measured stay chosen only here
+    NumberField* a_;
+    NumberField* b_;
+    NumberField* lamp_;
+    QLineEdit* hex_;
+};
+
+} // namespace zelo::desk

@@ -1,0 +1,307 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/match/calibration_view.h"
+
+#include "desk/kit/button.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/value_control.h"
+
+#include <algorithm>
+#include <thread>
+
+namespace zelo::desk {
+
+namespace {
+constexpr int kMargin = 24;
+constexpr auto kSettles = std::chrono::milliseconds(250); // until the light stands
+} // namespace
+
+CalibrationView::CalibrationView(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document),
+      start_(new Button(tr("Measure"), {}, tr("Each emitter alone at full, one after the other"),
+                        Button::Kind::Next, this)),
+      keep_(new Button(tr("Keep"), {}, tr("The measured spectra become this fixture's own data"),
+                       Button::Kind::Plain, this)),
+      forget_(new Button(tr("Take away"), {}, tr("The fixture is as its type's data says again"),
+                         Button::Kind::Plain, this)),
+      done_(new Button(tr("Done"), tr("Esc"), tr("Back to Match"), Button::Kind::Plain, this)),
+      correct_(new Button(tr("Correct"), {},
+                          tr("The mix is corrected by how far this is from the colour wanted"),
+                          Button::Kind::Plain, this)),
+      u_(new NumberField(tr("Measured u′"), tr("u′ of the light it shows now, as measured"),
+                         {0, 0.65, 0.001, 4}, tr("u′"), this)),
+      v_(new NumberField(tr("Measured v′"), tr("v′ of the light it shows now, as measured"),
+                         {0, 0.6, 0.001, 4}, tr("v′"), this)) {
+    setAccessibleName(tr("Calibration"));
+    connect(start_, &Button::clicked, this, [this] { measuring_ ? stop() : start(); });
+    connect(keep_, &Button::clicked, this, &CalibrationView::keep);
+    connect(forget_, &Button::clicked, this, &CalibrationView::forget);
+    connect(done_, &Button::clicked, this, [this] {
+        stop();
+        hide();
+    });
+    connect(correct_, &Button::clicked, this, [this] { correct({u_->value(), v_->value()}); });
+    for (NumberField* field : {u_, v_})
+        connect(field, &NumberField::valueEdited, field,
+                [field](double value) { field->setValue(value); });
+    connect(&document_, &Document::showChanged, this, [this] {
+        if (isVisible())
+            refresh();
+    });
+    hide();
+}
+
+void CalibrationView::open() {
+    if (document_.lineup().empty())
+        return document_.tell(tr("No lamps in the lineup: choose the one to calibrate first."));
+    id_ = document_.lineup().front();
+    measured_.clear();
+    said_.clear();
+    refresh();
+    if (const auto* lamp = document_.stage().lamp(id_); lamp && lamp->colour) {
+        u_->setValue(lamp->colour->wanted.uv().u);
+        v_->setValue(lamp->colour->wanted.uv().v);
+    }
+    show();
+    raise();
+    start_->setFocus();
+}
+
+std::shared_ptr<const light::FixtureType> CalibrationView::type() const {
+    const auto* f = fixture();
+    return f ? document_.session().library().type(f->type) : nullptr;
+}
+
+void CalibrationView::refresh() {
+    const auto* f = fixture();
+    if (!f)
+        return hide();
+    start_->setText(measuring_ ? tr("Stop") : tr("Measure"));
+    keep_->setEnabled(!measuring_ && !measured_.empty());
+    forget_->setEnabled(!measuring_ && f->calibration);
+    for (Button* b : {start_, keep_, forget_})
+        b->update();
+    update();
+}
+
+void CalibrationView::start() {
+    auto& session = document_.session();
+    const auto& controls = session.controls();
+    const auto t = type();
+    if (!t || t->emitters.empty())
+        return document_.tell(tr("This fixture has no emitters to measure."));
+    if (!session.onStage() || controls.dark || controls.master < 1)
+        return document_.tell(
+            tr("Measuring needs the light: On stage, Dark off, master at 100 %."));
+    before_ = session.hand();
+    measured_.clear();
+    step_ = 0;
+    measuring_ = true;
+    said_.clear();
+    next();
+}
+
+void CalibrationView::next() {
+    const auto t = type();
+    const auto* f = fixture();
+    if (!t || !f)
+        return end(tr("the fixture is gone"));
+    const light::Mode* mode = t->mode(f->mode);
+    while (step_ < t->emitters.size() && mode && !mode->channelOf(step_))
+        ++step_; // this mode does not set it
+    if (step_ >= t->emitters.size() || !mode)
+        return end({});
+    light::Drives drives = t->rest();
+    drives[step_] = 1;
+    auto& session = document_.session();
+    session.setHand(fromQt(tr("Measure lamp %1").arg(f->number)),
+                    show::withIntensity(show::withDrives(before_, {id_}, drives, {}), {id_}, 1),
+                    fmt::format("measure {}", id_.value));
+    refresh();
+    document_.later(
+        "measure", this,
+        [port = port_, id = id_] {
+            std::this_thread::sleep_for(kSettles);
+            return host::measure(port, id);
+        },
+        [this, name = t->emitters[step_].name](const Result<colour::Spectrum>& light) {
+            if (!measuring_)
+                return;
+            if (!light)
+                return end(toQt(light.error().text()));
+            measured_[name] = *light;
+            ++step_;
+            next();
+        });
+}
+
+void CalibrationView::end(const QString& why) {
+    measuring_ = false;
+    said_ = why;
+    auto& session = document_.session();
+    session.setHand(fromQt(tr("Measure lamp %1").arg(fixture() ? fixture()->number : 0)), before_,
+                    fmt::format("measure {}", id_.value));
+    if (!why.isEmpty())
+        document_.tell(why);
+    refresh();
+    emit ended();
+}
+
+void CalibrationView::stop() {
+    if (!measuring_)
+        return;
+    document_.forget("measure");
+    end({});
+}
+
+void CalibrationView::keep() {
+    const auto* f = fixture();
+    if (!f || measured_.empty())
+        return;
+    show::Calibration calibration = f->calibration ? *f->calibration : show::Calibration{};
+    for (const auto& [name, spectrum] : measured_)
+        calibration.emitters[name] = spectrum;
+    calibration.off = {0, 0}; // what was corrected by hand is measured now
+    const auto name = tr("Calibrate lamp %1").arg(f->number);
+    const auto next = show::calibrate(document_.session().show(), id_, std::move(calibration));
+    if (const auto done = document_.session().edit(fromQt(name), next); !done)
+        document_.tell(toQt(done.error().text()));
+}
+
+void CalibrationView::forget() {
+    const auto* f = fixture();
+    if (!f)
+        return;
+    const auto name = tr("No calibration of lamp %1").arg(f->number);
+    if (const auto done = document_.session().edit(
+            fromQt(name), show::calibrate(document_.session().show(), id_, {}));
+        !done)
+        document_.tell(toQt(done.error().text()));
+}
+
+void CalibrationView::correct(const colour::Uv& measured) {
+    const auto* f = fixture();
+    const auto* lamp = document_.stage().lamp(id_);
+    if (!f || !lamp || !lamp->mixer || !colour::hasChromaticity(lamp->sent.xyz))
+        return document_.tell(tr("The lamp shows no light: nothing to correct."));
+    show::Calibration calibration = f->calibration ? *f->calibration : show::Calibration{};
+    calibration.off = measured - colour::toUv(lamp->sent.xyz);
+    constexpr double kMost = 0.05; // beyond it something else is wrong
+    if (std::hypot(calibration.off.u, calibration.off.v) > kMost)
+        return document_.tell(
+            tr("That is %1 off: more than a fixture differs from its data. Is "
+               "it this lamp's light?")
+                .arg(numberText(std::hypot(calibration.off.u, calibration.off.v), 3)));
+    const auto name = tr("Correct lamp %1 by hand").arg(f->number);
+    if (const auto done = document_.session().edit(
+            fromQt(name), show::calibrate(document_.session().show(), id_, std::move(calibration)));
+        !done)
+        document_.tell(toQt(done.error().text()));
+}
+
+void CalibrationView::resizeEvent(QResizeEvent*) {
+    const int right = width() - kMargin;
+    done_->setGeometry(right - 90, 16, 90, 28);
+    int x = kMargin;
+    for (Button* b : {start_, keep_, forget_}) {
+        b->setGeometry(x, height() - 44, std::max(90, b->sizeHint().width()), 28);
+        x += b->width() + 8;
+    }
+    correct_->setGeometry(right - 90, height() - 44, 90, 28);
+    v_->setGeometry(right - 90 - 100, height() - 42, 88, 24);
+    u_->setGeometry(right - 90 - 200, height() - 42, 88, 24);
+}
+
+// Its type's data as a dim line, what was measured as a bright one.
+void CalibrationView::paintEmitter(QPainter& p, const QRect& room,
+                                   const light::Emitter& emitter) const {
+    const auto measured = measured_.find(emitter.name);
+    const auto* f = fixture();
+    const colour::Spectrum* own = measured != measured_.end() ? &measured->second : nullptr;
+    if (!own && f && f->calibration)
+        if (const auto kept = f->calibration->emitters.find(emitter.name);
+            kept != f->calibration->emitters.end())
+            own = &kept->second;
+    double most = 1e-30;
+    for (const double v : emitter.spectrum.values())
+        most = std::max(most, v);
+    if (own)
+        for (const double v : own->values())
+            most = std::max(most, v);
+    const QRect plot = room.adjusted(0, 20, 0, -20);
+    const auto line = [&](const colour::Spectrum& s) {
+        QPolygonF points;
+        for (std::size_t i = 0; i < s.values().size(); i += 2)
+            points << QPointF(plot.left() + plot.width() * static_cast<double>(i) / 400.0,
+                              plot.bottom() - plot.height() * s.values()[i] / most);
+        return points;
+    };
+    p.fillRect(plot.left(), plot.bottom(), plot.width(), 1, theme().faint);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setBrush(Qt::NoBrush);
+    if (own) {
+        QPolygonF area = line(*own);
+        area << plot.bottomRight() << plot.bottomLeft();
+        p.setPen(Qt::NoPen);
+        p.setBrush(document_.colours().of(emitter.xyz(), 0.62));
+        p.drawPolygon(area);
+        p.setBrush(Qt::NoBrush);
+        p.setPen(QPen(theme().bright, 1.5));
+        p.drawPolyline(line(*own));
+    }
+    p.setPen(QPen(theme().text, 1, own ? Qt::DashLine : Qt::SolidLine));
+    p.drawPolyline(line(emitter.spectrum));
+    p.setRenderHint(QPainter::Antialiasing, false);
+    drawText(p, room.left(), room.top() + 12, toQt(emitter.name), typeface(Type::Work),
+             own ? theme().bright : theme().text);
+    QString said = tr("data");
+    if (own) {
+        const double share = colour::toXyz(*own).Y / std::max(1e-12, emitter.xyz().Y);
+        said = tr("%1 % of its data's light").arg(numberText(100 * share, 0));
+    }
+    drawText(p, room.left(), room.bottom() - 2, said, typeface(Type::Small), theme().dim);
+}
+
+void CalibrationView::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().bench);
+    const auto* f = fixture();
+    const auto t = type();
+    if (!f || !t)
+        return;
+    const int w = drawText(p, kMargin, 36, tr("Calibrate lamp %1").arg(f->number),
+                           typeface(Type::Title), theme().bright);
+    QString note = toQt(t->name);
+    if (f->calibration)
+        note += tr(", measured before");
+    drawText(p, kMargin + w + 14, 36, note, typeface(Type::Small), theme().dim);
+    const int room = width() - 2 * kMargin;
+    p.fillRect(kMargin, 56, room, 2, theme().hair);
+    if (!t->emitters.empty())
+        p.fillRect(kMargin, 56,
+                   room * static_cast<int>(measured_.size()) / static_cast<int>(t->emitters.size()),
+                   2, theme().bright);
+    const int columns = 3;
+    const int rows = (static_cast<int>(t->emitters.size()) + columns - 1) / columns;
+    const int high = std::clamp((height() - 74 - 96) / std::max(1, rows), 70, 150);
+    for (std::size_t i = 0; i < t->emitters.size(); ++i) {
+        const int column = static_cast<int>(i) % columns;
+        const int row = static_cast<int>(i) / columns;
+        const int wide = (room - 2 * 24) / columns;
+        const QRect place(kMargin + column * (wide + 24), 74 + row * high, wide, high - 8);
+        if (measuring_ && i == step_)
+            p.fillRect(place.left() - 8, place.top(), 3, place.height(), theme().sel);
+        paintEmitter(p, place, t->emitters[i]);
+    }
+    const int foot = height() - 60;
+    drawText(p, kMargin, foot,
+             !said_.isEmpty()    ? said_
+             : measuring_        ? tr("measuring %1 of %2").arg(step_ + 1).arg(t->emitters.size())
+             : measured_.empty() ? tr("dashed or plain: its type's data; filled: as measured")
+                                 : tr("measured: Keep makes it this lamp's own data"),
+             typeface(Type::Small), theme().dim);
+    drawTextRight(p, width() - kMargin, foot, tr("or by hand: what it shows now was measured as"),
+                  typeface(Type::Small), theme().dim);
+}
+
+} // namespace zelo::desk

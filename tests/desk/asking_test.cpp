@@ -1,0 +1,166 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Ways of asking for a colour, picking on the map, several types together.
+#include "colour/cct.h"
+#include "colour/srgb.h"
+#include "desk/kit/value_control.h"
+#include "desk/match/asked_as.h"
+#include "desk/match/match_view.h"
+#include "desk/readings/reach_map.h"
+#include "desk/readings/readings_panel.h"
+#include "window_test.h"
+
+#include <QLineEdit>
+
+namespace zelo::desk {
+namespace {
+
+class AskingTest : public WindowTest {
+protected:
+    AskingTest() {
+        chooseGroups({"front", "back"});
+        model.pick("gel:214");
+        settle();
+    }
+    colour::Uv wanted() {
+        settle();
+        return model.wanted()->uv();
+    }
+    std::string asked() {
+        settle();
+        return model.wish()->asked;
+    }
+    void as(Ask ask) {
+        model.askAs(ask);
+        settle();
+    }
+    MatchModel& model = window.matchModel();
+    AskedAs& ways = window.matchView().askedAs();
+    ReachMap& map = *child<ReachMap>("Reach map");
+};
+
+TEST_F(AskingTest, TheSameColourInEveryWay) {
+    const auto gel = wanted();
+    for (const Ask ask : {Ask::Xy, Ask::Uv, Ask::HueSaturation, Ask::White}) {
+        as(ask);
+        EXPECT_EQ(model.askedAs(), ask);
+        EXPECT_LT(colour::distance(wanted(), gel), 0.0002) << asked();
+    }
+    EXPECT_EQ(asked().rfind("cct:", 0), 0u);
+    as(Ask::Hex);
+    EXPECT_LT(colour::distance(wanted(), gel), 0.02) << "sRGB reaches only so far";
+    model.pick("uv:0.12,0.57");
+    settle();
+    as(Ask::White);
+    EXPECT_EQ(asked(), "uv:0.12,0.57") << "a green is no white";
+}
+
+TEST_F(AskingTest, NumbersAreTypedForTheWayThatIsChosen) {
+    as(Ask::Uv);
+    ways.first().setFocus();
+    QTest::keyClick(&ways.first(), '0'); // a figure begins to type
+    QWidget* editor = ways.first().findChild<QLineEdit*>();
+    ASSERT_TRUE(editor);
+    QTest::keyClicks(editor, ".3");
+    QTest::keyClick(editor, Qt::Key_Return);
+    EXPECT_NEAR(wanted().u, 0.3, 1e-9);
+    as(Ask::HueSaturation);
+    const auto numbers = model.askedNumbers();
+    ASSERT_TRUE(numbers);
+    model.setAskedNumbers(numbers->first, 50, 0);
+    const auto half = wanted();
+    model.setAskedNumbers(numbers->first, 0, 0);
+    const auto white = colour::planckianUv({document.show().white_cct_k});
+    EXPECT_LT(colour::distance(wanted(), white), 0.0002) << "no saturation is the white";
+    const auto off = half - white;
+    EXPECT_NEAR(std::atan2(off.v, off.u) * 180 / 3.14159265,
+                numbers->first > 180 ? numbers->first - 360 : numbers->first, 0.5);
+    as(Ask::Hex);
+    ways.hex().setText("0080ff");
+    QTest::keyClick(&ways.hex(), Qt::Key_Return);
+    EXPECT_EQ(asked(), "srgb:#0080ff");
+    EXPECT_LT(colour::distance(wanted(), colour::toUv(colour::toXyz(colour::Srgb{0, 128, 255}))),
+              1e-9);
+    ways.hex().setText("nonsense");
+    QTest::keyClick(&ways.hex(), Qt::Key_Return);
+    EXPECT_EQ(asked(), "srgb:#0080ff") << "told, and nothing changes";
+}
+
+TEST_F(AskingTest, TheMapPicksDragsAndSteps) {
+    as(Ask::Uv);
+    const auto steps = document.session().history().position();
+    const QPoint from = map.toMap({0.25, 0.50}).toPoint();
+    QTest::mousePress(&map, Qt::LeftButton, {}, from);
+    EXPECT_LT(colour::distance(wanted(), {0.25, 0.50}), 0.004);
+    for (int i = 1; i <= 10; ++i)
+        QTest::mouseMove(&map, from + QPoint(i, -i));
+    QTest::mouseRelease(&map, Qt::LeftButton, {}, from + QPoint(10, -10));
+    const auto to = map.fromMap(from + QPoint(10, -10));
+    EXPECT_LT(colour::distance(wanted(), to), 0.0002);
+    EXPECT_EQ(document.session().history().position(), steps + 1) << "a drag is one step";
+    for (int id : {1, 7}) // the lamps have it
+        EXPECT_LT(colour::distance(colour::toUv(lamp(id).sent.xyz), to), 0.003) << id;
+    const auto before = wanted();
+    QTest::keyClick(&map, Qt::Key_Right);
+    EXPECT_NEAR(wanted().u - before.u, 0.002, 1e-4);
+    QTest::keyClick(&map, Qt::Key_Up, Qt::ShiftModifier);
+    EXPECT_NEAR(wanted().v - before.v, 0.0002, 6e-5);
+}
+
+TEST_F(AskingTest, BackAndForthThroughTheColoursTried) {
+    for (const char* c : {"cct:3200", "gel:341", "gel:219"}) {
+        model.pick(c);
+        settle();
+    }
+    window.setFocus();
+    QTest::keyClick(&window, Qt::Key_Left, Qt::AltModifier);
+    EXPECT_EQ(asked().substr(0, 7), "gel:341");
+    QTest::keyClick(&window, Qt::Key_Left, Qt::AltModifier);
+    EXPECT_EQ(asked(), "cct:3200");
+    QTest::keyClick(&window, Qt::Key_Right, Qt::AltModifier);
+    EXPECT_EQ(asked().substr(0, 7), "gel:341");
+    QTest::keyClick(&window, Qt::Key_Right, Qt::AltModifier);
+    QTest::keyClick(&window, Qt::Key_Right, Qt::AltModifier);
+    EXPECT_EQ(asked().substr(0, 7), "gel:219") << "the last one stays";
+}
+
+TEST_F(AskingTest, AsAnotherLampShowsNow) {
+    model.takeLamp(35); // the sea
+    const auto sea = colour::toUv(lamp(35).sent.xyz);
+    EXPECT_LT(colour::distance(wanted(), sea), 0.0001);
+    const auto before = asked();
+    model.takeLamp(999);
+    EXPECT_EQ(asked(), before);
+}
+
+TEST_F(AskingTest, TypesAreLevelledToTheWeakest) {
+    ASSERT_EQ(model.rows().size(), 2u);
+    const double weakest = std::min(model.rows()[0].candela, model.rows()[1].candela);
+    model.levelBrightness();
+    settle();
+    const double front = lamp(1).sent.xyz.Y;
+    const double back = lamp(7).sent.xyz.Y;
+    EXPECT_NEAR(front / back, 1, 0.02);
+    EXPECT_NEAR(std::max(front, back) / weakest, 1, 0.02);
+    document.session().undo();
+    settle();
+    EXPECT_EQ(lamp(1).intensity, 1);
+}
+
+TEST_F(AskingTest, TypesAgreeOnTheNearestColourTheyShare) {
+    model.pick("uv:0.03,0.45"); // a cyan beyond all
+    settle();
+    const double apart =
+        colour::distance(colour::toUv(lamp(1).sent.xyz), colour::toUv(lamp(7).sent.xyz));
+    model.askCommonReach();
+    settle();
+    const double together =
+        colour::distance(colour::toUv(lamp(1).sent.xyz), colour::toUv(lamp(7).sent.xyz));
+    EXPECT_GT(apart, 0.003);
+    EXPECT_LT(together, 0.003);
+    const auto before = asked();
+    model.askCommonReach();
+    EXPECT_EQ(asked(), before) << "all reach it now";
+}
+
+} // namespace
+} // namespace zelo::desk

@@ -1,0 +1,88 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Calibrating a lamp in the window, with the practice meter on the network.
+#include "desk/match/calibration_view.h"
+#include "desk/match/match_view.h"
+#include "practice_node.h"
+#include "window_test.h"
+
+namespace zelo::desk {
+namespace {
+
+class CalibrationDeskTest : protected PracticeNode, public WindowTest {
+protected:
+    CalibrationDeskTest()
+        : WindowTest(MainWindow::Match,
+                     std::make_unique<host::Network>(
+                         wire::Cid{}, host::OutputPorts{port->port(), port->port()})) {
+        view.setMeterPort(meter->port());
+        // Levels reach the rig as Art-Net.
+        EXPECT_TRUE(document.session().edit(
+            "x", show::changeOutputs(document.session().show(),
+                                     {{1, 2, show::Protocol::ArtNet, "127.0.0.1", 0}})));
+        document.setLineup({{7}});
+        window.matchModel().pick("uv:0.2400,0.5100");
+        settle();
+    }
+    double off() { return colour::distance(shown(6), {0.24, 0.51}); }
+    CalibrationView& view = window.matchView().calibration();
+};
+
+TEST_F(CalibrationDeskTest, MeasuresKeepsAndIsRightAfterwards) {
+    ASSERT_TRUE(comes([&] { return shown(6).v > 0.4; }));
+    QTest::qWait(150);
+    const double before = off();
+    EXPECT_GT(before, 0.001);
+    const auto hand = document.session().hand();
+    QTest::keyClick(&window, Qt::Key_M, Qt::ControlModifier);
+    ASSERT_TRUE(view.isVisible());
+    view.start();
+    ASSERT_TRUE(comes([&] { return view.done() > 2; })) << "progress is seen";
+    ASSERT_TRUE(comes([&] { return !view.measuring(); }, 20000));
+    EXPECT_EQ(view.done(), 8u);
+    EXPECT_EQ(document.session().hand(), hand) << "what was in hand is back";
+    view.keep();
+    settle();
+    ASSERT_TRUE(fixture(7).calibration);
+    EXPECT_EQ(undoName(), "Calibrate lamp 7");
+    EXPECT_TRUE(comes([&] { return off() < before / 5; })) << off() << " from " << before;
+    view.forget();
+    settle();
+    EXPECT_FALSE(fixture(7).calibration);
+    document.session().undo();
+    EXPECT_TRUE(fixture(7).calibration);
+}
+
+TEST_F(CalibrationDeskTest, StopsAtOnceAndSaysWhenNoMeterIsThere) {
+    view.open();
+    view.start();
+    ASSERT_TRUE(comes([&] { return view.done() >= 1; }));
+    view.stop();
+    EXPECT_FALSE(view.measuring());
+    const auto measured = view.done();
+    QTest::qWait(500);
+    EXPECT_EQ(view.done(), measured) << "nothing comes after the stop";
+    view.setMeterPort(1);
+    view.start();
+    ASSERT_TRUE(comes([&] { return !view.measuring(); }));
+    EXPECT_FALSE(fixture(7).calibration);
+    document.session().setOnStage(false);
+    view.start();
+    EXPECT_FALSE(view.measuring()) << "in Rehearsal there is no light to measure";
+}
+
+TEST_F(CalibrationDeskTest, AMeasuredColourIsTypedByHand) {
+    ASSERT_TRUE(comes([&] { return shown(6).v > 0.4; }));
+    QTest::qWait(150);
+    const double before = off();
+    view.open();
+    view.correct(shown(6));
+    settle();
+    ASSERT_TRUE(fixture(7).calibration);
+    EXPECT_TRUE(comes([&] { return off() < before / 4; })) << off() << " from " << before;
+    const auto kept = fixture(7).calibration;
+    view.correct({0.4, 0.3});
+    EXPECT_EQ(fixture(7).calibration, kept) << "far off is another lamp, not a correction";
+}
+
+} // namespace
+} // namespace zelo::desk
