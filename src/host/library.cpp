@@ -39,6 +39,14 @@ Library::Library(const fs::path& data) {
     for (const auto& path : sortedEntries(data / "gels"))
         if (auto added = addBook(path); !added)
             troubles_.push_back(added.error().text());
+    for (const auto& path : sortedEntries(data / "surfaces")) {
+        auto read = files::readSwatchBook(path);
+        if (!read)
+            troubles_.push_back(read.error().text());
+        else
+            for (auto& gel : read->book.gels)
+                surfaces_.gels.push_back(std::move(gel));
+    }
 }
 
 Result<std::shared_ptr<const light::FixtureType>> Library::find(const std::string& id_or_path) {

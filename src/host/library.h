@@ -14,8 +14,8 @@ namespace zelo::host {
 
 class Library : public play::TypeSource, public light::ColourSources {
 public:
-    // Reads DATA/fixtures/* and DATA/gels/*. What cannot be read is left out and told in
-    // troubles().
+    // Reads DATA/fixtures/*, DATA/gels/* and DATA/surfaces/*. What cannot be read is left out and
+    // told in troubles().
     explicit Library(const std::filesystem::path& data);
     Library() = default;
 
@@ -28,6 +28,8 @@ public:
     void setShow(show::ShowPtr show);
 
     std::vector<std::shared_ptr<const light::FixtureType>> types() const; // by id, the show's too
+    // Skin and cloth: reflectances to judge a light on. Fixed once loaded.
+    const light::SwatchBook& surfaces() const { return surfaces_; }
     bool ships(const std::string& id) const; // without the show's own types
     std::vector<std::shared_ptr<const light::SwatchBook>> books() const;
     const std::vector<std::string>& troubles() const { return troubles_; }
@@ -41,6 +43,7 @@ private:
     mutable std::mutex mutex_;
     std::map<std::string, std::shared_ptr<const light::FixtureType>> types_;
     std::vector<std::shared_ptr<const light::SwatchBook>> books_;
+    light::SwatchBook surfaces_;
     std::vector<std::string> troubles_;
     show::ShowPtr show_;
 };

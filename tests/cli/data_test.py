@@ -31,6 +31,14 @@ class MadeByTheirPrograms(unittest.TestCase):
         for name, text in made("make_fixtures.py").items():
             self.assertEqual(text, (ROOT / "data/fixtures" / name).read_bytes(), name)
 
+    def test_skin_and_cloth(self):
+        table = made("make_surfaces.py", "skin-and-cloth.csv")["skin-and-cloth.csv"]
+        self.assertEqual(table, (ROOT / "data/surfaces/skin-and-cloth.csv").read_bytes())
+        rows = [line.split(",") for line in table.decode().splitlines()[2:]]
+        self.assertGreaterEqual(len(rows), 12)
+        for row in rows:
+            self.assertTrue(all(0 < float(v) < 1 for v in row[2:]), row[0])
+
     def test_the_demo_show(self):
         show = made("make_demo_show.py", "salt-lanterns.zelo")["salt-lanterns.zelo"]
         self.assertEqual(show, (ROOT / "data/shows/salt-lanterns.zelo").read_bytes())
@@ -79,7 +87,7 @@ class TheSchema(unittest.TestCase):
         check = jsonschema.Draft202012Validator(schema)
         show = json.loads((ROOT / "data/shows/salt-lanterns.zelo").read_text())
         self.assertTrue(check.is_valid(show))
-        for path, value in [(("version",), 2), (("format",), "other"), (("fixtures", 0, "address"), 513),
+        for path, value in [(("version",), 3), (("format",), "other"), (("fixtures", 0, "address"), 513),
                             (("fixtures", 0, "universe"), 0), (("look", 0, "intensity"), 1.5),
                             (("look", 0, "colour", "intent"), "loudest")]:
             broken = json.loads(json.dumps(show))

@@ -3,10 +3,12 @@
 #include "desk/kit/stations.h"
 #include "desk/match/match_model.h"
 #include "desk/shell/keep_form.h"
+#include "desk/swatches/convert_form.h"
 #include "desk/swatches/swatch_panel.h"
 #include "files/swatch_book_file.h"
 #include "window_test.h"
 
+#include <QCheckBox>
 #include <QInputDialog>
 #include <QLineEdit>
 #include <QListView>
@@ -318,6 +320,37 @@ TEST_F(KeptTest, AMeasuredLightIsKeptWithTheShow) {
     document.session().undo();
     document.session().undo();
     EXPECT_EQ(model.rowCount(), 0);
+}
+
+TEST_F(KeptTest, TheBookIsConvertedInOneGo) {
+    chooseGroups({"front", "back"});
+    ConvertForm form(document, model, nullptr);
+    form.setAttribute(Qt::WA_DeleteOnClose, false);
+    EXPECT_EQ(form.wish().types.size(), 2u);
+    EXPECT_GT(form.wish().gels.size(), 150u);
+    model.setQuery("21");
+    form.listedOnly().setChecked(true);
+    const auto listed = form.wish().gels.size();
+    EXPECT_LT(listed, 30u);
+    form.compute();
+    EXPECT_TRUE(comes([&] { return !form.working(); }));
+    EXPECT_EQ(form.lines().size(), 2 * listed);
+    const QTemporaryDir folder;
+    ASSERT_TRUE(form.writeCsv(folder.filePath("book.csv")));
+    ASSERT_TRUE(form.writePdf(folder.filePath("book.pdf")));
+    std::ifstream pdf(folder.filePath("book.pdf").toStdString(), std::ios::binary);
+    std::string head(5, 0);
+    pdf.read(head.data(), 5);
+    EXPECT_EQ(head, "%PDF-");
+    form.makePalettes();
+    EXPECT_EQ(document.show().palettes.size(), 8 + listed);
+    document.session().undo();
+    EXPECT_EQ(document.show().palettes.size(), 8u) << "in one step";
+    form.listedOnly().setChecked(false);
+    form.compute();
+    form.stop();
+    EXPECT_TRUE(comes([&] { return !form.working(); }));
+    EXPECT_LT(form.lines().size(), 2 * form.wish().gels.size()) << "stopped on the way";
 }
 
 } // namespace

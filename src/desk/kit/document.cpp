@@ -25,7 +25,8 @@ Document::Document(std::unique_ptr<host::Session> session)
     session_->on_change = [this] {
         if (show().white_cct_k != white_cct_k_) {
             white_cct_k_ = show().white_cct_k;
-            colours_ = LightColours(Kelvin{white_cct_k_});
+            if (!camera_k_)
+                colours_ = LightColours(Kelvin{white_cct_k_});
         }
         emit showChanged();
     };
@@ -33,6 +34,13 @@ Document::Document(std::unique_ptr<host::Session> session)
 
 Document::~Document() {
     session_.reset(); // ends the workers while the signals they post to are still there
+}
+
+void Document::setCamera(std::optional<double> balance_k) {
+    camera_k_ = balance_k;
+    colours_ = LightColours(Kelvin{camera_k_.value_or(white_cct_k_)});
+    emit seenByChanged();
+    emit stageComputed(); // everything that shows light paints anew
 }
 
 void Document::setLineup(show::Lineup lineup) {

@@ -26,6 +26,11 @@ public:
     std::shared_ptr<const play::Stage> stagePtr() const { return stage_; }
     const LightColours& colours() const { return colours_; }
 
+    // Colours as a camera balanced to this shows them; nothing: as the eye does, adapted to the
+    // show's white.
+    void setCamera(std::optional<double> balance_k);
+    const std::optional<double>& camera() const { return camera_k_; }
+
     void setLineup(show::Lineup lineup);
     // The fixture type of the lineup that Mix and Readings are about: its fixtures' type and mode.
     struct TypeKey {
@@ -67,13 +72,15 @@ signals:
     void lineupChanged();
     void focusTypeChanged();
     void told(const QString& message);
-    void foundChanged(); // the finder has something new
+    void seenByChanged(); // eye or camera: colours() are others
+    void foundChanged();  // the finder has something new
 
 private:
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
     LightColours colours_;
     double white_cct_k_;
+    std::optional<double> camera_k_;
     TypeKey chosen_focus_;
     std::map<std::string, std::uint64_t> wishes_;
 };

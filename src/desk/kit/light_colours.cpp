@@ -15,6 +15,11 @@ QColor LightColours::of(const colour::Xyz& light, double level) const {
     return {c.r, c.g, c.b};
 }
 
+QColor LightColours::surface(const colour::Xyz& light) const {
+    const auto c = screen_.showSurface(light).rgb;
+    return {c.r, c.g, c.b};
+}
+
 bool LightColours::outside(const colour::Xyz& light) const {
     return screen_.show(light).outside;
 }

@@ -14,6 +14,8 @@ class LightColours {
 public:
     explicit LightColours(Kelvin white);
     QColor of(const colour::Xyz& light, double level = 1) const;
+    // A surface in that light: `light` relative to a perfect white of Y = 1, its brightness kept.
+    QColor surface(const colour::Xyz& light) const;
     bool outside(const colour::Xyz& light) const; // beyond the monitor
     // The spectrum's own colours along x1..x2 = first..last nm, for filling plots.
     QLinearGradient spectral(double x1, double x2, double first_nm, double last_nm) const;

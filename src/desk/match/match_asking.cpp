@@ -214,4 +214,53 @@ void MatchModel::askCommonReach() {
     pick(fmt::format("uv:{:.5f},{:.5f}", nearest.at.u, nearest.at.v));
 }
 
+std::vector<MatchModel::Family> MatchModel::families() const {
+    const TypeRow* row = focus();
+    if (!row)
+        return {};
+    std::vector<Family> all{
+        {tr("warm"), {}}, {tr("green"), {}}, {tr("blue"), {}}, {tr("white"), {}}, {tr("all"), {}}};
+    const auto& mixer = *row->lamp.mixer;
+    for (std::size_t e = 0; e < mixer.type().emitters.size(); ++e) {
+        const auto xyz = mixer.partLight(e);
+        if (!mixer.usable(e) || !mixer.mode().channelOf(e) || !colour::hasChromaticity(xyz))
+            continue;
+        // Near the white a white; else by the hue about it, in u'v'.
+        const auto off = colour::toUv(xyz) - colour::planckianUv({document_.show().white_cct_k});
+        const double hue = std::atan2(off.v, off.u) / kDegree;
+        const std::size_t family = std::hypot(off.u, off.v) < 0.05 ? 3
+                                   : hue > -60 && hue < 75         ? 0
+                                   : hue >= 75 && hue < 190        ? 1
+                                                                   : 2;
+        // A cyan leans to the blue side, below the white.
+        all[family == 1 && off.v < 0 ? 2 : family].parts.push_back(e);
+        all[4].parts.push_back(e);
+    }
+    std::erase_if(all, [](const Family& f) { return f.parts.empty(); });
+    return all;
+}
+
+double MatchModel::familyDrive(const Family& family) const {
+    double most = 0;
+    for (const std::size_t e : family.parts)
+        most = std::max(most, drive(e));
+    return most;
+}
+
+// In the proportion they have; from next to nothing all alike.
+void MatchModel::setFamilyDrive(const Family& family, double target, int gesture) {
+    if (!focus())
+        return;
+    const double before = familyDrive(family);
+    if (!by_hand_)
+        by_hand_ = focus()->lamp.drives;
+    for (const std::size_t e : family.parts)
+        (*by_hand_)[e] =
+            std::clamp(before > 0.05 ? (*by_hand_)[e] * target / before : target, 0.0, 1.0);
+    auto& session = document_.session();
+    const auto name = fromQt(tr("%1 by hand").arg(family.name));
+    session.setHand(name, show::withDrives(session.hand(), focus()->fixtures, *by_hand_, wish()),
+                    fmt::format("{}-{}", name, gesture));
+}
+
 } // namespace zelo::desk

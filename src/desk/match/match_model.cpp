@@ -268,6 +268,15 @@ double MatchModel::drive(std::size_t emitter) const {
 void MatchModel::setDrive(std::size_t emitter, double drive, int gesture) {
     if (!focus())
         return;
+    if (holding_ && wanted()) {
+        const std::string pin = emitterName(emitter);
+        return editWishes(tr("%1 held at a level").arg(toQt(pin)), false, gesture,
+                          [&](show::ColourWish& w) {
+                              std::erase(w.keep_out, pin);
+                              std::erase_if(w.pins, [&](const auto& p) { return p.first == pin; });
+                              w.pins.emplace_back(pin, std::clamp(drive, 0.0, 1.0));
+                          });
+    }
     if (!by_hand_)
         by_hand_ = focus()->lamp.drives;
     (*by_hand_)[emitter] = std::clamp(drive, 0.0, 1.0);

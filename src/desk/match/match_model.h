@@ -74,7 +74,18 @@ public:
     void setIntent(mix::Intent intent);
     void setGiveUp(double share, int gesture);
     void setDrive(std::size_t emitter, double drive, int gesture); // by hand
-    void solveAgain();                                             // lets go of drives set by hand
+    // While holding, moving a level pins it there and the others hold the colour.
+    void setHolding(bool on) { holding_ = on; }
+    bool holding() const { return holding_; }
+    // Emitters of one kind, moved together: warm, green, blue, white, and all of them.
+    struct Family {
+        QString name;
+        std::vector<std::size_t> parts;
+    };
+    std::vector<Family> families() const;           // of the focus; those that it has
+    double familyDrive(const Family& family) const; // its highest
+    void setFamilyDrive(const Family& family, double drive, int gesture);
+    void solveAgain(); // lets go of drives set by hand
     void toggleKeepOut(std::size_t emitter);
     void togglePin(std::size_t emitter);
     bool keptOut(std::size_t emitter) const;
@@ -108,6 +119,7 @@ private:
     std::size_t tried_at_ = 0;
     int tried_gesture_ = 0;
     bool stepping_ = false;
+    bool holding_ = false;
 };
 
 // "no difference to see", "side by side only, a little greener", "a different colour, paler"

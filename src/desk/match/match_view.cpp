@@ -5,10 +5,13 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
 #include "desk/match/asked_as.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/mix_panel.h"
+#include "desk/match/skin_panel.h"
+#include "desk/readings/full_readings.h"
 #include "desk/readings/spectrum_plot.h"
 
 #include <algorithm>
@@ -86,15 +89,35 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
                             {-0.05, 0.05, 0.001, 4}, tr("Duv"), this)),
       through_(new SpectrumPlot(
           tr("Light wanted"), tr("The light wanted; dashed: the lamp before the gel"), true, this)),
-      asked_as_(new AskedAs(match, this)),
+      seen_by_(new Stations(tr("Seen by"),
+                            tr("Colours as the eye sees them, adapted to the show's white, or as a "
+                               "camera balanced to a colour temperature shows them"),
+                            {tr("Eye"), tr("Camera")}, {}, false, this)),
+      balance_(new NumberField(tr("Camera balance"), tr("What the camera is balanced to"),
+                               {2000, 12000, 100, 0}, tr("K"), this)),
+      asked_as_(new AskedAs(match, this)), skin_(new SkinPanel(document, match, this)),
       level_(new Button(tr("level all"), {},
                         tr("All types at the brightness of the weakest, by their intensities"),
                         Button::Kind::Text, this)),
       common_(new Button(tr("in common"), {},
                          tr("The nearest colour that every type of the lineup can show"),
                          Button::Kind::Text, this)),
+      full_(new FullReadings(document, match, this)),
       calibration_(new CalibrationView(document, this)) {
     setAccessibleName(tr("Match"));
+    balance_->setValue(5600);
+    connect(seen_by_, &Stations::stationChosen, this, [this](int by) {
+        document_.setCamera(by == 1 ? std::optional(balance_->value()) : std::nullopt);
+    });
+    connect(balance_, &NumberField::valueEdited, this, [this](double k) {
+        balance_->setValue(k);
+        document_.setCamera(k);
+    });
+    connect(&document_, &Document::seenByChanged, this, [this] {
+        seen_by_->setChosen(document_.camera() ? 1 : 0);
+        balance_->setVisible(document_.camera().has_value());
+    });
+    balance_->hide();
     connect(level_, &Button::clicked, this, [this] { match_.levelBrightness(); });
     connect(common_, &Button::clicked, this, [this] { match_.askCommonReach(); });
     connect(lamp_, &NumberField::valueEdited, this,
@@ -163,13 +186,17 @@ void MatchView::resizeEvent(QResizeEvent*) {
         f->setGeometry(kMargin + kSide - 72, cy + 8, 72, 24);
     tint_->setGeometry(kMargin + kSide - 92, cy + 30, 92, 24);
     calibration_->setGeometry(rect());
+    full_->setGeometry(rect());
     asked_as_->setGeometry(kMargin, lower + 12, kSide + 14, AskedAs::kHeight);
-    const int light = lower + 12 + AskedAs::kHeight + 34;
-    through_->setGeometry(kMargin, light, kSide, std::max(60, height() - light - 12));
+    const int light = lower + 12 + AskedAs::kHeight + 20;
+    through_->setGeometry(kMargin, light, kSide, std::max(50, height() - light - 44));
+    seen_by_->setGeometry(kMargin, height() - 38, seen_by_->sizeHint().width(), 34);
+    balance_->setGeometry(kMargin + kSide - 84, height() - 36, 84, 24);
+    skin_->setGeometry(width() - kMargin - kSide, lower - 12, kSide, height() - lower + 4);
     int x = width() - kMargin;
     for (Button* b : {common_, level_}) {
         const int w = b->sizeHint().width();
-        b->setGeometry(x - w, cy + static_cast<int>(r) - 2, w, 22);
+        b->setGeometry(x - w, cy + static_cast<int>(r) - 6, w, 22);
         x -= w + 16;
     }
     refresh();

@@ -13,9 +13,12 @@ namespace zelo::desk {
 class AskedAs;
 class Button;
 class CalibrationView;
+class FullReadings;
 class MixPanel;
 class NumberField;
+class SkinPanel;
 class SpectrumPlot;
+class Stations;
 
 // One row of Get; pressing it brings its type into focus.
 class TypeButton : public QAbstractButton {
@@ -38,7 +41,9 @@ class MatchView : public QWidget {
 public:
     MatchView(Document& document, MatchModel& match, QWidget* parent);
     MixPanel& mix() { return *mix_; }
+    SkinPanel& skin() { return *skin_; }
     AskedAs& askedAs() { return *asked_as_; }
+    FullReadings& fullReadings() { return *full_; }
     CalibrationView& calibration() { return *calibration_; }
     // Where the halves of the disc are, for looking at their pixels.
     QPoint wantedPixel() const;
@@ -71,10 +76,14 @@ private:
     NumberField* kelvin_;
     NumberField* tint_;
     SpectrumPlot* through_;
+    Stations* seen_by_;
+    NumberField* balance_;
     std::vector<TypeButton*> types_;
     AskedAs* asked_as_;
+    SkinPanel* skin_;
     Button* level_;
     Button* common_;
+    FullReadings* full_;
     CalibrationView* calibration_;
 };
 

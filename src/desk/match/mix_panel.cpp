@@ -7,6 +7,7 @@
 #include "desk/kit/stations.h"
 #include "desk/match/level_column.h"
 
+#include <QMouseEvent>
 #include <algorithm>
 #include <cmath>
 
@@ -30,8 +31,20 @@ MixPanel::MixPanel(Document& document, MatchModel& match, QWidget* parent)
       give_up_(new NumberField(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
                                {0, kMostGivenUp, 1, 0}, tr("% of brightness"), this)),
       again_(new Button(tr("solve again"), {}, tr("Let go of the levels set by hand"),
-                        Button::Kind::Text, this)) {
+                        Button::Kind::Text, this)),
+      families_(new Button(tr("families"), {},
+                           tr("Warm, green, blue and white emitters together, to see how light "
+                              "adds; or each alone"),
+                           Button::Kind::Text, this)),
+      hold_(new Button(tr("hold colour"), {},
+                       tr("A level that is moved is pinned there, and the others hold the colour; "
+                          "off: the others stay"),
+                       Button::Kind::Text, this)) {
     setAccessibleName(tr("Mix"));
+    for (Button* b : {families_, hold_})
+        b->setCheckable(true);
+    connect(families_, &Button::clicked, this, &MixPanel::setFamilies);
+    connect(hold_, &Button::clicked, this, [this](bool on) { match_.setHolding(on); });
     connect(intents_, &Stations::stationChosen, this,
             [this](int i) { match_.setIntent(static_cast<mix::Intent>(i)); });
     for (ValueControl* c :
@@ -54,8 +67,14 @@ void MixPanel::resizeEvent(QResizeEvent*) {
     intents_->setGeometry(0, 26, width(), 34);
     slider_->setGeometry(0, 100, width(), 26);
     give_up_->setGeometry(60, 128, 150, 24);
-    again_->move(width() - again_->sizeHint().width(), 0);
-    again_->resize(again_->sizeHint());
+    int right = width();
+    for (Button* b : {families_, again_}) {
+        const int w = b->sizeHint().width() + 4; // bold when it is on
+        b->setGeometry(right - w, 0, w, 20);
+        right -= w + 8;
+    }
+    hold_->setGeometry(width() - hold_->sizeHint().width() - 4, 148, hold_->sizeHint().width() + 4,
+                       20);
     const int n = std::max<int>(1, static_cast<int>(columns_.size()));
     const double pitch = std::min(52.0, (width() + 12.0 - kScale) / n);
     const int top = 168;
@@ -72,7 +91,18 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         c->deleteLater();
     columns_.clear();
     parts_.clear();
-    for (std::size_t e = 0; mixer && e < mixer->type().partCount(); ++e) {
+    families_shown_ = families_->isChecked() ? match_.families() : decltype(families_shown_){};
+    for (const auto& family : families_shown_) {
+        auto* column = new LevelColumn(family.name, this);
+        connect(column, &LevelColumn::valueEdited, this, [this, family](double value, int gesture) {
+            match_.setFamilyDrive(family, value / 100, gesture);
+        });
+        connect(column, &LevelColumn::resetWanted, this, [this] { match_.solveAgain(); });
+        column->show();
+        columns_.push_back(column);
+    }
+    for (std::size_t e = 0; families_shown_.empty() && mixer && e < mixer->type().partCount();
+         ++e) {
         if (!mixer->mode().channelOf(e))
             continue;
         parts_.push_back(e);
@@ -95,6 +125,20 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
     resizeEvent(nullptr);
 }
 
+void MixPanel::mousePressEvent(QMouseEvent* event) {
+    const QRect curve = curveRect();
+    if (!curve.contains(event->pos()) || match_.tradeOff().size() < 2)
+        return QWidget::mousePressEvent(event);
+    const double share = (event->pos().x() - curve.left()) / static_cast<double>(curve.width());
+    match_.setGiveUp(share * kMostGivenUp / 100, 0);
+}
+
+void MixPanel::setFamilies(bool on) {
+    families_->setChecked(on);
+    columns_of_.clear();
+    refresh();
+}
+
 void MixPanel::refresh() {
     const TypeRow* row = match_.focus();
     const std::string of = row ? row->key.type + "\n" + row->key.mode : std::string();
@@ -113,7 +157,17 @@ void MixPanel::refresh() {
     slider_->setVisible(gives);
     give_up_->setVisible(gives);
     again_->setVisible(row && row->lamp.by_hand);
-    for (std::size_t i = 0; row && i < columns_.size(); ++i) {
+    hold_->setVisible(families_shown_.empty() && row);
+    families_->setVisible(row && !row->lamp.mixer->type().emitters.empty());
+    for (std::size_t i = 0; row && i < families_shown_.size(); ++i) {
+        const auto& family = families_shown_[i];
+        colour::Xyz light{0, 0, 0};
+        for (const std::size_t e : family.parts)
+            light = light + row->lamp.mixer->partLight(e);
+        columns_[i]->setValue(100 * match_.familyDrive(family));
+        columns_[i]->setLight(document_.colours().of(light), false, false);
+    }
+    for (std::size_t i = 0; row && i < parts_.size(); ++i) {
         const std::size_t e = parts_[i];
         const auto& mixer = *row->lamp.mixer;
         columns_[i]->setValue(100 * match_.drive(e));

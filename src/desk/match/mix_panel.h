@@ -19,9 +19,11 @@ class MixPanel : public QWidget {
 public:
     MixPanel(Document& document, MatchModel& match, QWidget* parent);
     const std::vector<LevelColumn*>& columns() const { return columns_; }
+    void setFamilies(bool on); // a column for warm, green, blue, white and all
 
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override; // on the trade-off curve: that point
     void resizeEvent(QResizeEvent* event) override;
 
 private:
@@ -35,8 +37,11 @@ private:
     ValueSlider* slider_;
     NumberField* give_up_;
     Button* again_;
+    Button* families_;
+    Button* hold_;
     std::vector<LevelColumn*> columns_;
-    std::vector<std::size_t> parts_; // of the type, one for each column
+    std::vector<std::size_t> parts_;                 // of the type, one for each column
+    std::vector<MatchModel::Family> families_shown_; // instead of parts_, one for each column
     std::string columns_of_;
 };
 

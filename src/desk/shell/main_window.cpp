@@ -2,12 +2,15 @@
 #include "desk/shell/main_window.h"
 
 #include "base/file.h"
+#include "colour/lamp.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/match/asked_as.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
+#include "desk/match/split_field.h"
+#include "desk/readings/full_readings.h"
 #include "desk/readings/readings_panel.h"
 #include "desk/rig/find_panel.h"
 #include "desk/rig/rig_side.h"
@@ -20,6 +23,8 @@
 #include "desk/shell/message_line.h"
 #include "desk/swatches/swatch_panel.h"
 #include "files/mvr.h"
+#include "light/levels.h"
+#include "mix/nearest_gels.h"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -47,7 +52,7 @@ MainWindow::MainWindow(Document& document)
       match_view_(new MatchView(document, *match_model_, views_)), side_(new QStackedWidget(this)),
       readings_(new ReadingsPanel(document, *match_model_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
-      message_(new MessageLine(this)) {
+      message_(new MessageLine(this)), split_(new SplitField(document, *match_model_, this)) {
     setWindowTitle(tr("Zelochrome"));
     setMinimumSize(1180, 720);
     resize(1280, 800);
@@ -94,6 +99,49 @@ MainWindow::MainWindow(Document& document)
     setFocus(); // nothing is picked by a first key press that was meant for the window
 }
 
+void MainWindow::whichGel() {
+    const TypeRow* row = match_model_->focus();
+    if (!row || !colour::hasChromaticity(row->lamp.sent.xyz))
+        return tell(tr("No light in the lineup: nothing to look for."));
+    light::Wanted light;
+    light.xyz = row->lamp.sent.xyz;
+    light.spectrum = light::spectrumOf(row->lamp.mixer->type(), row->lamp.sent.drives);
+    document_.later(
+        "which gel", this,
+        [light, books = document_.session().library().books(), k = swatches_->model().lampK()] {
+            std::vector<const light::Gel*> gels;
+            for (const auto& book : books)
+                for (const auto& gel : book->gels)
+                    gels.push_back(&gel);
+            const auto lamp = colour::lampOf(Kelvin{k});
+            std::vector<std::pair<QString, std::string>> lines;
+            for (const auto by : {mix::Near::Colour, mix::Near::Spectrum})
+                for (const auto& near : mix::nearestGels(gels, light, lamp, by, 6))
+                    lines.emplace_back(by == mix::Near::Colour
+                                           ? tr("%1 %2\tΔu′v′ %3")
+                                                 .arg(toQt(near.gel->id), toQt(near.gel->name),
+                                                      numberText(near.miss_uv, 4))
+                                           : tr("%1 %2\tspectrum %3 % off")
+                                                 .arg(toQt(near.gel->id), toQt(near.gel->name),
+                                                      numberText(100 * near.spectral_miss, 0)),
+                                       "gel:" + near.gel->id);
+            return lines;
+        },
+        [this](const std::vector<std::pair<QString, std::string>>& lines) {
+            auto* menu = new QMenu(this);
+            menu->setAttribute(Qt::WA_DeleteOnClose);
+            menu->setTitle(tr("Which gel is this?"));
+            menu->addSection(tr("Nearest in colour"));
+            for (std::size_t i = 0; i < lines.size(); ++i) {
+                if (i == lines.size() / 2)
+                    menu->addSection(tr("Nearest in spectrum"));
+                connect(menu->addAction(lines[i].first), &QAction::triggered, this,
+                        [this, asked = lines[i].second] { match_model_->pick(asked); });
+            }
+            menu->popup(mapToGlobal(QPoint(kSwatches + 40, kHeader + 60)));
+        });
+}
+
 void MainWindow::openKeep(int as) {
     (new KeepForm(document_, static_cast<KeepForm::As>(as), this))->show();
 }
@@ -136,6 +184,10 @@ void MainWindow::makeCommands() {
     add(tr("Put down what is in hand"), "Esc", [this, &session] {
         if (rig_view_->typeEditor().isVisible())
             return rig_view_->typeEditor().hide();
+        if (split_->isVisible())
+            return split_->hide();
+        if (match_view_->fullReadings().isVisible())
+            return match_view_->fullReadings().hide();
         if (match_view_->calibration().isVisible()) {
             match_view_->calibration().stop();
             return match_view_->calibration().hide();
@@ -149,6 +201,12 @@ void MainWindow::makeCommands() {
     add(tr("Level all types to the weakest"), {}, [this] { match_model_->levelBrightness(); });
     add(tr("The nearest colour all types have in common"), {},
         [this] { match_model_->askCommonReach(); });
+    add(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
+    add(tr("Which gel is this?"), "W", [this] { whichGel(); });
+    add(tr("Readings in full"), "I", [this] {
+        showView(Match);
+        match_view_->fullReadings().toggle();
+    });
     add(tr("Calibrate the first lamp of the lineup"), "Ctrl+M", [this] {
         showView(Match);
         match_view_->calibration().open();
@@ -466,6 +524,8 @@ void MainWindow::resizeEvent(QResizeEvent*) {
     views_->setGeometry(kSwatches, kHeader, width() - kSwatches - kReadings, middle);
     side_->setGeometry(width() - kReadings, kHeader, kReadings, middle);
     lineup_->setGeometry(0, height() - kLineup, width(), kLineup);
+    if (split_->isVisible())
+        split_->setGeometry(rect());
     message_->setGeometry(kSwatches, kHeader + middle - 32, views_->width(), 32);
 }
 

@@ -18,6 +18,7 @@ class MatchView;
 class RigSide;
 class RigView;
 class ReadingsPanel;
+class SplitField;
 class SwatchPanel;
 
 class MainWindow : public QWidget {
@@ -62,6 +63,7 @@ private:
     void openRecent();
     void remember(const QString& path); // among the recent shows
     void openKeep(int as);              // KeepForm::As
+    void whichGel();                    // the gels nearest to what the first of the lineup shows
     void askOpen();
     void save();
     void askSaveAs();
@@ -83,6 +85,7 @@ private:
     RigSide* rig_side_;
     LineupPanel* lineup_;
     QWidget* message_;
+    SplitField* split_;
     std::vector<Command> commands_;
     bool disposable_ = false;
 };

@@ -6,6 +6,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
 #include "desk/match/match_model.h"
+#include "desk/swatches/convert_form.h"
 #include "files/spectrum_file.h"
 #include "show/kept.h"
 
@@ -282,6 +283,8 @@ void SwatchPanel::openMenu() {
         if (const auto done = loadBook(path); !done)
             document_.tell(toQt(done.error().text()));
     });
+    connect(menu->addAction(tr("Convert the book…")), &QAction::triggered, this,
+            [this] { (new ConvertForm(document_, *model_, window()))->show(); });
     connect(menu->addAction(tr("Load a measured light…")), &QAction::triggered, this, [this] {
         const auto path = QFileDialog::getOpenFileName(this, tr("Load a measured light"), {},
                                                        tr("Spectra (*.csv *.sp *.txt *.spdx)"));

@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The split field over the whole window: wanted at the left, got at the right, touching; to be
+// looked at from afar, on a second screen, or beside a real gel. One key opens and closes it.
+#pragma once
+
+#include "desk/match/match_model.h"
+
+#include <QWidget>
+
+namespace zelo::desk {
+
+class SplitField : public QWidget {
+    Q_OBJECT
+public:
+    SplitField(Document& document, MatchModel& match, QWidget* window);
+    void toggle();
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+
+private:
+    Document& document_;
+    MatchModel& match_;
+};
+
+} // namespace zelo::desk

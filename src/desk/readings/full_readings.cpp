@@ -1,0 +1,219 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/readings/full_readings.h"
+
+#include "colour/lamp.h"
+#include "colour/ssi.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "light/levels.h"
+#include "mix/miss.h"
+
+#include <cmath>
+
+namespace zelo::desk {
+
+namespace {
+
+constexpr int kMargin = 24;
+constexpr int kRow = 24;
+
+struct Indices { // NaN where they mean nothing
+    double ra = NAN, r9 = NAN, rf = NAN, rg = NAN, kelvin = NAN, duv = NAN;
+    std::optional<colour::Tm30> tm30;
+};
+
+Indices indicesOf(const colour::Spectrum& light) {
+    Indices i;
+    const auto xyz = colour::toXyz(light);
+    const auto cct = colour::hasChromaticity(xyz) ? colour::cctOf(colour::toUv(xyz)) : std::nullopt;
+    if (cct) {
+        i.kelvin = cct->cct.value;
+        i.duv = cct->duv;
+    }
+    if (!colour::indicesMeanSomething(cct))
+        return i;
+    const auto cie = colour::cie13Of(light, cct->cct);
+    i.ra = cie.ra;
+    i.r9 = cie.r[8];
+    i.tm30 = colour::tm30Of(light, cct->cct);
+    i.rf = i.tm30->rf;
+    i.rg = i.tm30->rg;
+    return i;
+}
+
+FullNumbers numbersOf(const play::StageLamp& lamp, const colour::Spectrum& white) {
+    FullNumbers n;
+    const auto& mixer = *lamp.mixer;
+    if (!(lamp.sent.xyz.Y > 0))
+        return n;
+    const auto got = light::spectrumOf(mixer.type(), lamp.sent.drives);
+    const auto g = indicesOf(got);
+    const light::Wanted* wanted = lamp.colour ? &lamp.colour->wanted : nullptr;
+    const auto w = wanted && wanted->spectrum ? indicesOf(*wanted->spectrum) : Indices{};
+    const auto add = [&](const QString& name, double a, double b, int decimals,
+                         const QString& unit = {}) {
+        n.rows.push_back({name, a, b, decimals, unit});
+    };
+    add(QObject::tr("correlated colour temperature"), w.kelvin, g.kelvin, 0, "K");
+    add(QObject::tr("Duv"), w.duv, g.duv, 4);
+    add("R_a", w.ra, g.ra, 0);
+    add("R9", w.r9, g.r9, 0);
+    add("R_f", w.rf, g.rf, 0);
+    add("R_g", w.rg, g.rg, 0);
+    add(QObject::tr("brightness"), NAN, lamp.sent.xyz.Y, 0, "cd");
+    add(QObject::tr("power"), NAN, mixer.powerOf(lamp.sent.drives), 0, "W");
+    n.bins = g.tm30;
+    if (!wanted)
+        return n;
+    mix::MixWish brightest;
+    brightest.intent = mix::Intent::Brightest;
+    brightest.keep_out = lamp.colour->wish.keep_out;
+    brightest.pins = lamp.colour->wish.pins;
+    const double most = mixer.xyzOf(mixer.solve(*wanted, brightest).drives).Y;
+    add(QObject::tr("of the brightest mix"), NAN, most > 0 ? 100 * lamp.sent.xyz.Y / most : NAN, 0,
+        "%");
+    if (!wanted->spectrum)
+        return n;
+    add(QObject::tr("SSI to the wanted light"), NAN,
+        colour::spectralSimilarity(got, *wanted->spectrum).value_or(NAN), 0);
+    add(QObject::tr("agreement on 99 surfaces"), NAN,
+        colour::agreementOf(*wanted->spectrum, got, wanted->lamp.value_or(white)), 0);
+    for (const auto& miss : mix::missByObserver(*wanted->spectrum, got))
+        n.observers.emplace_back(QObject::tr(mix::words(miss.observer)), miss.miss_uv);
+    return n;
+}
+
+} // namespace
+
+FullReadings::FullReadings(Document& document, MatchModel& match, QWidget* parent)
+    : QWidget(parent), document_(document), match_(match) {
+    setAccessibleName(tr("Readings in full"));
+    setToolTip(tr("Every number of the type in focus (I or a press closes)"));
+    connect(&match_, &MatchModel::rowsChanged, this, &FullReadings::ask);
+    hide();
+}
+
+void FullReadings::toggle() {
+    if (isVisible())
+        return hide();
+    setGeometry(parentWidget()->rect());
+    show();
+    raise();
+    ask();
+}
+
+const FullNumbers::Row* FullReadings::row(const QString& name) const {
+    for (const auto& r : numbers_.rows)
+        if (r.name == name)
+            return &r;
+    return nullptr;
+}
+
+void FullReadings::ask() {
+    const TypeRow* row = match_.focus();
+    if (!isVisible() || !row)
+        return;
+    document_.later(
+        "full readings", this,
+        [lamp = row->lamp, white = Kelvin{document_.show().white_cct_k}] {
+            return numbersOf(lamp, colour::lampOf(white));
+        },
+        [this](const FullNumbers& numbers) {
+            numbers_ = numbers;
+            update();
+            emit computed();
+        });
+}
+
+void FullReadings::mousePressEvent(QMouseEvent*) {
+    hide();
+}
+
+// Sixteen bins: where each one's colours go under this light (bright) from the reference (circle).
+void FullReadings::paintBins(QPainter& p, const QRectF& room) const {
+    const QPointF centre = room.center();
+    const double r = room.width() * 0.36;
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen(theme().faint, 1));
+    p.setBrush(Qt::NoBrush);
+    p.drawEllipse(centre, r, r);
+    QPolygonF shifted;
+    for (std::size_t i = 0; i < numbers_.bins->bins.size(); ++i) {
+        const auto& bin = numbers_.bins->bins[i];
+        const double angle = (static_cast<double>(i) + 0.5) * 22.5 * 3.14159265358979 / 180;
+        const double to = angle + bin.hue_shift;
+        const QPointF from = centre + r * QPointF(std::cos(angle), -std::sin(angle));
+        const QPointF there =
+            centre + r * (1 + bin.chroma_shift) * QPointF(std::cos(to), -std::sin(to));
+        p.setPen(QPen(theme().text, 1));
+        p.drawLine(from, there);
+        p.setPen(Qt::NoPen);
+        p.setBrush(theme().text);
+        p.drawEllipse(there, 2, 2);
+        shifted << there;
+        const QPointF label = centre + (r + 20) * QPointF(std::cos(angle), -std::sin(angle));
+        drawTextCentred(p, static_cast<int>(label.x()), static_cast<int>(label.y()) + 4,
+                        numberText(bin.rf, 0), typeface(Type::Small),
+                        bin.rf < 80 ? theme().bright : theme().dim);
+    }
+    p.setPen(QPen(theme().bright, 1.5));
+    p.setBrush(Qt::NoBrush);
+    p.drawPolygon(shifted);
+}
+
+void FullReadings::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().bench);
+    const TypeRow* row = match_.focus();
+    const int w =
+        drawText(p, kMargin, 36, tr("Readings in full"), typeface(Type::Title), theme().bright);
+    drawText(p, kMargin + w + 14, 36,
+             row ? tr("%1, at full; I closes").arg(match_.lampsText()) : QString(),
+             typeface(Type::Small), theme().dim);
+    const int wanted_right = kMargin + 270;
+    const int got_right = kMargin + 350;
+    int y = 76;
+    drawTextRight(p, wanted_right, y, tr("wanted"), typeface(Type::Small), theme().dim);
+    drawTextRight(p, got_right, y, tr("got"), typeface(Type::Small), theme().dim);
+    p.fillRect(kMargin, y + 6, got_right - kMargin + 26, 1, theme().hair);
+    for (const auto& r : numbers_.rows) {
+        y += kRow;
+        drawText(p, kMargin, y, r.name, typeface(Type::Work), theme().text);
+        if (std::isfinite(r.wanted))
+            drawTextRight(p, wanted_right, y, numberText(r.wanted, r.decimals),
+                          typeface(Type::Work), theme().text);
+        drawTextRight(p, got_right, y, numberOrDash(r.got, r.decimals), typeface(Type::Work),
+                      theme().bright);
+        drawText(p, got_right + 5, y, r.unit, typeface(Type::Small), theme().dim);
+    }
+    y += kRow + 20;
+    if (!numbers_.observers.empty()) {
+        drawText(p, kMargin, y, tr("Miss as other observers see it"), typeface(Type::Work),
+                 theme().bright);
+        drawTextRight(p, got_right, y, tr("Δu′v′"), typeface(Type::Small), theme().dim);
+        p.fillRect(kMargin, y + 6, got_right - kMargin + 26, 1, theme().hair);
+        for (const auto& [name, miss] : numbers_.observers) {
+            y += kRow;
+            drawText(p, kMargin, y, name, typeface(Type::Work), theme().text);
+            drawTextRight(p, got_right, y, numberText(miss, 4), typeface(Type::Work),
+                          theme().bright);
+        }
+    }
+    const QRectF bins(width() - kMargin - 290, 60, 290, 290);
+    if (numbers_.bins) {
+        drawText(p, static_cast<int>(bins.left()), 76, tr("Hue bins of TM-30"),
+                 typeface(Type::Work), theme().bright);
+        paintBins(p, bins.translated(0, 24));
+        drawText(p, static_cast<int>(bins.left()), static_cast<int>(bins.bottom()) + 44,
+                 tr("circle: the reference; figures: R_f of each bin"), typeface(Type::Small),
+                 theme().dim);
+    } else {
+        p.setFont(typeface(Type::Small));
+        p.setPen(theme().dim);
+        p.drawText(bins, Qt::TextWordWrap,
+                   tr("R_a and R_f mean something near white only (Duv within 0.0054): this light "
+                      "is a colour."));
+    }
+}
+
+} // namespace zelo::desk

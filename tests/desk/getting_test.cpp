@@ -1,0 +1,193 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What comes out: skin and cloth, the split field over the window, which gel it is, the mix that
+// holds its colour and the families.
+#include "desk/match/level_column.h"
+#include "desk/match/match_view.h"
+#include "desk/match/mix_panel.h"
+#include "desk/match/skin_panel.h"
+#include "desk/match/split_field.h"
+#include "desk/readings/full_readings.h"
+#include "light/levels.h"
+#include "window_test.h"
+
+#include <QMenu>
+#include <cmath>
+
+namespace zelo::desk {
+namespace {
+
+class GettingTest : public WindowTest {
+protected:
+    GettingTest() {
+        chooseGroups({"back"});
+        model.pick("gel:214@3200");
+        settle();
+    }
+    MatchModel& model = window.matchModel();
+    SkinPanel& skin = window.matchView().skin();
+    void pick(const char* asked) {
+        model.pick(asked);
+        settle();
+    }
+    double meanDeltaE() {
+        double sum = 0;
+        for (const auto& s : skin.seen())
+            sum += s.delta_e;
+        return sum / static_cast<double>(skin.seen().size());
+    }
+};
+
+TEST_F(GettingTest, SkinAndClothTellMixesOfOneColourApart) {
+    ASSERT_GE(skin.seen().size(), 12u);
+    model.setIntent(mix::Intent::Truest);
+    settle();
+    const double truest = meanDeltaE();
+    model.setIntent(mix::Intent::Leanest);
+    model.setGiveUp(0.8, 0);
+    settle();
+    model.setIntent(mix::Intent::Brightest);
+    settle();
+    EXPECT_GT(meanDeltaE(), truest) << "the brightest mix has another spectrum";
+    EXPECT_LT(model.focus()->miss_uv, 0.001) << "and the same colour on a white wall";
+    // Each half is the surface in that light.
+    const auto image = skin.grab().toImage();
+    const auto first = skin.seen()[0];
+    int wanted = 0;
+    int got = 0;
+    for (int x = 0; x < image.width() / 3; ++x)
+        for (int y = 22; y < 80; ++y) {
+            wanted += image.pixelColor(x, y) == document.colours().surface(first.wanted);
+            got += image.pixelColor(x, y) == document.colours().surface(first.got);
+        }
+    EXPECT_GT(wanted, 300);
+    EXPECT_GT(got, 300);
+    pick("uv:0.24,0.51");
+    EXPECT_TRUE(skin.seen().empty()) << "numbers have no spectrum";
+    EXPECT_TRUE(std::isnan(skin.worst()));
+}
+
+TEST_F(GettingTest, ACameraShowsItsOwnWhite) {
+    pick("cct:5600");
+    const QColor eye = document.colours().of(model.wanted()->xyz);
+    EXPECT_GT(eye.blue(), eye.red() + 10) << "an eye at 4300 K sees daylight as cool";
+    document.setCamera(5600);
+    const QColor camera = document.colours().of(model.wanted()->xyz);
+    EXPECT_NEAR(camera.red(), camera.blue(), 3) << "to a camera at 5600 K it is white";
+    const auto image = window.matchView().grab().toImage();
+    EXPECT_EQ(image.pixelColor(window.matchView().wantedPixel()), camera);
+    document.setCamera(std::nullopt);
+    EXPECT_EQ(document.colours().of(model.wanted()->xyz), eye);
+}
+
+TEST_F(GettingTest, TheSplitFieldFillsTheWindowByOneKey) {
+    auto* field = child<SplitField>("Split field");
+    QTest::keyClick(&window, Qt::Key_Z);
+    ASSERT_TRUE(field->isVisible());
+    EXPECT_EQ(field->size(), window.size());
+    const auto image = field->grab().toImage();
+    const int y = image.height() / 2;
+    const int seam = image.width() / 2;
+    EXPECT_EQ(image.pixelColor(seam - 1, y), document.colours().of(model.wanted()->xyz));
+    EXPECT_EQ(image.pixelColor(seam, y), document.colours().of(model.focus()->lamp.sent.xyz))
+        << "the halves touch";
+    QTest::keyClick(&window, Qt::Key_Escape);
+    EXPECT_FALSE(field->isVisible());
+    EXPECT_FALSE(document.session().hand()->empty()) << "Esc closed the field and nothing else";
+}
+
+TEST_F(GettingTest, WhichGelIsThisFindsTheGelThatIsShown) {
+    QApplication::setActiveWindow(&window);
+    QTest::keyClick(&window, Qt::Key_W);
+    QMenu* menu = nullptr;
+    ASSERT_TRUE(comes([&] {
+        for (auto* m : window.findChildren<QMenu*>())
+            if (m->title() == "Which gel is this?")
+                menu = m;
+        return menu != nullptr;
+    }));
+    QStringList gels;
+    for (QAction* action : menu->actions())
+        if (!action->isSeparator())
+            gels << action->text();
+    ASSERT_EQ(gels.size(), 12);
+    EXPECT_TRUE(gels[0].startsWith("214 ")) << gels[0].toStdString();
+    menu->close();
+}
+
+TEST_F(GettingTest, ReadingsInFullAreTheCores) {
+    pick("cct:3200");
+    auto& full = window.matchView().fullReadings();
+    QTest::keyClick(&window, Qt::Key_I);
+    ASSERT_TRUE(comes([&] { return full.row("R_f") != nullptr; }));
+    settle();
+    const auto& lamp = model.focus()->lamp;
+    const auto got = light::spectrumOf(lamp.mixer->type(), lamp.sent.drives);
+    const auto cct = colour::cctOf(colour::toUv(lamp.sent.xyz));
+    EXPECT_NEAR(full.row("R_f")->got, colour::tm30Of(got, cct->cct).rf, 1e-9);
+    EXPECT_NEAR(full.row("R_a")->got, colour::cie13Of(got, cct->cct).ra, 1e-9);
+    EXPECT_NEAR(full.row("R_f")->wanted, 100, 0.1) << "a blackbody is its own reference";
+    EXPECT_NEAR(full.row("power")->got, lamp.mixer->powerOf(lamp.sent.drives), 1e-9);
+    EXPECT_LE(full.row("of the brightest mix")->got, 102);
+    EXPECT_GE(full.row("of the brightest mix")->got, 68) << "it may give up 30 %";
+    ASSERT_EQ(full.numbers().observers.size(), 4u);
+    EXPECT_LT(full.numbers().observers[0].second, 0.001) << "the observer it was mixed for";
+    ASSERT_TRUE(full.numbers().bins);
+    pick("gel:338@5600");
+    ASSERT_TRUE(comes([&] { return !full.numbers().bins; })) << "a cyan has no R_f";
+    EXPECT_TRUE(std::isnan(full.row("R_f")->got));
+    QTest::keyClick(&window, Qt::Key_Escape);
+    EXPECT_FALSE(full.isVisible());
+}
+
+TEST_F(GettingTest, APressOnTheCurveTakesThatPoint) {
+    ASSERT_TRUE(comes([&] { return model.tradeOff().size() >= 2; }));
+    auto& mix = window.matchView().mix();
+    QTest::mouseClick(&mix, Qt::LeftButton, {}, {6 + (mix.width() - 12) / 2, 90});
+    settle();
+    EXPECT_NEAR(model.wish()->give_up, 0.475, 0.01) << "half of the scale, which ends at 95 %";
+}
+
+TEST_F(GettingTest, AColumnMovesAloneOrTheOthersHoldTheColour) {
+    const auto wanted = model.wanted()->uv();
+    const auto off = [&] {
+        settle();
+        return colour::distance(colour::toUv(model.focus()->lamp.sent.xyz), wanted);
+    };
+    const double lime = model.drive(3);
+    model.setDrive(3, lime * 0.6, 1);
+    EXPECT_GT(off(), 0.01) << "free mixing: the colour goes along";
+    EXPECT_TRUE(model.focus()->lamp.by_hand);
+    model.solveAgain();
+    model.setHolding(true);
+    model.setDrive(3, lime * 0.6, 2);
+    EXPECT_LT(off(), 0.001) << "the others hold it";
+    EXPECT_NEAR(model.drive(3), lime * 0.6, 1e-9);
+    EXPECT_TRUE(model.pinned(3)) << "it is pinned where it was put";
+    EXPECT_FALSE(model.focus()->lamp.by_hand);
+}
+
+TEST_F(GettingTest, FamiliesMoveTheirEmittersTogether) {
+    auto& mix = window.matchView().mix();
+    mix.setFamilies(true);
+    settle();
+    QStringList names;
+    for (const auto* column : mix.columns())
+        names << column->accessibleName();
+    EXPECT_EQ(names, (QStringList{"warm level", "green level", "blue level", "all level"}));
+    const double red = model.drive(1);
+    const double amber = model.drive(2);
+    emit mix.columns()[0]->valueEdited(50, 7); // warm: its highest at half
+    settle();
+    EXPECT_NEAR(std::max({model.drive(0), model.drive(1), model.drive(2)}), 0.5, 1e-6);
+    EXPECT_NEAR(model.drive(1) / model.drive(2), red / amber, 1e-6) << "in their proportion";
+    emit mix.columns()[2]->valueEdited(80, 8); // blue from nothing: all of it alike
+    settle();
+    EXPECT_NEAR(model.drive(6), 0.8, 0.35);
+    EXPECT_GT(model.drive(6), 0);
+    EXPECT_EQ(undoName(), "blue by hand");
+    mix.setFamilies(false);
+    EXPECT_EQ(mix.columns().size(), 8u);
+}
+
+} // namespace
+} // namespace zelo::desk
