@@ -18,8 +18,10 @@ int main(int argc, char** argv) {
     cli.add_flag("--rig", wish.rig, "start a practice rig beside it");
     cli.add_option("--view", wish.view, "rig, match, gradient, crossfade, cues or ripple");
     cli.add_option("--side", wish.side,
-                   "on the right of Rig: find (and searches), types, editor, output or check")
-        ->check(CLI::IsMember({"find", "types", "editor", "output", "check"}));
+                   "on the right of Rig: find (and searches), types, editor, output or check; over "
+                   "Match: calibration (and measures) or readings")
+        ->check(CLI::IsMember(
+            {"find", "types", "editor", "output", "check", "calibration", "readings"}));
     cli.add_option("--lineup", wish.lineup, "groups to take into the lineup")->delimiter(',');
     cli.add_option("--pick", wish.pick, "a colour for the lineup: gel:214@3200");
     cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");

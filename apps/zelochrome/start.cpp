@@ -5,6 +5,7 @@
 #include "desk/kit/theme.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
+#include "desk/readings/full_readings.h"
 #include "desk/rig/find_panel.h"
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
@@ -59,6 +60,14 @@ show::Lineup lineupOf(const show::Show& show, const std::vector<std::string>& gr
 
 // Before a picture: the search that was asked for has ended.
 void openSide(MainWindow& window, const std::string& side) {
+    auto& match = window.matchView();
+    if (side == "readings")
+        return match.fullReadings().toggle();
+    if (side == "calibration") {
+        match.calibration().open(); // the light is there when the frame has gone out
+        QTimer::singleShot(200, &match, [&match] { match.calibration().start(); });
+        return;
+    }
     auto& rig = window.rigSide();
     if (side == "editor") {
         rig.showPage(RigSide::Types);
@@ -73,15 +82,16 @@ void openSide(MainWindow& window, const std::string& side) {
         rig.find().search();
 }
 
-bool searching(Document& document) {
+bool searching(MainWindow& window, Document& document) {
     auto* network = document.session().network();
-    return network->finder() && network->finder()->state().searching;
+    return window.matchView().calibration().measuring() ||
+           (network->finder() && network->finder()->state().searching);
 }
 
 void takeShot(MainWindow& window, Document& document, const QString& file) {
     QElapsedTimer waited;
     waited.start();
-    while (searching(document) && waited.elapsed() < 15000)
+    while (searching(window, document) && waited.elapsed() < 15000)
         QApplication::processEvents(QEventLoop::AllEvents, 50);
     QApplication::processEvents(QEventLoop::AllEvents, 50);
     for (int i = 0; i < 8; ++i) { // lists gather what comes for a moment

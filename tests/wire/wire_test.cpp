@@ -153,6 +153,21 @@ TEST(E131Sender, SendsOnChangeRepeatsAndKeepsAlive) {
     EXPECT_EQ(heard[0].source_name, "test");
 }
 
+TEST(E131Receiver, ASourceThatEndedBeginsAnew) {
+    Ear ear;
+    light::Frame frame;
+    for (int run = 0; run < 2; ++run) { // the same source, started twice: sequence 0 again
+        auto sender = mouth(ear);
+        for (int i = 0; i < 8; ++i) {
+            frame.at(1).values[0] = static_cast<std::uint8_t>(10 * run + i);
+            sender->sendAt(frame, E131Sender::Clock::now());
+        }
+        sender.reset();
+    }
+    EXPECT_EQ(ear.waitFor(22).size(), 22u) << "eight and three that say the end, twice";
+    EXPECT_EQ(ear.receiver->late(), 0u);
+}
+
 TEST(E131Sender, SaysThreeTimesThatItEnds) {
     Ear ear;
     auto sender = mouth(ear);

@@ -13,7 +13,8 @@ namespace zelo::desk {
 
 namespace {
 constexpr int kMargin = 24;
-constexpr auto kSettles = std::chrono::milliseconds(250); // until the light stands
+// From the stage being computed until the light stands: several frames, and the fixture's own time.
+constexpr auto kSettles = std::chrono::milliseconds(160);
 } // namespace
 
 CalibrationView::CalibrationView(Document& document, QWidget* parent)
@@ -47,6 +48,16 @@ CalibrationView::CalibrationView(Document& document, QWidget* parent)
     connect(&document_, &Document::showChanged, this, [this] {
         if (isVisible())
             refresh();
+    });
+    connect(&document_, &Document::stageComputed, this, [this] {
+        // By this stage the light goes out; one computed before it may still be the last mix.
+        if (awaiting_ && document_.stage().hand == document_.session().hand())
+            read();
+        if (isVisible() && v_->value() == 0)
+            if (const auto* lamp = document_.stage().lamp(id_); lamp && lamp->colour) {
+                u_->setValue(lamp->colour->wanted.uv().u);
+                v_->setValue(lamp->colour->wanted.uv().v);
+            }
     });
     hide();
 }
@@ -114,10 +125,18 @@ void CalibrationView::next() {
     light::Drives drives = t->rest();
     drives[step_] = 1;
     auto& session = document_.session();
+    awaiting_ = true;
     session.setHand(fromQt(tr("Measure lamp %1").arg(f->number)),
                     show::withIntensity(show::withDrives(before_, {id_}, drives, {}), {id_}, 1),
                     fmt::format("measure {}", id_.value));
     refresh();
+}
+
+void CalibrationView::read() {
+    awaiting_ = false;
+    const auto t = type();
+    if (!measuring_ || !t || step_ >= t->emitters.size())
+        return;
     document_.later(
         "measure", this,
         [port = port_, id = id_] {
@@ -136,7 +155,7 @@ void CalibrationView::next() {
 }
 
 void CalibrationView::end(const QString& why) {
-    measuring_ = false;
+    measuring_ = awaiting_ = false;
     said_ = why;
     auto& session = document_.session();
     session.setHand(fromQt(tr("Measure lamp %1").arg(fixture() ? fixture()->number : 0)), before_,

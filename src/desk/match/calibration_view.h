@@ -40,6 +40,7 @@ protected:
 
 private:
     void next();
+    void read(); // once the light has gone out
     void end(const QString& why);
     void refresh();
     const show::Fixture* fixture() const { return document_.show().fixture(id_); }
@@ -52,6 +53,7 @@ private:
     std::map<std::string, colour::Spectrum> measured_;
     std::size_t step_ = 0;
     bool measuring_ = false;
+    bool awaiting_ = false; // the stage with this emitter alone
     QString said_;
     show::HandPtr before_; // what was in hand
     Button* start_;

@@ -215,6 +215,8 @@ void MatchView::refresh() {
                 [this, i] { document_.setFocusType(match_.rows()[i].key); });
         button->QWidget::show();
         types_.push_back(button);
+        for (QWidget* over : {static_cast<QWidget*>(full_), static_cast<QWidget*>(calibration_)})
+            over->raise(); // what lies over the bench stays over it
     }
     for (std::size_t i = 0; i < all.size(); ++i) {
         const bool focus = i == match_.focusIndex();

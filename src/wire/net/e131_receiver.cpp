@@ -80,7 +80,11 @@ void E131Receiver::takeIn(std::span<const std::uint8_t> bytes) {
     constexpr std::size_t kMostSources = 4096;
     if (known == socket_->last.end() && socket_->last.size() >= kMostSources)
         socket_->last.clear();
-    socket_->last[key] = packet->sequence;
+    // A source that ended its stream begins anew when it comes back (§6.2.6).
+    if (packet->options & kStreamTerminated)
+        socket_->last.erase(key);
+    else
+        socket_->last[key] = packet->sequence;
     take_(*packet);
 }
 
