@@ -1,15 +1,23 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Ways of asking for a colour, picking on the map, several types together.
 #include "colour/cct.h"
+#include "colour/rendering.h"
 #include "colour/srgb.h"
+#include "desk/kit/colour_drag.h"
 #include "desk/kit/value_control.h"
+#include "desk/lineup/lineup_panel.h"
 #include "desk/match/asked_as.h"
 #include "desk/match/match_view.h"
 #include "desk/readings/reach_map.h"
 #include "desk/readings/readings_panel.h"
+#include "desk/rig/rig_view.h"
+#include "desk/swatches/swatch_panel.h"
+#include "light/levels.h"
 #include "window_test.h"
 
+#include <QDropEvent>
 #include <QLineEdit>
+#include <cmath>
 
 namespace zelo::desk {
 namespace {
@@ -160,6 +168,91 @@ TEST_F(AskingTest, TypesAgreeOnTheNearestColourTheyShare) {
     const auto before = asked();
     model.askCommonReach();
     EXPECT_EQ(asked(), before) << "all reach it now";
+}
+
+TEST_F(AskingTest, AColourIsDraggedOntoALampAnAreaOrTheBench) {
+    const auto drop = [&](QWidget* onto, const QPoint& at, const char* colour) {
+        const std::unique_ptr<QMimeData> mime(colourMime(colour));
+        QDragEnterEvent enter(at, Qt::CopyAction, mime.get(), Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(onto, &enter);
+        EXPECT_TRUE(enter.isAccepted());
+        QDropEvent event(at, Qt::CopyAction, mime.get(), Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(onto, &event);
+        settle();
+    };
+    auto& lamps = window.lineupPanel();
+    const int middle = 260 + (lamps.width() - 540) / 2;
+    drop(&lamps, {middle - 20, 60}, "gel:341"); // one lamp of the lineup
+    int blue = 0;
+    for (const auto id : document.lineup())
+        blue += lamp(id.value).colour->wanted.asked == "gel:341";
+    EXPECT_EQ(blue, 1);
+    drop(&window.matchView(), {300, 150}, "palette:embers");
+    for (const auto id : document.lineup())
+        EXPECT_EQ(document.session().hand()->at(id)->colour_from,
+                  document.show().paletteNamed("embers")->id);
+    window.showView(MainWindow::Rig);
+    settle();
+    auto& plan = window.rigView().plan();
+    drop(&plan, plan.place({30}).toPoint(), "cct:2500");
+    EXPECT_EQ(lamp(30).colour->wanted.asked, "cct:2500") << "also when it is not in the lineup";
+    drop(&plan, plan.pixelOf({4.9, -1.2}).toPoint(), "cct:6000");
+    for (const int id : {1, 6})
+        EXPECT_EQ(lamp(id).colour->wanted.asked, "cct:6000") << "what lights the quay";
+    const auto before = document.session().hand();
+    drop(&plan, plan.place({30}).toPoint(), "gel:none");
+    EXPECT_EQ(document.session().hand(), before) << "told, and nothing changes";
+    // A row of the swatch book carries its colour.
+    auto& model_rows = window.swatches().model();
+    const std::unique_ptr<QMimeData> row(model_rows.mimeData({model_rows.index(12, 0)}));
+    EXPECT_EQ(colourOf(row.get()), model_rows.swatch(12).asked);
+}
+
+TEST_F(AskingTest, WhiteIsAlsoInMiredAndOnTheDaylightLocus) {
+    model.pick("cct:5000");
+    settle();
+    auto* mired = child<NumberField>("White in mired");
+    EXPECT_NEAR(mired->value(), 200, 1e-9);
+    emit mired->valueEdited(250, 1);
+    EXPECT_EQ(asked(), "cct:4000");
+    model.pick("cct:6500");
+    settle();
+    child<QAbstractButton>("as daylight")->click();
+    settle();
+    const auto d65 = colour::toUv(colour::Xyz{0.95047, 1, 1.08883});
+    EXPECT_LT(colour::distance(wanted(), d65), 0.0006) << "CIE D65";
+    EXPECT_GT(model.whiteDuv().value_or(0), 0.002) << "greener than the blackbody";
+}
+
+TEST_F(AskingTest, FadersBeginFromNothingWhereNoColourIsAsked) {
+    auto show = document.session().show();
+    auto bare = *show;
+    bare.look.clear();
+    document.session().start(std::make_shared<const show::Show>(bare), show::emptyHand());
+    chooseGroups({"back"});
+    ASSERT_TRUE(model.focus());
+    EXPECT_GT(model.drive(4), 0.9) << "at home all emitters stand at full";
+    model.setDrive(1, 0.8, 1);
+    settle();
+    EXPECT_NEAR(model.drive(1), 0.8, 1e-9);
+    EXPECT_EQ(model.drive(4), 0) << "red alone is red, not a paler white";
+    EXPECT_EQ(lamp(7).intensity, 1) << "and it is seen";
+    EXPECT_GT(colour::toUv(lamp(7).sent.xyz).u, 0.4);
+}
+
+TEST_F(AskingTest, EveryTypeTellsItsRendering) {
+    model.pick("cct:3200");
+    settle();
+    ASSERT_EQ(model.rows().size(), 2u);
+    for (const auto& row : model.rows()) {
+        const auto cct = colour::cctOf(colour::toUv(row.lamp.sent.xyz));
+        const auto light = light::spectrumOf(row.lamp.mixer->type(), row.lamp.sent.drives);
+        EXPECT_NEAR(row.rf, colour::tm30Of(light, cct->cct).rf, 1e-9) << row.name.toStdString();
+    }
+    model.pick("gel:341");
+    settle();
+    for (const auto& row : model.rows())
+        EXPECT_TRUE(std::isnan(row.rf)) << "a blue has none";
 }
 
 } // namespace

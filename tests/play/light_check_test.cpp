@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Why is it dark? Every link of the chain, as it is told.
 #include "play/light_check.h"
+#include "play/types.h"
 #include "show/kept.h"
-#include "support/test_types.h"
 
 #include <gtest/gtest.h>
 
@@ -10,23 +10,6 @@ namespace zelo::play {
 namespace {
 
 using State = CheckLink::State;
-
-class Types : public TypeSource, public light::ColourSources {
-public:
-    std::shared_ptr<const light::FixtureType> type(const std::string& id) const override {
-        return id == "bar" ? bar : nullptr;
-    }
-    Result<light::Gel> gel(const std::string& id) const override {
-        return fail(ErrorCode::NotFound, "no gel {}", id);
-    }
-    Result<colour::Spectrum> spectrum(const std::string& path) const override {
-        return fail(ErrorCode::NotFound, "{}", path);
-    }
-    Result<light::Wanted> palette(const std::string& name) const override {
-        return fail(ErrorCode::NotFound, "{}", name);
-    }
-    std::shared_ptr<const light::FixtureType> bar = test::typeOf(test::kThree, 1, false);
-};
 
 class LightCheck : public ::testing::Test {
 protected:

@@ -1,32 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/stage.h"
+#include "play/types.h"
 #include "show/edits.h"
-#include "support/test_types.h"
 
 #include <gtest/gtest.h>
 
 namespace zelo::play {
 namespace {
-
-class Types : public TypeSource, public light::ColourSources {
-public:
-    std::shared_ptr<const light::FixtureType> type(const std::string& id) const override {
-        if (id == "eight")
-            return eight;
-        return id == "bar" ? bar : nullptr;
-    }
-    Result<light::Gel> gel(const std::string& id) const override {
-        return fail(ErrorCode::NotFound, "no gel {}", id);
-    }
-    Result<colour::Spectrum> spectrum(const std::string& path) const override {
-        return fail(ErrorCode::NotFound, "{}", path);
-    }
-    Result<light::Wanted> palette(const std::string& name) const override {
-        return fail(ErrorCode::NotFound, "{}", name);
-    }
-    std::shared_ptr<const light::FixtureType> eight = test::typeOf(test::kEight, 2, true);
-    std::shared_ptr<const light::FixtureType> bar = test::typeOf(test::kThree, 1, false);
-};
 
 class StageTest : public ::testing::Test {
 protected:

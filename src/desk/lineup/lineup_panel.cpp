@@ -2,6 +2,7 @@
 #include "desk/lineup/lineup_panel.h"
 
 #include "desk/kit/button.h"
+#include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 
@@ -38,6 +39,7 @@ LineupPanel::LineupPanel(Document& document, QWidget* parent)
     setFixedHeight(132);
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Lineup"));
+    setAcceptDrops(true);
     setToolTip(
         tr("The chosen lamps in their order: drag up or down for intensity, sideways to move"));
     connect(choose_, &Button::clicked, this, &LineupPanel::chooseLamps);
@@ -48,6 +50,23 @@ LineupPanel::LineupPanel(Document& document, QWidget* parent)
     connect(&document_, &Document::stageComputed, this, repaint);
     connect(&document_, &Document::lineupChanged, this, repaint);
     connect(&document_, &Document::focusTypeChanged, this, repaint);
+}
+
+void LineupPanel::dragEnterEvent(QDragEnterEvent* event) {
+    if (colourOf(event->mimeData()))
+        event->acceptProposedAction();
+}
+
+void LineupPanel::dropEvent(QDropEvent* event) {
+    const auto asked = colourOf(event->mimeData());
+    if (!asked)
+        return;
+    const int place = placeAt(event->position());
+    giveColour(document_,
+               place < 0 ? document_.lineup()
+                         : show::Lineup{document_.lineup()[static_cast<std::size_t>(place)]},
+               *asked);
+    event->acceptProposedAction();
 }
 
 void LineupPanel::resizeEvent(QResizeEvent*) {

@@ -214,6 +214,25 @@ void MatchModel::askCommonReach() {
     pick(fmt::format("uv:{:.5f},{:.5f}", nearest.at.u, nearest.at.v));
 }
 
+void MatchModel::startByHand() {
+    if (by_hand_)
+        return;
+    const auto& lamp = focus()->lamp;
+    by_hand_ = lamp.drives;
+    if (!lamp.colour && !lamp.by_hand)
+        for (std::size_t e = 0; e < lamp.mixer->type().emitters.size(); ++e)
+            if (!lamp.mixer->type().emitters[e].source)
+                (*by_hand_)[e] = 0;
+}
+
+show::HandPtr MatchModel::shining(show::HandPtr hand) const {
+    show::Lineup dark;
+    for (const auto id : focus()->fixtures)
+        if (!show::shownValue(document_.show(), *hand, id).intensity)
+            dark.push_back(id);
+    return dark.empty() ? hand : show::withIntensity(hand, dark, 1);
+}
+
 std::vector<MatchModel::Family> MatchModel::families() const {
     const TypeRow* row = focus();
     if (!row)
@@ -252,14 +271,14 @@ void MatchModel::setFamilyDrive(const Family& family, double target, int gesture
     if (!focus())
         return;
     const double before = familyDrive(family);
-    if (!by_hand_)
-        by_hand_ = focus()->lamp.drives;
+    startByHand();
     for (const std::size_t e : family.parts)
         (*by_hand_)[e] =
             std::clamp(before > 0.05 ? (*by_hand_)[e] * target / before : target, 0.0, 1.0);
     auto& session = document_.session();
     const auto name = fromQt(tr("%1 by hand").arg(family.name));
-    session.setHand(name, show::withDrives(session.hand(), focus()->fixtures, *by_hand_, wish()),
+    session.setHand(name,
+                    shining(show::withDrives(session.hand(), focus()->fixtures, *by_hand_, wish())),
                     fmt::format("{}-{}", name, gesture));
 }
 

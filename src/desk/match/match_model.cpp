@@ -4,6 +4,7 @@
 #include "base/text.h"
 #include "colour/cct.h"
 #include "colour/lamp.h"
+#include "colour/rendering.h"
 #include "desk/kit/qt_text.h"
 #include "light/levels.h"
 #include "mix/miss.h"
@@ -109,8 +110,48 @@ void MatchModel::rebuild() {
     // The stage has caught up with the drag when it shows what the hand holds.
     if (by_hand_ && focus() && focus()->lamp.drives == *by_hand_)
         by_hand_.reset();
+    for (TypeRow& row : rows_)
+        if (const auto known = rf_.find({row.key.type, row.key.mode}); known != rf_.end())
+            row.rf = known->second;
     emit rowsChanged();
     askTradeOff();
+    askRendering();
+}
+
+void MatchModel::askRendering() {
+    std::vector<std::pair<std::pair<std::string, std::string>, play::StageLamp>> lamps;
+    for (const TypeRow& row : rows_)
+        lamps.push_back({{row.key.type, row.key.mode}, row.lamp});
+    document_.later(
+        "row rendering", this,
+        [lamps] {
+            decltype(rf_) found;
+            for (const auto& [key, lamp] : lamps) {
+                double& rf = found[key] = NAN;
+                if (!colour::hasChromaticity(lamp.sent.xyz))
+                    continue;
+                const auto cct = colour::cctOf(colour::toUv(lamp.sent.xyz));
+                if (colour::indicesMeanSomething(cct))
+                    rf = colour::tm30Of(light::spectrumOf(lamp.mixer->type(), lamp.sent.drives),
+                                        cct->cct)
+                             .rf;
+            }
+            return found;
+        },
+        [this](const decltype(rf_)& found) {
+            bool changed = found.size() != rf_.size();
+            for (const auto& [key, rf] : found) {
+                const auto known = rf_.find(key);
+                changed = changed || known == rf_.end() ||
+                          (known->second != rf && !(std::isnan(known->second) && std::isnan(rf)));
+            }
+            rf_ = found;
+            for (TypeRow& row : rows_)
+                if (const auto known = rf_.find({row.key.type, row.key.mode}); known != rf_.end())
+                    row.rf = known->second;
+            if (changed)
+                emit renderingComputed();
+        });
 }
 
 const TypeRow* MatchModel::focus() const {
@@ -277,12 +318,12 @@ void MatchModel::setDrive(std::size_t emitter, double drive, int gesture) {
                               w.pins.emplace_back(pin, std::clamp(drive, 0.0, 1.0));
                           });
     }
-    if (!by_hand_)
-        by_hand_ = focus()->lamp.drives;
+    startByHand();
     (*by_hand_)[emitter] = std::clamp(drive, 0.0, 1.0);
     auto& session = document_.session();
     const auto name = fmt::format("{} by hand", emitterName(emitter));
-    session.setHand(name, show::withDrives(session.hand(), focus()->fixtures, *by_hand_, wish()),
+    session.setHand(name,
+                    shining(show::withDrives(session.hand(), focus()->fixtures, *by_hand_, wish())),
                     fmt::format("{}-{}", name, gesture));
 }
 

@@ -25,6 +25,7 @@ struct TypeRow {
     QString words;                         // "no difference to see", "close, a little pink"
     double candela = 0;                    // at full, of one fixture
     bool out_of_reach = false;
+    double rf = NAN; // of its light; NaN until computed, or where it means nothing
 };
 
 class MatchModel : public QObject {
@@ -98,10 +99,15 @@ public:
 signals:
     void rowsChanged(); // new stage, lineup or focus
     void tradeOffComputed();
+    void renderingComputed(); // the rows' R_f
 
 private:
     void rebuild();
     void askTradeOff();
+    void askRendering(); // R_f of each row, in the background
+    // Emitters at home are not what a hand begins from: without a colour it begins from nothing.
+    void startByHand();
+    show::HandPtr shining(show::HandPtr hand) const; // lamps that have no intensity get it full
     void remember(const std::string& asked, int gesture);
     std::optional<route::Disc> disc() const; // the focus's reach about the show's white
     void editWishes(const QString& name, bool whole_lineup, int gesture,
@@ -120,6 +126,7 @@ private:
     int tried_gesture_ = 0;
     bool stepping_ = false;
     bool holding_ = false;
+    std::map<std::pair<std::string, std::string>, double> rf_; // by type and mode, as last computed
 };
 
 // "no difference to see", "side by side only, a little greener", "a different colour, paler"

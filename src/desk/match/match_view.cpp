@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/match/match_view.h"
 
+#include "colour/cct.h"
 #include "colour/lamp.h"
 #include "desk/kit/button.h"
+#include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
@@ -40,12 +42,17 @@ void TypeButton::show(const TypeRow& row, bool in_focus) {
     words_ = row.words;
     miss_uv_ = row.miss_uv;
     candela_ = row.candela;
+    rf_ = row.rf;
     in_focus_ = in_focus;
     judged_ = row.lamp.colour != nullptr;
     setAccessibleName(tr("%1 gets it").arg(name_));
     setAccessibleDescription(tr("miss %1, %2").arg(numberText(miss_uv_, 4), words_));
-    setToolTip(in_focus ? tr("%1 is in focus: Mix and Readings are about it").arg(name_)
-                        : tr("Bring %1 into focus").arg(name_));
+    setToolTip(in_focus
+                   ? tr("%1 is in focus: Mix and Readings are about it").arg(name_)
+                   : tr("Bring %1 into focus. %2")
+                         .arg(name_, std::isfinite(rf_)
+                                         ? tr("Its light has an R_f of %1.").arg(numberText(rf_, 0))
+                                         : QString()));
     update();
 }
 
@@ -59,6 +66,7 @@ void TypeButton::paintEvent(QPaintEvent*) {
         drawTextRight(p, width(), base, numberText(miss_uv_, 4), name, ink);
     const int line = base + (in_focus_ ? 12 : 8);
     p.fillRect(0, line, width(), 1, in_focus_ ? theme().rule : theme().hair);
+    const QString rf = std::isfinite(rf_) ? tr("R_f %1").arg(numberText(rf_, 0)) : QString();
     const QString cd = tr("%1 cd").arg(numberText(candela_, 0));
     const int below = line + (in_focus_ ? 20 : 16);
     const int room = width() - (in_focus_ ? 0 : textWidth(cd, typeface(Type::Small)) + 10);
@@ -69,6 +77,7 @@ void TypeButton::paintEvent(QPaintEvent*) {
         const int w =
             drawText(p, 0, below + 20, numberText(candela_, 0), typeface(Type::Work), theme().text);
         drawText(p, w + 5, below + 20, tr("cd at full"), typeface(Type::Small), theme().dim);
+        drawTextRight(p, width(), below + 20, rf, typeface(Type::Small), theme().text);
     } else {
         drawTextRight(p, width(), below, cd, typeface(Type::Small), theme().dim);
     }
@@ -87,6 +96,12 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
                               this)),
       tint_(new NumberField(tr("Tint"), tr("Duv: above 0 greener, below pinker"),
                             {-0.05, 0.05, 0.001, 4}, tr("Duv"), this)),
+      mired_(new NumberField(tr("White in mired"), tr("Reciprocal colour temperature, 1e6 / K"),
+                             {40, 1000, 1, 0}, tr("mired"), this)),
+      daylight_(new Button(tr("as daylight"), {},
+                           tr("The tint of the daylight locus at this colour temperature; a "
+                              "double press on the tint goes back to the lamps' white"),
+                           Button::Kind::Text, this)),
       through_(new SpectrumPlot(
           tr("Light wanted"), tr("The light wanted; dashed: the lamp before the gel"), true, this)),
       seen_by_(new Stations(tr("Seen by"),
@@ -105,6 +120,16 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
       full_(new FullReadings(document, match, this)),
       calibration_(new CalibrationView(document, this)) {
     setAccessibleName(tr("Match"));
+    setAcceptDrops(true);
+    connect(mired_, &NumberField::valueEdited, this, [this](double mired, int gesture) {
+        constexpr int kApart = 1 << 16; // from the gestures of the kelvin
+        match_.setWhite(std::round(1e6 / mired), tint_->value(), gesture + kApart);
+    });
+    connect(daylight_, &Button::clicked, this, [this] {
+        const Kelvin k{kelvin_->value()};
+        const auto cct = colour::cctOf(colour::toUv(colour::toXyz(colour::daylight(k))));
+        match_.setWhite(k.value, cct ? cct->duv : 0, 0);
+    });
     balance_->setValue(5600);
     connect(seen_by_, &Stations::stationChosen, this, [this](int by) {
         document_.setCamera(by == 1 ? std::optional(balance_->value()) : std::nullopt);
@@ -131,10 +156,23 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
     connect(tint_, &NumberField::resetWanted, this,
             [this] { match_.setWhite(kelvin_->value(), 0, 0); });
     connect(&match_, &MatchModel::rowsChanged, this, &MatchView::refresh);
+    connect(&match_, &MatchModel::renderingComputed, this, &MatchView::refresh);
     setTabOrder(lamp_, kelvin_);
     setTabOrder(kelvin_, tint_);
     setTabOrder(tint_, asked_as_);
     setTabOrder(asked_as_, mix_);
+}
+
+void MatchView::dragEnterEvent(QDragEnterEvent* event) {
+    if (colourOf(event->mimeData()))
+        event->acceptProposedAction();
+}
+
+void MatchView::dropEvent(QDropEvent* event) {
+    if (const auto asked = colourOf(event->mimeData())) {
+        giveColour(document_, document_.lineup(), *asked);
+        event->acceptProposedAction();
+    }
 }
 
 MatchView::Places MatchView::places() const {
@@ -185,6 +223,8 @@ void MatchView::resizeEvent(QResizeEvent*) {
     for (NumberField* f : {lamp_, kelvin_})
         f->setGeometry(kMargin + kSide - 72, cy + 8, 72, 24);
     tint_->setGeometry(kMargin + kSide - 92, cy + 30, 92, 24);
+    mired_->setGeometry(kMargin + kSide - 92, cy + 52, 92, 24);
+    daylight_->setGeometry(kMargin, cy + 53, daylight_->sizeHint().width(), 22);
     calibration_->setGeometry(rect());
     full_->setGeometry(rect());
     asked_as_->setGeometry(kMargin, lower + 12, kSide + 14, AskedAs::kHeight);
@@ -232,10 +272,13 @@ void MatchView::refresh() {
     lamp_->setVisible(lamp_k.has_value());
     kelvin_->setVisible(white_k.has_value());
     tint_->setVisible(white_k.has_value());
+    mired_->setVisible(white_k.has_value());
+    daylight_->setVisible(white_k.has_value() && *white_k >= 4000);
     if (lamp_k)
         lamp_->setValue(*lamp_k);
     if (white_k) {
         kelvin_->setValue(*white_k);
+        mired_->setValue(1e6 / *white_k);
         tint_->setValue(match_.whiteDuv().value_or(0));
     }
     const light::Wanted* wanted = match_.wanted();

@@ -32,7 +32,7 @@ protected:
 
 private:
     QString name_, words_;
-    double miss_uv_ = 0, candela_ = 0;
+    double miss_uv_ = 0, candela_ = 0, rf_ = 0;
     bool in_focus_ = false, judged_ = false;
 };
 
@@ -53,6 +53,8 @@ public:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override; // a colour for the lineup
+    void dropEvent(QDropEvent* event) override;
 
 private:
     struct Places {
@@ -75,6 +77,8 @@ private:
     NumberField* lamp_;
     NumberField* kelvin_;
     NumberField* tint_;
+    NumberField* mired_;
+    Button* daylight_;
     SpectrumPlot* through_;
     Stations* seen_by_;
     NumberField* balance_;

@@ -41,7 +41,9 @@ Indices indicesOf(const colour::Spectrum& light) {
     return i;
 }
 
-FullNumbers numbersOf(const play::StageLamp& lamp, const colour::Spectrum& white) {
+// `tungsten`: the reference with the gel before it; may be null.
+FullNumbers numbersOf(const play::StageLamp& lamp, const colour::Spectrum& white,
+                      const std::shared_ptr<const light::FixtureType>& tungsten) {
     FullNumbers n;
     const auto& mixer = *lamp.mixer;
     if (!(lamp.sent.xyz.Y > 0))
@@ -70,6 +72,11 @@ FullNumbers numbersOf(const play::StageLamp& lamp, const colour::Spectrum& white
     brightest.keep_out = lamp.colour->wish.keep_out;
     brightest.pins = lamp.colour->wish.pins;
     const double most = mixer.xyzOf(mixer.solve(*wanted, brightest).drives).Y;
+    if (tungsten && wanted->lamp && wanted->transmitted > 0) {
+        const double gelled = tungsten->emitters[0].xyz().Y * wanted->transmitted;
+        add(QObject::tr("of %1 with this gel").arg(toQt(tungsten->name)), NAN,
+            100 * lamp.sent.xyz.Y / gelled, 0, "%");
+    }
     add(QObject::tr("of the brightest mix"), NAN, most > 0 ? 100 * lamp.sent.xyz.Y / most : NAN, 0,
         "%");
     if (!wanted->spectrum)
@@ -115,8 +122,9 @@ void FullReadings::ask() {
         return;
     document_.later(
         "full readings", this,
-        [lamp = row->lamp, white = Kelvin{document_.show().white_cct_k}] {
-            return numbersOf(lamp, colour::lampOf(white));
+        [lamp = row->lamp, white = Kelvin{document_.show().white_cct_k},
+         tungsten = document_.session().library().type("eider-1000")] {
+            return numbersOf(lamp, colour::lampOf(white), tungsten);
         },
         [this](const FullNumbers& numbers) {
             numbers_ = numbers;

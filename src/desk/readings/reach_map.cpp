@@ -126,6 +126,11 @@ void ReachMap::paintEvent(QPaintEvent*) {
         p.drawImage(rect(), reachImage(hull));
         p.restore();
     }
+    for (std::size_t i = 0; i < match_.rows().size(); ++i) // the other types', thinner
+        if (i != match_.focusIndex()) {
+            p.setPen(QPen(theme().rule, 1, Qt::DotLine));
+            p.drawPolygon(polygon(*this, match_.rows()[i].lamp.mixer->hull()));
+        }
     p.setPen(QPen(theme().text, 1));
     p.drawPolygon(polygon(*this, hull));
 
@@ -169,8 +174,9 @@ void ReachMap::paintEvent(QPaintEvent*) {
 void ReachMap::paintLoupe(QPainter& p, const Uv& wanted) {
     // The ring is the smallest step that still holds the focus within three of them.
     const TypeRow* row = match_.focus();
-    double ring = 0.0005;
-    for (const double step : {0.0005, 0.001, 0.002, 0.003, 0.005, 0.01, 0.02, 0.05})
+    // The third of the smallest rings is 0.003: what the eye just tells apart side by side.
+    double ring = 0.001;
+    for (const double step : {0.001, 0.002, 0.003, 0.005, 0.01, 0.02, 0.05})
         if (row->miss_uv > 2.8 * ring)
             ring = step;
     if (row->miss_uv > 2.8 * ring)

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/rig/plan.h"
 
+#include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "show/arrange.h"
@@ -58,6 +59,7 @@ Plan::Plan(Document& document, QWidget* parent) : QWidget(parent), document_(doc
            "to move, wheel to zoom, Alt and drag to move the paper"));
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
+    setAcceptDrops(true);
     connect(&document_, &Document::stageComputed, this, [this] { update(); });
     connect(&document_, &Document::lineupChanged, this, [this] { update(); });
     connect(&document_, &Document::showChanged, this, [this] {
@@ -495,6 +497,26 @@ void Plan::wheelEvent(QWheelEvent* event) {
         std::clamp(scale_ * std::pow(1.0015, event->angleDelta().y()), kLeastScale, kMostScale);
     middle_ += under - toMetres(at); // what is under the pointer stays there
     update();
+}
+
+void Plan::dragEnterEvent(QDragEnterEvent* event) {
+    if (colourOf(event->mimeData()))
+        event->acceptProposedAction();
+}
+
+void Plan::dropEvent(QDropEvent* event) {
+    const auto asked = colourOf(event->mimeData());
+    if (!asked)
+        return;
+    show::Lineup lamps;
+    const QPointF m = toMetres(event->position());
+    const auto& stage = document_.show().stage;
+    if (const auto lamp = lampAt(event->position()))
+        lamps = {*lamp};
+    else if (const auto* area = stage ? show::areaAt(*stage, {m.x(), m.y()}) : nullptr)
+        lamps = show::fixturesLighting(document_.show(), *area);
+    giveColour(document_, lamps, *asked);
+    event->acceptProposedAction();
 }
 
 bool Plan::event(QEvent* event) {

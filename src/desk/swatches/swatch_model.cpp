@@ -3,6 +3,7 @@
 
 #include "colour/lamp.h"
 #include "colour/words.h"
+#include "desk/kit/colour_drag.h"
 #include "desk/kit/qt_text.h"
 #include "mix/rounding.h"
 
@@ -149,6 +150,14 @@ QVariant SwatchModel::data(const QModelIndex& index, int role) const {
         return tr("%1 %2: %3. Δu′v′ %4 on %5")
             .arg(s.number, s.name, c->words.join(", "), numberText(c->miss_uv, 4), chip_type_);
     return {};
+}
+
+Qt::ItemFlags SwatchModel::flags(const QModelIndex& index) const {
+    return QAbstractListModel::flags(index) | Qt::ItemIsDragEnabled;
+}
+
+QMimeData* SwatchModel::mimeData(const QModelIndexList& rows) const {
+    return rows.isEmpty() ? nullptr : colourMime(askedOf(swatch(rows.front().row())));
 }
 
 const Chip* SwatchModel::chip(int row) const {

@@ -55,6 +55,8 @@ public:
 
     int rowCount(const QModelIndex& parent = {}) const override;
     QVariant data(const QModelIndex& index, int role) const override;
+    Qt::ItemFlags flags(const QModelIndex& index) const override;
+    QMimeData* mimeData(const QModelIndexList& rows) const override; // a row can be dragged
     const Swatch& swatch(int row) const { return all_[shown_[static_cast<std::size_t>(row)]]; }
     bool favourite(int row) const;
     const Chip* chip(int row) const;                       // null until computed

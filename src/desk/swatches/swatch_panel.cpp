@@ -145,6 +145,8 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     list_->setItemDelegate(new LeafDelegate(*model_, document_, list_));
     list_->setFrameShape(QFrame::NoFrame);
     list_->setUniformItemSizes(true);
+    list_->setDragEnabled(true);
+    list_->setDragDropMode(QAbstractItemView::DragOnly);
     list_->setMouseTracking(true);
     list_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
