@@ -19,7 +19,8 @@ inline std::optional<std::string> dissected(std::span<const std::uint8_t> payloa
     if (std::system("command -v tshark >/dev/null") != 0)
         return std::nullopt;
     const auto* test = ::testing::UnitTest::GetInstance()->current_test_info();
-    const std::string path = ::testing::TempDir() + "/zelo-" + test->name() + ".pcap";
+    const std::string path =
+        ::testing::TempDir() + "/zelo-" + test->test_suite_name() + "-" + test->name() + ".pcap";
     {
         std::ofstream out(path, std::ios::binary);
         const auto put = [&](std::initializer_list<int> bytes) {

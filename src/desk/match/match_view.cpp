@@ -61,12 +61,14 @@ void TypeButton::paintEvent(QPaintEvent*) {
     const QFont name = typeface(in_focus_ ? Type::Title : Type::Work);
     const QColor ink = in_focus_ || underMouse() ? theme().bright : theme().text;
     const int base = in_focus_ ? 20 : 14;
-    drawText(p, 0, base, name_, name, ink);
+    const int w = drawText(p, 0, base, name_, name, ink);
+    if (std::isfinite(rf_))
+        drawText(p, w + 8, base, tr("R_f %1").arg(numberText(rf_, 0)), typeface(Type::Small),
+                 theme().dim);
     if (judged_)
         drawTextRight(p, width(), base, numberText(miss_uv_, 4), name, ink);
     const int line = base + (in_focus_ ? 12 : 8);
     p.fillRect(0, line, width(), 1, in_focus_ ? theme().rule : theme().hair);
-    const QString rf = std::isfinite(rf_) ? tr("R_f %1").arg(numberText(rf_, 0)) : QString();
     const QString cd = tr("%1 cd").arg(numberText(candela_, 0));
     const int below = line + (in_focus_ ? 20 : 16);
     const int room = width() - (in_focus_ ? 0 : textWidth(cd, typeface(Type::Small)) + 10);
@@ -74,10 +76,9 @@ void TypeButton::paintEvent(QPaintEvent*) {
              QFontMetrics(typeface(Type::Small)).elidedText(words_, Qt::ElideRight, room),
              typeface(Type::Small), in_focus_ ? theme().text : theme().dim);
     if (in_focus_) {
-        const int w =
+        const int number =
             drawText(p, 0, below + 20, numberText(candela_, 0), typeface(Type::Work), theme().text);
-        drawText(p, w + 5, below + 20, tr("cd at full"), typeface(Type::Small), theme().dim);
-        drawTextRight(p, width(), below + 20, rf, typeface(Type::Small), theme().text);
+        drawText(p, number + 5, below + 20, tr("cd at full"), typeface(Type::Small), theme().dim);
     } else {
         drawTextRight(p, width(), below, cd, typeface(Type::Small), theme().dim);
     }

@@ -2,6 +2,7 @@
 #include "desk/readings/reach_map.h"
 
 #include "colour/cct.h"
+#include "colour/lamp.h"
 #include "colour/observer.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
@@ -34,10 +35,10 @@ QPolygonF polygon(const ReachMap& map, const std::vector<Uv>& points) {
 ReachMap::ReachMap(Document& document, MatchModel& match, QWidget* parent)
     : QWidget(parent), document_(document), match_(match) {
     setAccessibleName(tr("Reach map"));
-    setToolTip(
-        tr("All colours the type in focus can make, in u′ v′. Cross: wanted. Ring: got. "
-           "Dots: the other types. The black line is the white of lamps. Press or drag picks a "
-           "colour; arrow keys step it, Shift finely."));
+    setToolTip(tr("All colours the type in focus can make, in u′ v′. Cross: wanted. Ring: got. "
+                  "Dots: the other types. The black line is the white of lamps, dotted beside it "
+                  "that of daylight. Press or drag picks a "
+                  "colour; arrow keys step it, Shift finely."));
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::CrossCursor);
     connect(&match_, &MatchModel::rowsChanged, this, [this] { update(); });
@@ -139,6 +140,15 @@ void ReachMap::paintEvent(QPaintEvent*) {
         planck << toMap(colour::planckianUv(toKelvin({mired})));
     p.setPen(QPen(Qt::black, 1.2));
     p.drawPolyline(planck);
+    static const std::vector<Uv> daylight = [] { // a hair to the green side of the lamps' white
+        std::vector<Uv> locus;
+        for (double k = 4000; k <= 20000; k *= 1.12)
+            locus.push_back(colour::toUv(colour::toXyz(colour::daylight({k}))));
+        return locus;
+    }();
+    p.setPen(QPen(Qt::black, 1, Qt::DotLine));
+    p.drawPolyline(polygon(*this, daylight));
+    p.setPen(QPen(Qt::black, 1.2));
     for (const double k : {2000.0, 3200.0, 5600.0, 10000.0})
         p.drawLine(toMap(colour::uvOf({{k}, 0.007})), toMap(colour::uvOf({{k}, -0.007})));
 
