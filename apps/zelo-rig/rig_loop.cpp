@@ -69,10 +69,12 @@ Done RigLoop::listen(const RigWish& wish) {
         "127.0.0.1", static_cast<std::uint16_t>(wish.art_port),
         {[this](auto bytes, const wire::Endpoint& from) { takeArt(bytes, from); },
          [this] { sendLater(); }});
-    if (art)
+    if (art) {
         art_ = std::move(*art);
-    else
+        art_->start();
+    } else {
         std::fprintf(stderr, "zelo-rig: no Art-Net: %s\n", art.error().text().c_str());
+    }
     readings_ = std::make_unique<practice::Meter>(rig_, wish.seed);
     auto meter = wire::LineServer::open(static_cast<std::uint16_t>(wish.meter_port),
                                         [this](const std::string& line) { return measured(line); });

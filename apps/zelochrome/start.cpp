@@ -189,9 +189,10 @@ int start(const StartWish& wish) {
     QProcess rig;
     if (wish.rig) {
         rig.setProcessChannelMode(QProcess::ForwardedChannels);
-        QStringList arguments{"--port",     QString::number(wish.port),
-                              "--art-port", QString::number(wish.art_port),
-                              "--spare",    "4"};
+        QStringList arguments{"--port",       QString::number(wish.port),
+                              "--art-port",   QString::number(wish.art_port),
+                              "--meter-port", QString::number(wish.meter_port),
+                              "--spare",      "4"};
         arguments << (wish.show.empty() ? QStringList{"--demo"}
                                         : QStringList{"--show", toQt(wish.show)});
         rig.start(QApplication::applicationDirPath() + "/zelo-rig", arguments);

@@ -35,6 +35,7 @@ public:
                                          for (auto& r : responder->take(*packet, changed))
                                              port->send(r.bytes, from);
                                  }}));
+        port->start();
     }
     int address(std::size_t lamp) {
         const std::lock_guard lock(mutex);

@@ -51,6 +51,7 @@ protected:
              2ms});
         ASSERT_TRUE(opened);
         port = std::move(*opened);
+        port->start();
         find({});
     }
     void find(wire::FinderSettings settings) {

@@ -31,6 +31,7 @@ protected:
                 if (dmx)
                     ports[dmx->port_address] = dmx->values.at(0);
             }}));
+        art->start();
         outputs = std::make_unique<Outputs>(wire::Cid{}, OutputPorts{e131->port(), art->port()});
         for (const std::uint16_t u : {1, 2, 5})
             frame.at(u).values[0] = static_cast<std::uint8_t>(10 * u);

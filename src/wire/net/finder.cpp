@@ -50,6 +50,7 @@ Result<std::unique_ptr<Finder>> Finder::open(FinderSettings settings, Told on_ch
     if (!port)
         return passOn(port.error());
     finder->port_ = std::move(*port);
+    finder->port_->start();
     return finder;
 }
 

@@ -52,11 +52,14 @@ Result<std::unique_ptr<UdpPort>> UdpPort::open(const std::string& address, std::
         return fail(ErrorCode::Io, "{}:{} is in use: another program listens there", address, port);
     if (error)
         return fail(ErrorCode::Io, "cannot listen on {}:{}: {}", address, port, error.message());
-    made->listen();
-    if (made->taker_.tick)
-        made->wait();
-    s.thread = std::thread([&s] { s.context.run(); });
     return made;
+}
+
+void UdpPort::start() {
+    listen();
+    if (taker_.tick)
+        wait();
+    socket_->thread = std::thread([&s = *socket_] { s.context.run(); });
 }
 
 UdpPort::~UdpPort() {

@@ -29,10 +29,13 @@ public:
         std::function<void()> tick = {};
         std::chrono::milliseconds every{20};
     };
-    // Port 0 takes any free one. Io when it is in use, BadValue for an address that is none.
+    // Port 0 takes any free one. Io when it is in use, BadValue for an address that is none. It can
+    // send at once; the taker is called from start() on, when the owner holds it.
     static Result<std::unique_ptr<UdpPort>> open(const std::string& address, std::uint16_t port,
                                                  Taker taker);
     ~UdpPort(); // stops and joins; no call comes after it
+
+    void start(); // once
 
     std::uint16_t port() const;
     // From any thread; false when the system does not take it. Broadcast addresses are allowed.
