@@ -19,9 +19,9 @@ int main(int argc, char** argv) {
     cli.add_option("--view", wish.view, "rig, match, gradient, crossfade, cues or ripple");
     cli.add_option("--side", wish.side,
                    "on the right of Rig: find (and searches), types, editor, output or check; over "
-                   "Match: calibration (and measures) or readings")
+                   "Match: calibration (and measures), readings or split")
         ->check(CLI::IsMember(
-            {"find", "types", "editor", "output", "check", "calibration", "readings"}));
+            {"find", "types", "editor", "output", "check", "calibration", "readings", "split"}));
     cli.add_option("--lineup", wish.lineup, "groups to take into the lineup")->delimiter(',');
     cli.add_option("--pick", wish.pick, "a colour for the lineup: gel:214@3200");
     cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");

@@ -5,6 +5,7 @@
 #include "desk/kit/theme.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
+#include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
 #include "desk/rig/find_panel.h"
 #include "desk/rig/rig_side.h"
@@ -61,6 +62,8 @@ show::Lineup lineupOf(const show::Show& show, const std::vector<std::string>& gr
 // Before a picture: the search that was asked for has ended.
 void openSide(MainWindow& window, const std::string& side) {
     auto& match = window.matchView();
+    if (side == "split")
+        return window.splitField().toggle();
     if (side == "readings")
         return match.fullReadings().toggle();
     if (side == "calibration") {

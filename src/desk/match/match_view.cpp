@@ -62,7 +62,7 @@ void TypeButton::paintEvent(QPaintEvent*) {
     const QColor ink = in_focus_ || underMouse() ? theme().bright : theme().text;
     const int base = in_focus_ ? 20 : 14;
     const int w = drawText(p, 0, base, name_, name, ink);
-    if (std::isfinite(rf_))
+    if (std::isfinite(rf_) && !in_focus_) // in focus it stands beside the candela
         drawText(p, w + 8, base, tr("R_f %1").arg(numberText(rf_, 0)), typeface(Type::Small),
                  theme().dim);
     if (judged_)
@@ -79,6 +79,9 @@ void TypeButton::paintEvent(QPaintEvent*) {
         const int number =
             drawText(p, 0, below + 20, numberText(candela_, 0), typeface(Type::Work), theme().text);
         drawText(p, number + 5, below + 20, tr("cd at full"), typeface(Type::Small), theme().dim);
+        if (std::isfinite(rf_))
+            drawTextRight(p, width(), below + 20, tr("R_f %1").arg(numberText(rf_, 0)),
+                          typeface(Type::Small), theme().text);
     } else {
         drawTextRight(p, width(), below, cd, typeface(Type::Small), theme().dim);
     }

@@ -44,6 +44,7 @@ public:
 
     MatchModel& matchModel() { return *match_model_; }
     RigView& rigView() { return *rig_view_; }
+    SplitField& splitField() { return *split_; }
     RigSide& rigSide() { return *rig_side_; }
     MatchView& matchView() { return *match_view_; }
     SwatchPanel& swatches() { return *swatches_; }
