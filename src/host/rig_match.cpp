@@ -4,7 +4,9 @@
 #include "base/text.h"
 
 #include <algorithm>
+#include <map>
 #include <set>
+#include <tuple>
 
 namespace zelo::host {
 
@@ -97,31 +99,37 @@ RigMatches matchRig(const show::Show& show, const Library& library,
         }
         all.devices.push_back(std::move(m));
     }
-    const auto match = [&](auto same) { // fixtures that no device has yet
-        for (RigMatch& m : all.devices) {
-            const auto& d = found.devices[m.device];
-            const std::uint16_t universe = universeOf(show, d.port_address);
-            if (m.fixture)
-                continue;
-            for (const auto& [id, f] : show.fixtures)
-                if (!taken.contains(id) && same(m, d, *f, universe)) {
-                    taken.insert(id);
-                    if (m.kind == Kind::Unclear)
-                        m.fixture = id;
-                    else
-                        compare(m, *f, d, library, universe);
-                    break;
-                }
-        }
+    // By identity first, else by place and type; each fixture is one device at most.
+    std::map<std::string, show::FixtureId> by_uid;
+    std::map<std::tuple<std::string, int, int>, show::FixtureId> by_place;
+    for (const auto& [id, f] : show.fixtures) {
+        if (f->uid.empty())
+            by_place.try_emplace({f->type, f->universe, f->address}, id);
+        else
+            by_uid.try_emplace(f->uid, id);
+    }
+    const auto take = [&](RigMatch& m, auto& table, const auto& key) {
+        const auto found_at = m.fixture ? table.end() : table.find(key);
+        if (found_at == table.end())
+            return;
+        const auto& d = found.devices[m.device];
+        taken.insert(found_at->second);
+        if (m.kind == Kind::Unclear)
+            m.fixture = found_at->second;
+        else
+            compare(m, *show.fixture(found_at->second), d, library,
+                    universeOf(show, d.port_address));
+        table.erase(found_at);
     };
-    match([](const RigMatch&, const wire::FoundDevice& d, const show::Fixture& f, std::uint16_t) {
-        return !f.uid.empty() && f.uid == wire::toText(d.uid);
-    });
-    match([](const RigMatch& m, const wire::FoundDevice& d, const show::Fixture& f,
-             std::uint16_t universe) {
-        return f.uid.empty() && m.type && f.type == m.type->id && f.universe == universe &&
-               f.address == d.info.address;
-    });
+    for (RigMatch& m : all.devices)
+        take(m, by_uid, wire::toText(found.devices[m.device].uid));
+    for (RigMatch& m : all.devices)
+        if (m.type) {
+            const auto& d = found.devices[m.device];
+            take(
+                m, by_place,
+                std::tuple(m.type->id, int{universeOf(show, d.port_address)}, int{d.info.address}));
+        }
     for (RigMatch& m : all.devices)
         if (m.kind == Kind::New)
             m.words = m.type ? "new" : "new, and no fixture type is like it";

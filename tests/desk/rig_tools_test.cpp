@@ -35,6 +35,18 @@ protected:
         ADD_FAILURE() << "lamp " << lamp << " is not in the list";
         return nullptr;
     }
+    // What the list shows follows the show within a moment.
+    void pressWhenThere(std::size_t lamp, const QString& word) {
+        EXPECT_TRUE(comes([&] {
+            for (FoundBlock* b : side.find().blocks())
+                if (b->uid() == responder->uid(lamp))
+                    for (Button* button : b->findChildren<Button*>())
+                        if (button->text() == word)
+                            return true;
+            return false;
+        })) << word.toStdString();
+        press(block(lamp), word);
+    }
     void press(QWidget* in, const QString& word) {
         ASSERT_TRUE(in);
         for (Button* b : in->findChildren<Button*>())
@@ -58,7 +70,7 @@ TEST_F(RigToolsTest, FindsAddsIdentifiesAndSettlesDifferences) {
     EXPECT_TRUE(side.find().matches().not_answering.empty());
     press(block(40), "Identify");
     EXPECT_TRUE(comes([&] { return node().identifying(40); }));
-    press(block(40), "Flashing");
+    pressWhenThere(40, "Flashing");
     EXPECT_TRUE(comes([&] { return !node().identifying(40); }));
     press(&side.find(), "Add the 2 new ones in this order");
     settle();
@@ -73,7 +85,7 @@ TEST_F(RigToolsTest, FindsAddsIdentifiesAndSettlesDifferences) {
     ASSERT_TRUE(
         document.session().edit("x", show::changeFixture(document.session().show(), moved)));
     settle();
-    press(block(41), "Set it");
+    pressWhenThere(41, "Set it");
     EXPECT_TRUE(comes([&] {
         return node().address(41) == 470 && side.find().found().devices[41].info.address == 470;
     }));
@@ -86,7 +98,7 @@ TEST_F(RigToolsTest, FindsAddsIdentifiesAndSettlesDifferences) {
                 return true;
         return false;
     }));
-    press(block(41), "Patch as it is");
+    pressWhenThere(41, "Patch as it is");
     EXPECT_EQ(fixture(42).address, 470);
 }
 

@@ -6,6 +6,7 @@
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
 
+#include <QPointer>
 #include <QScrollArea>
 #include <QTimer>
 #include <algorithm>
@@ -113,18 +114,20 @@ FindPanel::FindPanel(Document& document, QWidget* parent)
     add_all_->hide();
     connect(search_, &Button::clicked, this, &FindPanel::search);
     connect(add_all_, &Button::clicked, this, &FindPanel::addAll);
-    connect(&document_, &Document::foundChanged, this, [this] {
-        if (!waits_) { // many answers come together: the list is made once for them
-            waits_ = true;
-            QTimer::singleShot(60, this, [this] {
-                waits_ = false;
-                refresh();
-            });
-        }
-    });
+    connect(&document_, &Document::foundChanged, this, &FindPanel::refreshSoon);
     connect(&document_, &Document::showChanged, this, [this] {
         if (isVisible())
-            fill();
+            refreshSoon();
+    });
+}
+
+void FindPanel::refreshSoon() {
+    if (waits_)
+        return;
+    waits_ = true;
+    QTimer::singleShot(60, this, [this] {
+        waits_ = false;
+        refresh();
     });
 }
 
@@ -146,6 +149,10 @@ void FindPanel::refresh() {
 
 void FindPanel::fill() {
     matches_ = host::matchRig(document_.show(), document_.session().library(), found_);
+    const QString now = contents();
+    if (now == filled_with_)
+        return update();
+    filled_with_ = now;
     for (FoundBlock* b : blocks_)
         b->deleteLater();
     blocks_.clear();
@@ -194,6 +201,20 @@ void FindPanel::fill() {
     update();
 }
 
+QString FindPanel::contents() const {
+    QStringList all{found_.searching ? "searching" : "still"};
+    for (const RigMatch& m : matches_.devices) {
+        const auto& d = found_.devices[m.device];
+        all << toQt(wire::toText(d.uid)) << toQt(d.maker) << toQt(d.model) << toQt(d.personality)
+            << toQt(m.words) << QString::number(static_cast<int>(m.kind))
+            << QString::number(d.info.address) << QString::number(d.troubles.size())
+            << QString::number(std::count(flashing_.begin(), flashing_.end(), d.uid))
+            << (m.fixture ? QString::number(m.fixture->value) : QString())
+            << (m.type ? toQt(m.type->id + m.mode) : QString());
+    }
+    return all.join('\n');
+}
+
 QString FindPanel::note() const {
     if (found_.searching)
         return found_.ports == 0 ? tr("asking who is there")
@@ -217,7 +238,7 @@ void FindPanel::identify(const wire::Uid& uid, bool on) {
     if (on)
         flashing_.push_back(uid);
     fill();
-    finder->identify(uid, on, [this](const Done& done) { tellLater(done, {}); });
+    finder->identify(uid, on, told({}));
 }
 
 void FindPanel::add(const std::vector<RigMatch>& which) {
@@ -244,32 +265,33 @@ void FindPanel::set(const RigMatch& match) {
     auto* finder = document_.session().network()->finder();
     const auto* f = document_.show().fixture(*match.fixture);
     const auto uid = found_.devices[match.device].uid;
-    const auto said = [this](const QString& well) {
-        return [this, well](const Done& done) { tellLater(done, well); };
-    };
     if (match.other_mode && match.type)
         for (std::size_t i = 0; i < match.type->modes.size(); ++i)
             if (match.type->modes[i].name == f->mode || (f->mode.empty() && i == 0))
                 finder->setPersonality(uid, static_cast<int>(i + 1),
-                                       said(tr("%1 has mode %2 now")
+                                       told(tr("%1 has mode %2 now")
                                                 .arg(f->number)
                                                 .arg(toQt(match.type->modes[i].name))));
     if (match.other_address)
         finder->setAddress(uid, f->address,
-                           said(tr("%1 has address %2 now").arg(f->number).arg(f->address)));
+                           told(tr("%1 has address %2 now").arg(f->number).arg(f->address)));
 }
 
-// From the finder's thread.
-void FindPanel::tellLater(const Done& done, const QString& well) {
-    const QString line = done ? well : toQt(done.error().text());
-    QMetaObject::invokeMethod(
-        this,
-        [this, line] {
-            if (!line.isEmpty())
-                document_.tell(line);
-            refresh();
-        },
-        Qt::QueuedConnection);
+// The answer comes on the finder's thread, perhaps when this panel is gone: it goes through the
+// document, which outlives both.
+wire::Finder::Answer FindPanel::told(const QString& well) {
+    return [document = &document_, panel = QPointer<FindPanel>(this), well](const Done& done) {
+        const QString line = done ? well : toQt(done.error().text());
+        QMetaObject::invokeMethod(
+            document,
+            [document, panel, line] {
+                if (!line.isEmpty())
+                    document->tell(line);
+                if (panel)
+                    panel->refresh();
+            },
+            Qt::QueuedConnection);
+    };
 }
 
 void FindPanel::showEvent(QShowEvent*) {

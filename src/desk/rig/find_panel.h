@@ -57,13 +57,16 @@ protected:
     void showEvent(QShowEvent* event) override;
 
 private:
+    void refreshSoon(); // once for what comes together
     void refresh();
     void fill();
+    QString contents() const;
     QString note() const;
     void add(const std::vector<host::RigMatch>& which);
     void take(const host::RigMatch& match);
     void set(const host::RigMatch& match);
-    void tellLater(const Done& done, const QString& well);
+    // Tells how it went, on the interface's thread, if this panel is still there then.
+    wire::Finder::Answer told(const QString& well);
 
     Document& document_;
     wire::FinderState found_;
@@ -74,7 +77,8 @@ private:
     QWidget* column_;
     Button* search_;
     Button* add_all_;
-    bool waits_ = false; // a refresh is on its way
+    bool waits_ = false;  // a refresh is on its way
+    QString filled_with_; // what the blocks were made of: they are made anew only when it differs
 };
 
 } // namespace zelo::desk
