@@ -93,6 +93,24 @@ TEST_F(AskingTest, NumbersAreTypedForTheWayThatIsChosen) {
     EXPECT_EQ(asked(), "srgb:#0080ff") << "told, and nothing changes";
 }
 
+TEST_F(AskingTest, ArrowsPassByWhatLeadsElsewhere) {
+    as(Ask::Hex);
+    int left = 0;
+    QObject::connect(&ways, &AskedAs::measuredWanted, &window, [&] { ++left; });
+    ways.disconnect(&window); // no file dialog in a test
+    QObject::connect(&ways, &AskedAs::measuredWanted, &window, [&] { ++left; });
+    ways.setFocus();
+    QTest::keyClick(&ways, Qt::Key_Down);
+    EXPECT_EQ(left, 0) << "no file dialog opens on the way down";
+    EXPECT_TRUE(ways.hasFocus());
+    QTest::keyClick(&ways, Qt::Key_Return);
+    EXPECT_EQ(left, 1);
+    as(Ask::White);
+    QTest::keyClick(&ways, Qt::Key_Up); // onto gel
+    EXPECT_TRUE(ways.hasFocus()) << "the swatch book does not take the keyboard away";
+    EXPECT_EQ(model.askedAs(), Ask::White) << "and the colour stays";
+}
+
 TEST_F(AskingTest, TheMapPicksDragsAndSteps) {
     as(Ask::Uv);
     const auto steps = document.session().history().position();

@@ -88,6 +88,11 @@ TEST_F(KeptTest, KAsksForANameAndTheLineupFollows) {
     EXPECT_EQ(p->colour->asked, "gel:341@3200");
     EXPECT_FALSE(p->intensity);
     EXPECT_EQ(undoName(), "Keep palette harbour night");
+    document.session().undo();
+    EXPECT_FALSE(document.show().paletteNamed("harbour night"))
+        << "keeping and following: one step";
+    document.session().redo();
+    p = document.show().paletteNamed("harbour night");
     // The lineup follows from now on: a change of the palette is on the stage.
     auto next = *p;
     next.colour->asked = "gel:219@3200";

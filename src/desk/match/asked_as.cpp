@@ -40,7 +40,9 @@ AskedAs::AskedAs(MatchModel& match, QWidget* parent)
                             {}, this)),
       hex_(new QLineEdit(this)) {
     setAccessibleName(tr("Asked for as"));
-    setToolTip(tr("In which way the colour is asked for (↑ ↓): it stays the same colour"));
+    setToolTip(tr(
+        "In which way the colour is asked for (↑ ↓, Enter for a gel or a file): it stays the same "
+        "colour"));
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::PointingHandCursor);
     hex_->setAccessibleName(tr("Hex sRGB"));
@@ -77,11 +79,24 @@ void AskedAs::choose(int ask) {
         emit measuredWanted();
     else if (as != Ask::Lamp)
         match_.askAs(as);
+    else if (match_.askedAs() != Ask::Uv)
+        match_.askAs(Ask::Uv);
     refresh();
 }
 
+void AskedAs::moveTo(int ask) {
+    ask = std::clamp(ask, 0, kCount - 1);
+    const auto as = static_cast<Ask>(ask);
+    if (as != Ask::Gel && as != Ask::Measured)
+        return choose(ask);
+    chosen_ = ask;
+    setAccessibleDescription(tr("%1: Enter chooses it").arg(wordOf(ask)));
+    update();
+}
+
 void AskedAs::refresh() {
-    if (chosen_ != static_cast<int>(Ask::Lamp))
+    // As another lamp: a chromaticity that stays with this choice until something else is asked.
+    if (chosen_ != static_cast<int>(Ask::Lamp) || match_.askedAs() != Ask::Uv)
         chosen_ = static_cast<int>(match_.askedAs());
     const auto as = static_cast<Ask>(chosen_);
     const bool hue = as == Ask::HueSaturation;
@@ -111,7 +126,10 @@ void AskedAs::mousePressEvent(QMouseEvent* event) {
 
 void AskedAs::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down)
-        return choose(chosen_ + (event->key() == Qt::Key_Down ? 1 : -1));
+        return moveTo(chosen_ + (event->key() == Qt::Key_Down ? 1 : -1));
+    const bool own = hasFocus(); // fields inside pass their Enter on
+    if (own && (event->key() == Qt::Key_Return || event->key() == Qt::Key_Space))
+        return choose(chosen_);
     QWidget::keyPressEvent(event);
 }
 

@@ -34,6 +34,7 @@ protected:
 
 private:
     void choose(int ask);
+    void moveTo(int ask); // by arrow keys: what leads elsewhere waits for Enter
     void refresh();
     MatchModel& match_;
     int chosen_ = 0; // an Ask; Lamp and Measured stay chosen only here

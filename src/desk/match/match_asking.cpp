@@ -163,7 +163,7 @@ void MatchModel::remember(const std::string& asked, int gesture) {
         tried_.back() = asked;
         return;
     }
-    if (!tried_.empty() && tried_at_ + 1 < tried_.size() + 1 && tried_[tried_at_] == asked)
+    if (!tried_.empty() && tried_[tried_at_] == asked)
         return;
     tried_.push_back(asked);
     if (tried_.size() > kMostTried)

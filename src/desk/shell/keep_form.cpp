@@ -102,12 +102,15 @@ void KeepForm::keep() {
         const QStringList kinds{{},         tr("palette"), tr("palette"), tr("palette"),
                                 tr("look"), tr("group")};
         const auto what = tr("Keep %1 %2").arg(kinds[choice_->chosen()], name);
-        if (const auto done = session.edit(fromQt(what), kept(fromQt(name))); !done)
-            return fails(done.error());
-        // From now on the lineup follows what it was kept as.
-        if (choice_->chosen() <= Both)
-            session.setHand(fromQt(what), show::withPalette(session.hand(), document_.lineup(),
-                                                            *session.show()->palettes.back()));
+        const auto next = kept(fromQt(name));
+        if (!next)
+            return fails(next.error());
+        // From now on the lineup follows the palette it was kept as: one step with the keeping.
+        const auto hand =
+            choice_->chosen() <= Both
+                ? show::withPalette(session.hand(), document_.lineup(), *(*next)->palettes.back())
+                : session.hand();
+        session.edit(fromQt(what), show::Both{*next, hand});
     }
     close();
 }
