@@ -35,23 +35,27 @@ std::vector<NetworkCard> networkCards() {
     return cards;
 }
 
-Result<Outputs::Line> Outputs::opened(const show::OutputLine& line,
-                                      const NetworkChoice& network) const {
+Result<std::shared_ptr<Outputs::Line>> Outputs::opened(const show::OutputLine& line, bool all,
+                                                       const NetworkChoice& network) const {
     if (!here(line.address) && !network.leavesComputer())
         return fail(ErrorCode::Unsupported,
                     "not sent to {}: choose a network first, until then all stays on this "
                     "computer",
                     line.address);
-    Line made;
-    made.first = line.first;
-    made.count = line.count;
-    made.to = line.to;
     const std::string from = here(line.address) ? std::string("127.0.0.1") : network.card;
+    if (const auto lines = now())
+        for (const auto& known : *lines)
+            if (known->as == line && known->all == all && known->from == from)
+                return known;
+    auto made = std::make_shared<Line>();
+    made->as = line;
+    made->from = from;
+    made->all = all;
     if (line.protocol == show::Protocol::ArtNet) {
         auto sender = wire::ArtNetSender::open({from, line.address, ports_.art_net});
         if (!sender)
             return passOn(sender.error());
-        made.art_net = std::move(*sender);
+        made->art_net = std::move(*sender);
         return made;
     }
     wire::E131Settings settings;
@@ -62,8 +66,13 @@ Result<Outputs::Line> Outputs::opened(const show::OutputLine& line,
     auto sender = wire::E131Sender::open(settings);
     if (!sender)
         return passOn(sender.error());
-    made.e131 = std::move(*sender);
+    made->e131 = std::move(*sender);
     return made;
+}
+
+std::shared_ptr<const Outputs::Lines> Outputs::now() const {
+    const std::lock_guard lock(mutex_);
+    return lines_;
 }
 
 std::vector<std::string> Outputs::set(const std::vector<show::OutputLine>& lines,
@@ -71,67 +80,56 @@ std::vector<std::string> Outputs::set(const std::vector<show::OutputLine>& lines
     std::vector<std::string> troubles;
     auto next = std::make_shared<Lines>();
     const auto add = [&](const show::OutputLine& line, bool all) {
-        auto made = opened(line, network);
-        if (!made) {
+        auto made = opened(line, all, network);
+        if (made)
+            next->push_back(std::move(*made));
+        else
             troubles.push_back(made.error().text());
-            return;
-        }
-        if (all)
-            made->count = 0;
-        next->push_back(std::move(*made));
     };
     for (const auto& line : lines)
         if (line.on)
             add(line, false);
     if (lines.empty())
         add({}, true);
+    std::shared_ptr<const Lines> gone = std::move(next);
     const std::lock_guard lock(mutex_);
-    lines_.swap(next); // the old one ends its streams when nobody sends with it any more
+    lines_.swap(gone); // its lines end their streams when nobody sends with them any more
     return troubles;
 }
 
 void Outputs::send(const light::Frame& frame) {
-    std::shared_ptr<Lines> lines;
-    {
-        const std::lock_guard lock(mutex_);
-        lines = lines_;
-    }
-    if (!lines)
-        return;
-    const auto now = wire::KeepAlive::Clock::now();
-    for (Line& line : *lines) {
-        if (line.count == 0) {
-            line.e131->sendAt(frame, now);
+    const auto lines = now();
+    const auto time = wire::KeepAlive::Clock::now();
+    for (std::size_t i = 0; lines && i < lines->size(); ++i) {
+        Line& line = *(*lines)[i];
+        if (line.all) {
+            line.e131->sendAt(frame, time);
             continue;
         }
         std::size_t used = 0;
         for (const auto& universe : frame.universes) {
-            const int off = universe.universe - line.first;
-            if (off < 0 || off >= line.count)
+            const int off = universe.universe - line.as.first;
+            if (off < 0 || off >= line.as.count)
                 continue;
             if (used == line.frame.universes.size())
                 line.frame.universes.emplace_back();
             auto& there = line.frame.universes[used++];
-            there.universe = static_cast<std::uint16_t>(line.to + off);
+            there.universe = static_cast<std::uint16_t>(line.as.to + off);
             there.values = universe.values;
         }
         line.frame.universes.resize(used);
         if (line.e131)
-            line.e131->sendAt(line.frame, now);
+            line.e131->sendAt(line.frame, time);
         else
-            line.art_net->sendAt(line.frame, now);
+            line.art_net->sendAt(line.frame, time);
     }
 }
 
 std::uint64_t Outputs::packets() const {
-    std::shared_ptr<Lines> lines;
-    {
-        const std::lock_guard lock(mutex_);
-        lines = lines_;
-    }
+    const auto lines = now();
     std::uint64_t all = 0;
     for (std::size_t i = 0; lines && i < lines->size(); ++i) {
-        const Line& line = (*lines)[i];
+        const Line& line = *(*lines)[i];
         all += line.e131 ? line.e131->packets() : line.art_net->packets();
     }
     return all;

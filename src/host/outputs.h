@@ -4,7 +4,6 @@
 // until a network card has been chosen.
 #pragma once
 
-#include "base/handover.h"
 #include "light/frame.h"
 #include "show/show.h"
 #include "wire/e131.h"
@@ -36,7 +35,8 @@ class Outputs : public light::FrameSink {
 public:
     Outputs(wire::Cid cid, OutputPorts ports) : cid_(cid), ports_(ports) {}
 
-    // From the interface's thread. One sentence for each line that does not go out, and why.
+    // From the interface's thread. One sentence for each line that does not go out, and why. Lines
+    // that stay as they were go on without a break; those that go end their streams.
     std::vector<std::string> set(const std::vector<show::OutputLine>& lines,
                                  const NetworkChoice& network);
 
@@ -47,20 +47,22 @@ public:
 
 private:
     struct Line {
-        std::uint16_t first = 1;
-        int count = 0; // 0 = all universes, as they are
-        int to = 1;
-        light::Frame frame; // reused: its universes are renumbered
+        show::OutputLine as; // what it was opened for
+        std::string from;    // by this network card
+        bool all = false;    // all universes, as they are
+        light::Frame frame;  // reused: its universes are renumbered
         std::unique_ptr<wire::E131Sender> e131;
         std::unique_ptr<wire::ArtNetSender> art_net;
     };
-    using Lines = std::vector<Line>;
-    Result<Line> opened(const show::OutputLine& line, const NetworkChoice& network) const;
+    using Lines = std::vector<std::shared_ptr<Line>>;
+    Result<std::shared_ptr<Line>> opened(const show::OutputLine& line, bool all,
+                                         const NetworkChoice& network) const;
+    std::shared_ptr<const Lines> now() const;
 
     wire::Cid cid_;
     OutputPorts ports_;
     mutable std::mutex mutex_; // of lines_; held for a pointer's copy
-    std::shared_ptr<Lines> lines_;
+    std::shared_ptr<const Lines> lines_;
 };
 
 } // namespace zelo::host

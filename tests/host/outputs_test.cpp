@@ -102,6 +102,20 @@ TEST_F(OutputsTest, ALineThatGoesEndsItsStreams) {
     EXPECT_TRUE(comes([&] { return ports.contains(0); }));
 }
 
+TEST_F(OutputsTest, ALineThatStaysIsNotBroken) {
+    const OutputLine stays{5, 1, Protocol::E131, "127.0.0.1", 5};
+    outputs->set({stays}, {});
+    for (int i = 0; i < 6; ++i)
+        outputs->send(frame);
+    const auto before = outputs->packets();
+    outputs->set({{1, 1, Protocol::ArtNet, "127.0.0.1", 0}, stays}, {});
+    EXPECT_EQ(outputs->packets(), before) << "the same sender goes on counting";
+    outputs->send(frame);
+    EXPECT_TRUE(comes([&] { return ports.contains(0); }));
+    const std::lock_guard lock(mutex);
+    EXPECT_TRUE(ended.empty()) << "no receiver was told of an end";
+}
+
 TEST_F(OutputsTest, ThisComputerIsAmongTheCards) {
     bool found = false;
     for (const auto& card : networkCards())
