@@ -46,8 +46,6 @@ std::shared_ptr<const mix::Mixer> Mixes::mixer(const std::string& type, const st
     const auto t = types_.type(type);
     if (known && &known->type() == t.get())
         return known;
-    if (known)
-        retired_.push_back(std::move(known));
     const light::Mode* m = t ? t->mode(mode) : nullptr;
     known = m ? std::make_shared<const mix::Mixer>(t, *m) : nullptr;
     return known;
@@ -67,6 +65,8 @@ std::shared_ptr<const mix::Mixer> Mixes::mixerOf(const show::Fixture& fixture) {
         light::calibrated(general->type(), fixture.calibration->emitters));
     auto made = std::make_shared<const mix::Mixer>(type, *type->mode(general->mode().name));
     const std::lock_guard lock(mutex_);
+    if (own_.size() > kMostCached) // of calibrations that are long gone
+        own_.clear();
     return own_.emplace(key, Own{fixture.calibration, std::move(general), std::move(made)})
         .first->second.mixer;
 }
@@ -85,9 +85,10 @@ Result<light::Wanted> Mixes::wanted(const std::string& asked) {
     return read;
 }
 
-std::shared_ptr<const MixedColour>
-Mixes::mixed(const mix::Mixer& mixer, const show::ColourWish& wish, const colour::Uv& off) {
-    std::string key = keyOf(mixer, wish);
+std::shared_ptr<const MixedColour> Mixes::mixed(const std::shared_ptr<const mix::Mixer>& mixer,
+                                                const show::ColourWish& wish,
+                                                const colour::Uv& off) {
+    std::string key = keyOf(*mixer, wish);
     const bool shifted = off.u != 0 || off.v != 0;
     if (shifted)
         key += fmt::format("\n~{}:{}", off.u, off.v);
@@ -97,6 +98,7 @@ Mixes::mixed(const mix::Mixer& mixer, const show::ColourWish& wish, const colour
             return known->second;
     }
     MixedColour made;
+    made.mixer = mixer;
     if (auto read = wanted(wish.asked)) {
         made.wanted = *read;
     } else {
@@ -106,15 +108,15 @@ Mixes::mixed(const mix::Mixer& mixer, const show::ColourWish& wish, const colour
                        std::nullopt, std::nullopt, 1};
         made.trouble += known ? "; shown by the colour kept with it" : "; shown as white";
     }
-    made.wish = wishFor(mixer.type(), wish);
+    made.wish = wishFor(mixer->type(), wish);
     if (shifted && colour::hasChromaticity(made.wanted.xyz)) {
         light::Wanted aimed = made.wanted;
         const auto at = made.wanted.uv() - off;
         if (at.v > 0.01)
             aimed.xyz = colour::toXyz(at);
-        made.mix = mixer.solve(aimed, made.wish);
+        made.mix = mixer->solve(aimed, made.wish);
     } else {
-        made.mix = mixer.solve(made.wanted, made.wish);
+        made.mix = mixer->solve(made.wanted, made.wish);
     }
     auto shared = std::make_shared<const MixedColour>(std::move(made));
     const std::lock_guard lock(mutex_);

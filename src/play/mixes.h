@@ -22,6 +22,7 @@ public:
 
 // A colour on one fixture type and mode.
 struct MixedColour {
+    std::shared_ptr<const mix::Mixer> mixer; // that made it: its place is not used again meanwhile
     light::Wanted wanted;
     mix::MixWish wish;
     mix::Mix mix;
@@ -42,12 +43,13 @@ public:
     // Reads the notation, once per text.
     Result<light::Wanted> wanted(const std::string& asked);
 
-    // Always answers. `mixer` must be one of mixer()'s: those live as long as this. When the colour
+    // Always answers. When the colour
     // cannot be read (its gel is not in any book) the wish's own u'v' is mixed instead, and
     // `trouble` says so. Keep-outs and pins naming emitters that this type does not have are passed
     // over.
     // `off`: how far from its data the fixture shows colours; asked for that far the other way.
-    std::shared_ptr<const MixedColour> mixed(const mix::Mixer& mixer, const show::ColourWish& wish,
+    std::shared_ptr<const MixedColour> mixed(const std::shared_ptr<const mix::Mixer>& mixer,
+                                             const show::ColourWish& wish,
                                              const colour::Uv& off = {0, 0});
 
     void forgetColours(); // after a book or palette changed

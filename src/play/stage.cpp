@@ -69,7 +69,7 @@ StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::F
     }
     if (value.colour)
         lamp.colour =
-            mixes.mixed(*lamp.mixer, *value.colour,
+            mixes.mixed(lamp.mixer, *value.colour,
                         fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
     lamp.by_hand = value.drives && value.drives->size() == lamp.mixer->type().partCount();
     lamp.drives = lamp.by_hand  ? *value.drives

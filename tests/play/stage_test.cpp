@@ -101,11 +101,11 @@ TEST_F(StageTest, FramesHoldEveryFixtureAtItsAddress) {
 
 TEST_F(StageTest, TheSameWishIsSolvedOnce) {
     const auto mixer = mixes.mixer("eight", "");
-    const auto a = mixes.mixed(*mixer, {"cct:3200"});
-    EXPECT_EQ(a, mixes.mixed(*mixer, {"cct:3200"}));
+    const auto a = mixes.mixed(mixer, {"cct:3200"});
+    EXPECT_EQ(a, mixes.mixed(mixer, {"cct:3200"}));
     show::ColourWish other{"cct:3200"};
     other.give_up = 0.1;
-    EXPECT_NE(a, mixes.mixed(*mixer, other));
+    EXPECT_NE(a, mixes.mixed(mixer, other));
     EXPECT_EQ(mixes.mixer("none", ""), nullptr);
     EXPECT_EQ(mixes.mixer("eight", "no such mode"), nullptr);
 }
