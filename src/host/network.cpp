@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "host/network.h"
 
+#include "wire/bytes.h"
+
 namespace zelo::host {
 
 Network::Network(wire::Cid cid, OutputPorts ports)
-    : ports_(ports), sink_(std::make_unique<Outputs>(cid, ports)), outputs_(sink_.get()) {
+    : cid_(cid), ports_(ports), sink_(std::make_unique<Outputs>(cid, ports)),
+      outputs_(sink_.get()) {
     output_troubles_ = outputs_->set(lines_, choice_);
     openFinder();
 }
@@ -47,6 +50,8 @@ void Network::openFinder() {
     finder_trouble_.clear();
     wire::FinderSettings settings;
     settings.port = ports_.art_net;
+    // Two of these programs on one network are two controllers.
+    settings.own.serial = wire::get32(cid_, cid_.size() - 4);
     if (choice_.leavesComputer()) {
         settings.from = choice_.card;
         settings.to = choice_.card;

@@ -32,6 +32,7 @@ public:
 
 private:
     void openFinder();
+    wire::Cid cid_;
     OutputPorts ports_;
     std::unique_ptr<Outputs> sink_;
     Outputs* outputs_; // the player owns it once it was taken: it lives as long as the session

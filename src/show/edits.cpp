@@ -23,10 +23,6 @@ Done checkFixture(const Fixture& f) {
     return {};
 }
 
-Result<ShowPtr> done(Show next) {
-    return ShowPtr(std::make_shared<const Show>(std::move(next)));
-}
-
 template <class F>
 HandPtr changed(const HandPtr& hand, const Lineup& lineup, F change) {
     Values next = *hand;
@@ -47,7 +43,7 @@ Result<ShowPtr> changedGroup(const ShowPtr& show, GroupId id, F change) {
             Group group = *g;
             change(group);
             g = std::make_shared<const Group>(std::move(group));
-            return done(std::move(next));
+            return nextShow(std::move(next));
         }
     return fail(ErrorCode::NotFound, "no group with id {}", id.value);
 }
@@ -59,7 +55,7 @@ Result<ShowPtr> renameShow(const ShowPtr& show, std::string name) {
         return fail(ErrorCode::BadValue, "a show needs a name");
     Show next = *show;
     next.name = std::move(name);
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> addFixture(const ShowPtr& show, Fixture fixture) {
@@ -69,7 +65,7 @@ Result<ShowPtr> addFixture(const ShowPtr& show, Fixture fixture) {
     const FixtureId id{++next.last_fixture_id};
     fixture.id = id;
     next.fixtures[id] = std::make_shared<const Fixture>(std::move(fixture));
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> changeFixture(const ShowPtr& show, Fixture fixture) {
@@ -80,7 +76,7 @@ Result<ShowPtr> changeFixture(const ShowPtr& show, Fixture fixture) {
     Show next = *show;
     const auto id = fixture.id;
     next.fixtures[id] = std::make_shared<const Fixture>(std::move(fixture));
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> calibrate(const ShowPtr& show, FixtureId id, Calibration calibration) {
@@ -112,7 +108,7 @@ Result<ShowPtr> removeFixtures(const ShowPtr& show, const std::vector<FixtureId>
         if (!(kept == *group))
             group = std::make_shared<const Group>(std::move(kept));
     }
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> addGroup(const ShowPtr& show, std::string name, std::vector<FixtureId> fixtures) {
@@ -129,14 +125,14 @@ Result<ShowPtr> addGroup(const ShowPtr& show, std::string name, std::vector<Fixt
     Show next = *show;
     next.groups.push_back(std::make_shared<const Group>(
         Group{{++next.last_group_id}, std::move(name), std::move(fixtures), {}}));
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> removeGroup(const ShowPtr& show, GroupId id) {
     Show next = *show;
     if (std::erase_if(next.groups, [&](const auto& g) { return g->id == id; }) == 0)
         return fail(ErrorCode::NotFound, "no group with id {}", id.value);
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> renameGroup(const ShowPtr& show, GroupId id, std::string name) {
@@ -162,7 +158,7 @@ Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand) {
     for (const auto& [id, value] : hand)
         if (show->fixture(id) && !value->empty())
             next.look[id] = std::make_shared<const Value>(shownValue(*show, hand, id));
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 HandPtr withColour(const HandPtr& hand, const Lineup& lineup, const ColourWish& colour) {

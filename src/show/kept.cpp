@@ -11,10 +11,6 @@ namespace zelo::show {
 
 namespace {
 
-Result<ShowPtr> done(Show next) {
-    return ShowPtr(std::make_shared<const Show>(std::move(next)));
-}
-
 // Names are each once; `own` is the id that may have it.
 template <class T, class Id>
 Done checkName(const std::vector<std::shared_ptr<const T>>& all, const char* what,
@@ -28,14 +24,19 @@ Done checkName(const std::vector<std::shared_ptr<const T>>& all, const char* wha
 }
 
 // Calls `change` on a copy of each value; those that come out changed are replaced.
+// Whether any did.
 template <class F>
-void changeValues(Values& values, F change) {
+bool changeValues(Values& values, F change) {
+    bool changed = false;
     for (auto& [id, value] : values) {
         Value next = *value;
         change(next);
-        if (!(next == *value))
-            value = std::make_shared<const Value>(std::move(next));
+        if (next == *value)
+            continue;
+        value = std::make_shared<const Value>(std::move(next));
+        changed = true;
     }
+    return changed;
 }
 
 template <class F>
@@ -44,8 +45,8 @@ Both changeEverywhere(const ShowPtr& show, const HandPtr& hand, F change) {
     changeValues(next.look, change);
     for (auto& look : next.looks) {
         Look copy = *look;
-        changeValues(copy.values, change);
-        look = std::make_shared<const Look>(std::move(copy));
+        if (changeValues(copy.values, change))
+            look = std::make_shared<const Look>(std::move(copy));
     }
     Values held = *hand;
     changeValues(held, change);
@@ -72,7 +73,7 @@ Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette) {
     Show next = *show;
     palette.id = {++next.last_palette_id};
     next.palettes.push_back(std::make_shared<const Palette>(std::move(palette)));
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> keepPalette(const ShowPtr& show, const Values& hand, const Lineup& lineup,
@@ -108,7 +109,7 @@ Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette) {
             p = std::make_shared<const Palette>(std::move(palette));
             break;
         }
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Uses usesOf(const Show& show, const Values& hand, PaletteId id) {
@@ -184,7 +185,7 @@ Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& 
         if (const Value value = shownValue(*show, hand, id); !value.empty())
             look.values[id] = std::make_shared<const Value>(value);
     next.looks.push_back(std::make_shared<const Look>(std::move(look)));
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> changeLook(const ShowPtr& show, Look look) {
@@ -201,7 +202,7 @@ Result<ShowPtr> changeLook(const ShowPtr& show, Look look) {
             l = std::make_shared<const Look>(std::move(look));
             break;
         }
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> removeLook(const ShowPtr& show, LookId id) {
@@ -212,7 +213,7 @@ Result<ShowPtr> removeLook(const ShowPtr& show, LookId id) {
         return passOn(locked("look", look->name).error());
     Show next = *show;
     std::erase_if(next.looks, [&](const auto& l) { return l->id == id; });
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 HandPtr withLook(const HandPtr& hand, const Look& look) {
@@ -230,21 +231,21 @@ Result<ShowPtr> keepMeasured(const ShowPtr& show, std::string name, colour::Spec
     std::erase_if(next.measured, [&](const auto& m) { return m->name == name; });
     next.measured.push_back(
         std::make_shared<const Measured>(Measured{std::move(name), std::move(spectrum)}));
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> removeMeasured(const ShowPtr& show, const std::string& name) {
     Show next = *show;
     if (std::erase_if(next.measured, [&](const auto& m) { return m->name == name; }) == 0)
         return fail(ErrorCode::NotFound, "no measured light '{}'", name);
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> toggleFavourite(const ShowPtr& show, const std::string& asked) {
     Show next = *show;
     if (std::erase(next.favourites, asked) == 0)
         next.favourites.push_back(asked);
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> changeStage(const ShowPtr& show, StagePlan stage) {
@@ -258,7 +259,7 @@ Result<ShowPtr> changeStage(const ShowPtr& show, StagePlan stage) {
     }
     Show next = *show;
     next.stage = std::make_shared<const StagePlan>(std::move(stage));
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 bool isIpv4(std::string_view address) {
@@ -291,7 +292,7 @@ Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outpu
             return passOn(ok.error(), fmt::format("output {}", i + 1));
     Show next = *show;
     next.outputs = std::move(outputs);
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::FixtureType> type) {
@@ -300,7 +301,7 @@ Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::Fixtu
     Show next = *show;
     const std::string id = type->id;
     next.types[id] = std::move(type);
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id, bool known) {
@@ -311,7 +312,7 @@ Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id, bool know
                                      [&](const auto& f) { return f.second->type == id; });
     if (users > 0 && !known)
         return fail(ErrorCode::BadValue, "{} of the rig's fixtures are of type '{}'", users, id);
-    return done(std::move(next));
+    return nextShow(std::move(next));
 }
 
 } // namespace zelo::show

@@ -39,7 +39,7 @@ struct Both {
 };
 // What followed it keeps its values as they are now. NotFound, or BadValue when it is locked.
 Result<Both> removePalette(const ShowPtr& show, const HandPtr& hand, PaletteId id);
-// What followed `from` follows `into` from now on, and `from` goes. BadValue when one is locked or
+// What followed `from` follows `into` from now on, and `from` goes. BadValue when it is locked or
 // `into` lacks what followers of `from` take from it.
 Result<Both> mergePalettes(const ShowPtr& show, const HandPtr& hand, PaletteId from,
                            PaletteId into);

@@ -214,6 +214,9 @@ struct Show {
 };
 
 using ShowPtr = std::shared_ptr<const Show>;
+inline ShowPtr nextShow(Show show) { // what an edit ends in
+    return std::make_shared<const Show>(std::move(show));
+}
 
 // Values set by hand and not yet kept: part of what undo covers, apart from the show.
 using HandPtr = std::shared_ptr<const Values>;

@@ -171,7 +171,7 @@ void Finder::takeTod(const ArtTodData& tod, const Endpoint& from) {
         for (const auto& block : port.blocks)
             port.known += block.size();
         port.deadline = Clock::now() + settings_.answer_within; // more blocks may come
-        if (port.known >= tod.total)
+        if (port.known >= std::min<std::size_t>(tod.total, kMostDevices))
             portDone(port);
         return;
     }
