@@ -70,6 +70,22 @@ TEST_F(CalibrationDeskTest, StopsAtOnceAndSaysWhenNoMeterIsThere) {
     EXPECT_FALSE(view.measuring()) << "in Rehearsal there is no light to measure";
 }
 
+TEST_F(CalibrationDeskTest, OthersMayBeTakenInHandMeanwhile) {
+    view.open();
+    view.start();
+    ASSERT_TRUE(comes([&] { return view.done() >= 1; }));
+    auto& session = document.session();
+    session.setHand("x", show::withIntensity(session.hand(), {{30}}, 0.3));
+    EXPECT_FALSE(view.measuring()) << "it stops";
+    EXPECT_EQ(session.hand()->at({30})->intensity, 0.3) << "and leaves the others alone";
+    EXPECT_EQ(session.hand()->at({7})->colour->asked, "uv:0.2400,0.5100") << "its own lamp is back";
+    EXPECT_FALSE(session.hand()->at({7})->drives);
+    view.start();
+    ASSERT_TRUE(comes([&] { return view.done() >= 1; }));
+    window.showView(MainWindow::Rig);
+    EXPECT_FALSE(view.measuring()) << "nor does it go on where nobody looks";
+}
+
 TEST_F(CalibrationDeskTest, AMeasuredColourIsTypedByHand) {
     ASSERT_TRUE(comes([&] { return shown(6).v > 0.4; }));
     QTest::qWait(150);

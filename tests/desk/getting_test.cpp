@@ -72,6 +72,7 @@ TEST_F(GettingTest, ACameraShowsItsOwnWhite) {
     EXPECT_GT(eye.blue(), eye.red() + 10) << "an eye at 4300 K sees daylight as cool";
     document.setCamera(5600);
     const QColor camera = document.colours().of(model.wanted()->xyz);
+    settle();
     EXPECT_NEAR(camera.red(), camera.blue(), 3) << "to a camera at 5600 K it is white";
     const auto image = window.matchView().grab().toImage();
     EXPECT_EQ(image.pixelColor(window.matchView().wantedPixel()), camera);
@@ -132,6 +133,13 @@ TEST_F(GettingTest, ReadingsInFullAreTheCores) {
     ASSERT_EQ(full.numbers().observers.size(), 4u);
     EXPECT_LT(full.numbers().observers[0].second, 0.001) << "the observer it was mixed for";
     ASSERT_TRUE(full.numbers().bins);
+    pick("gel:214@3200");
+    const QString gelled = "of Eider 1000 with this gel";
+    ASSERT_TRUE(comes([&] { return full.row(gelled) != nullptr; }));
+    const double lamp_cd = library.type("eider-1000")->emitters[0].xyz().Y;
+    EXPECT_NEAR(full.row(gelled)->got,
+                100 * model.focus()->lamp.sent.xyz.Y / (lamp_cd * model.wanted()->transmitted),
+                1e-6);
     pick("gel:338@5600");
     ASSERT_TRUE(comes([&] { return !full.numbers().bins; })) << "a cyan has no R_f";
     EXPECT_TRUE(std::isnan(full.row("R_f")->got));

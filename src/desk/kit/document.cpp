@@ -40,7 +40,6 @@ void Document::setCamera(std::optional<double> balance_k) {
     camera_k_ = balance_k;
     colours_ = LightColours(Kelvin{camera_k_.value_or(white_cct_k_)});
     emit seenByChanged();
-    emit stageComputed(); // everything that shows light paints anew
 }
 
 void Document::setLineup(show::Lineup lineup) {

@@ -8,7 +8,8 @@
 
 namespace zelo::desk {
 
-LightColours::LightColours(Kelvin white) : screen_(colour::toXyz(colour::planckianUv(white))) {}
+LightColours::LightColours(Kelvin white)
+    : screen_(colour::toXyz(colour::planckianUv(white))), white_k_(white.value) {}
 
 QColor LightColours::of(const colour::Xyz& light, double level) const {
     const auto c = screen_.show(light, level).rgb;

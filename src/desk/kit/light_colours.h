@@ -13,6 +13,7 @@ namespace zelo::desk {
 class LightColours {
 public:
     explicit LightColours(Kelvin white);
+    double white_k() const { return white_k_; } // what the eye or the camera takes for white
     QColor of(const colour::Xyz& light, double level = 1) const;
     // A surface in that light: `light` relative to a perfect white of Y = 1, its brightness kept.
     QColor surface(const colour::Xyz& light) const;
@@ -22,6 +23,7 @@ public:
 
 private:
     colour::Screen screen_;
+    double white_k_;
 };
 
 } // namespace zelo::desk

@@ -37,15 +37,14 @@ CalibrationView::CalibrationView(Document& document, QWidget* parent)
     connect(start_, &Button::clicked, this, [this] { measuring_ ? stop() : start(); });
     connect(keep_, &Button::clicked, this, &CalibrationView::keep);
     connect(forget_, &Button::clicked, this, &CalibrationView::forget);
-    connect(done_, &Button::clicked, this, [this] {
-        stop();
-        hide();
-    });
+    connect(done_, &Button::clicked, this, &QWidget::hide);
     connect(correct_, &Button::clicked, this, [this] { correct({u_->value(), v_->value()}); });
     for (NumberField* field : {u_, v_})
         connect(field, &NumberField::valueEdited, field,
                 [field](double value) { field->setValue(value); });
     connect(&document_, &Document::showChanged, this, [this] {
+        if (measuring_ && own_ && document_.session().hand() != own_)
+            end(tr("Stopped: something else was taken in hand."));
         if (isVisible())
             refresh();
     });
@@ -126,8 +125,8 @@ void CalibrationView::next() {
     drives[step_] = 1;
     auto& session = document_.session();
     awaiting_ = true;
-    session.setHand(fromQt(tr("Measure lamp %1").arg(f->number)),
-                    show::withIntensity(show::withDrives(before_, {id_}, drives, {}), {id_}, 1),
+    own_ = show::withIntensity(show::withDrives(before_, {id_}, drives, {}), {id_}, 1);
+    session.setHand(fromQt(tr("Measure lamp %1").arg(f->number)), own_,
                     fmt::format("measure {}", id_.value));
     refresh();
 }
@@ -157,8 +156,14 @@ void CalibrationView::read() {
 void CalibrationView::end(const QString& why) {
     measuring_ = awaiting_ = false;
     said_ = why;
+    // Only this lamp's part goes back: others may have been taken in hand meanwhile.
     auto& session = document_.session();
-    session.setHand(fromQt(tr("Measure lamp %1").arg(fixture() ? fixture()->number : 0)), before_,
+    show::Values hand = *session.hand();
+    hand.erase(id_);
+    if (const auto was = before_->find(id_); was != before_->end())
+        hand[id_] = was->second;
+    own_ = hand == *before_ ? before_ : std::make_shared<const show::Values>(std::move(hand));
+    session.setHand(fromQt(tr("Measure lamp %1").arg(fixture() ? fixture()->number : 0)), own_,
                     fmt::format("measure {}", id_.value));
     if (!why.isEmpty())
         document_.tell(why);
@@ -216,6 +221,10 @@ void CalibrationView::correct(const colour::Uv& measured) {
             fromQt(name), show::calibrate(document_.session().show(), id_, std::move(calibration)));
         !done)
         document_.tell(toQt(done.error().text()));
+}
+
+void CalibrationView::hideEvent(QHideEvent*) {
+    stop();
 }
 
 void CalibrationView::resizeEvent(QResizeEvent*) {

@@ -37,6 +37,7 @@ signals:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void hideEvent(QHideEvent* event) override; // nothing is measured where nobody looks
 
 private:
     void next();
@@ -56,6 +57,7 @@ private:
     bool awaiting_ = false; // the stage with this emitter alone
     QString said_;
     show::HandPtr before_; // what was in hand
+    show::HandPtr own_;    // what measuring put there
     Button* start_;
     Button* keep_;
     Button* forget_;

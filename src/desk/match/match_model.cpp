@@ -53,6 +53,7 @@ QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& go
 MatchModel::MatchModel(Document& document, QObject* parent) : QObject(parent), document_(document) {
     connect(&document_, &Document::stageComputed, this, &MatchModel::rebuild);
     connect(&document_, &Document::lineupChanged, this, &MatchModel::rebuild);
+    connect(&document_, &Document::seenByChanged, this, &MatchModel::rowsChanged);
     connect(&document_, &Document::focusTypeChanged, this, &MatchModel::rebuild);
 }
 

@@ -83,9 +83,11 @@ void ReachMap::keyPressEvent(QKeyEvent* event) {
 }
 
 const QImage& ReachMap::reachImage(const std::vector<Uv>& hull) {
-    if (hull == image_hull_ && image_.size() == size() / 2)
+    const double white_k = document_.colours().white_k();
+    if (hull == image_hull_ && image_.size() == size() / 2 && white_k == image_white_k_)
         return image_;
     image_hull_ = hull;
+    image_white_k_ = white_k;
     image_ = QImage(size() / 2, QImage::Format_ARGB32_Premultiplied);
     image_.fill(Qt::transparent);
     for (int y = 0; y < image_.height(); ++y)

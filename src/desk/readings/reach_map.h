@@ -34,6 +34,7 @@ private:
     MatchModel& match_;
     QImage image_;
     std::vector<colour::Uv> image_hull_;
+    double image_white_k_ = 0;
 };
 
 } // namespace zelo::desk

@@ -26,7 +26,13 @@ CheckPanel::CheckPanel(Document& document, QWidget* parent)
     connect(&document_, &Document::foundChanged, this, &CheckPanel::refresh);
 }
 
+void CheckPanel::showEvent(QShowEvent*) {
+    refresh();
+}
+
 void CheckPanel::refresh() {
+    if (!isVisible()) // the check goes over the whole patch: not while nobody looks
+        return;
     links_.clear();
     if (!document_.lineup().empty()) {
         auto& session = document_.session();

@@ -2,6 +2,7 @@
 #include "desk/rig/hull_plot.h"
 
 #include "colour/cct.h"
+#include "colour/observer.h"
 #include "desk/kit/draw.h"
 #include "mix/hull.h"
 
@@ -9,16 +10,6 @@ namespace zelo::desk {
 
 namespace {
 constexpr double kMostU = 0.64, kMostV = 0.60; // the diagram's corner
-
-QPolygonF locus(const auto& toMap) { // monochromatic lights
-    QPolygonF line;
-    for (int nm = 400; nm <= 680; nm += 4) {
-        colour::Grid grid{};
-        grid[static_cast<std::size_t>(nm - 380)] = 1;
-        line << toMap(colour::toUv(colour::toXyz(colour::Spectrum(grid))));
-    }
-    return line;
-}
 } // namespace
 
 HullPlot::HullPlot(QWidget* parent) : QWidget(parent) {
@@ -47,7 +38,10 @@ void HullPlot::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(QPen(theme().rule, 1));
-    p.drawPolygon(locus([this](const colour::Uv& uv) { return toMap(uv); }));
+    QPolygonF edge;
+    for (std::size_t i = 20; i <= 320; i += 4) // 400 to 700 nm
+        edge << toMap(colour::spectralLocus()[i]);
+    p.drawPolygon(edge);
     QPolygonF black;
     for (double k = 1800; k < 20000; k *= 1.15)
         black << toMap(colour::planckianUv({k}));

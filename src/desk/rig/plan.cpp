@@ -151,7 +151,9 @@ QPoint Plan::roomForName(const QRectF& box, int width) const {
     std::vector<QRectF> taken;
     for (const auto& [id, f] : document_.show().fixtures) {
         const QPointF at = toPixels(f->place.x_m, f->place.y_m);
-        taken.emplace_back(at.x() - kLamp - 6, at.y() - kLamp - 4, 2 * kLamp + 12, 2 * kLamp + 24);
+        const QRectF lamp(at.x() - kLamp - 6, at.y() - kLamp - 4, 2 * kLamp + 12, 2 * kLamp + 24);
+        if (lamp.intersects(box))
+            taken.push_back(lamp);
     }
     constexpr int kHigh = 12;
     const QPoint first(static_cast<int>(box.left()) + 6, static_cast<int>(box.bottom()) - 4);

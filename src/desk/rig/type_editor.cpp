@@ -113,7 +113,9 @@ TypeEditor::TypeEditor(Document& document, QWidget* parent)
         change(tr("%1 bit").arg(8 * (i + 1)), light::setBits(*type(), mode(), 8 * (i + 1)));
     });
     connect(response_, &QComboBox::activated, this, [this](int i) {
-        if (i < 2)
+        if (i == 2) // what a response by hand has replaced is in the history
+            refresh();
+        else
             change(tr("Response"),
                    light::setResponse(*type(), mode(),
                                       i == 0 ? kStraight : light::Response::square()));

@@ -92,6 +92,10 @@ MainWindow::MainWindow(Document& document)
             return tell(toQt(done.error().text()));
         match_model_->pick("spd:" + document_.show().measured.back()->name);
     });
+    connect(&document_, &Document::seenByChanged, this, [this] {
+        for (QWidget* w : findChildren<QWidget*>()) // whatever shows light shows it otherwise now
+            w->update();
+    });
     makeCommands();
     bindCommands(commands_, this);
     showView(Match);
@@ -182,16 +186,12 @@ void MainWindow::makeCommands() {
     add(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
     add(tr("Find a command"), "Ctrl+K", [this] { openFinder(commands_, this); });
     add(tr("Put down what is in hand"), "Esc", [this, &session] {
-        if (rig_view_->typeEditor().isVisible())
-            return rig_view_->typeEditor().hide();
-        if (split_->isVisible())
-            return split_->hide();
-        if (match_view_->fullReadings().isVisible())
-            return match_view_->fullReadings().hide();
-        if (match_view_->calibration().isVisible()) {
-            match_view_->calibration().stop();
-            return match_view_->calibration().hide();
-        }
+        // First what lies over the window or the bench goes, then what is in hand.
+        for (QWidget* over : std::initializer_list<QWidget*>{split_, &rig_view_->typeEditor(),
+                                                             &match_view_->fullReadings(),
+                                                             &match_view_->calibration()})
+            if (over->isVisible())
+                return over->hide();
         session.putDown();
     });
     add(tr("Keep as…"), "K", [this] { openKeep(KeepForm::Stage); });
