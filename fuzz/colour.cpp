@@ -26,8 +26,9 @@ int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     const auto wanted = zelo::light::parseColour(text, Nothing());
     if (wanted && !(wanted->xyz.Y > 0.999 && wanted->xyz.Y < 1.001))
         std::abort(); // every colour comes with Y = 1
-    if (const auto gel = zelo::light::parseGelText(text))
-        if (!zelo::light::parseGelText(zelo::light::toText(*gel)))
+    if (const auto asked = zelo::light::parseAsked(text))
+        if (const auto again = zelo::light::parseAsked(zelo::light::toText(*asked));
+            !again || *again != *asked)
             std::abort();
     return 0;
 }

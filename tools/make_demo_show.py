@@ -38,7 +38,7 @@ for index, (group, kind, mode, places, colour, intensity) in enumerate(RIG):
             fixture["note"] = NOTES[number]
         fixtures.append(fixture)
         look.append({"fixture": number, "intensity": intensity,
-                     "colour": {"asked": colour, "intent": "truest", "give_up": 0.3}})
+                     "colour": {"asked": colour, "uv": [0, 0], "intent": "truest", "give_up": 0.3}})
         ids.append(number)
         slot += size
     groups.append({"id": index + 1, "name": group, "fixtures": ids})
@@ -69,8 +69,40 @@ stage = {"outline": [[-7, -1.5], [7, -1.5], [7, 6.2], [-7, 6.2]],
                    {"name": "quay", "outline": [[-6, -1.5], [6, -1.5], [6, 0.6], [-6, 0.6]]},
                    {"name": "sea wall", "outline": [[-6, 3.4], [6, 3.4], [6, 6.2], [-6, 6.2]]}]}
 
-show = {"format": "zelochrome-show", "version": 2, "name": "The Salt Lanterns", "white_cct_k": 4300,
-        "last_fixture_id": number, "fixtures": fixtures, "groups": groups, "last_palette_id": len(palettes),
-        "last_look_id": 1, "palettes": palettes, "looks": looks, "stage": stage, "favourites": ["gel:214", "gel:338"], "look": look}
+# In the file values that are the same stand together, and name their colours by place.
+colours = []
+
+
+def together(values):
+    lines = []
+    for value in values:
+        line = {"fixtures": [], "intensity": value["intensity"]}
+        if "colour_from" in value:
+            line["colour_from"] = value["colour_from"]
+        else:
+            if value["colour"] not in colours:
+                colours.append(value["colour"])
+            line["colour"] = colours.index(value["colour"])
+        same = next((l for l in lines if {**l, "fixtures": []} == line), None)
+        if not same:
+            lines.append(line)
+        (same or line)["fixtures"].append(value["fixture"])
+    return lines
+
+
+looks[0]["values"] = together(night)
+standing = together(look)
+show = {"format": "zelochrome-show", "version": 3, "name": "The Salt Lanterns", "white_cct_k": 4300,
+        "last_fixture_id": number, "last_group_id": len(groups), "fixtures": fixtures, "groups": groups, "last_palette_id": len(palettes),
+        "last_look_id": 1, "palettes": palettes, "looks": looks, "stage": stage, "favourites": ["gel:214", "gel:338"],
+        "colours": colours, "standing": standing}
 with open(sys.argv[1], "w", encoding="utf-8") as out:
-    out.write(json.dumps(show, indent=1) + "\n")
+    out.write("{\n")  # a member a line, an element of a list a line
+    members = []
+    for name, value in show.items():
+        if isinstance(value, list) and value and isinstance(value[0], dict):
+            elements = ",\n  ".join(json.dumps(element) for element in value)
+            members.append(f' {json.dumps(name)}: [\n  {elements}\n ]')
+        else:
+            members.append(f" {json.dumps(name)}: {json.dumps(value)}")
+    out.write(",\n".join(members) + "\n}\n")

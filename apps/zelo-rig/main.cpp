@@ -13,6 +13,8 @@
 #include <QTimer>
 #include <csignal>
 #include <cstdio>
+#include <thread>
+#include <unistd.h>
 
 namespace {
 
@@ -35,6 +37,16 @@ int runWindow(const zelo::rig::RigLoop& loop, const std::string& shot, int argc,
             QApplication::exit(window.grab().save(QString::fromStdString(shot)) ? 0 : 1);
         });
     return QApplication::exec();
+}
+
+// Whoever started it holds the other end: when that program ends, however it does, so does this.
+void endWithInput() {
+    std::thread([] {
+        char byte = 0;
+        while (::read(STDIN_FILENO, &byte, 1) > 0) {
+        }
+        ::kill(::getpid(), SIGTERM);
+    }).detach();
 }
 
 int waitForSignal(const sigset_t& signals_wanted) {
@@ -62,6 +74,8 @@ int main(int argc, char** argv) {
         ->check(CLI::Range(0, 65535));
     cli.add_option("--spare", wish.spare, "so many lamps more than the show has")
         ->check(CLI::Range(0, 20));
+    bool with_input = false;
+    cli.add_flag("--with-input", with_input, "end when standard input does");
     bool plain = false;
     cli.add_flag("--plain", plain, "every device answers RDM well and at once");
     try {
@@ -76,6 +90,8 @@ int main(int argc, char** argv) {
     sigaddset(&ends, SIGTERM);
     if (wish.headless)
         pthread_sigmask(SIG_BLOCK, &ends, nullptr);
+    if (with_input)
+        endWithInput();
     const auto loop = zelo::rig::RigLoop::open(wish);
     if (!loop) {
         std::fprintf(stderr, "zelo-rig: %s\n", loop.error().text().c_str());

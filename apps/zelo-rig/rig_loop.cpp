@@ -31,8 +31,8 @@ void RigLoop::addLamps(const RigWish& wish, const show::Show& show, const host::
     int last_id = 0;
     std::uint16_t last_universe = 1;
     for (const auto& [id, f] : show.fixtures) {
-        const auto own = show.types.find(f->type);
-        const auto type = own != show.types.end() ? own->second : library.type(f->type);
+        const auto& own = show.types.item(f->type);
+        const auto type = own ? own : library.type(f->type);
         last_id = std::max(last_id, id.value);
         last_universe = std::max(last_universe, f->universe);
         if (!type) {

@@ -12,6 +12,7 @@
 #include "files/show_file.h"
 #include "files/swatch_book_file.h"
 #include "show/edits.h"
+#include "show/kept.h"
 
 #include <fmt/format.h>
 #include <set>
@@ -51,7 +52,7 @@ void tell(const std::string& in, const std::vector<std::string>& notes) {
         fmt::print(stderr, "zelo: {}: {}\n", in, note);
 }
 
-// A rig becomes a show with nothing but its fixtures.
+// A rig becomes a show with its fixtures and the types that came with them.
 Done convertRig(const Context& context, const std::string& in, const std::string& out) {
     if (endingOf(out) != ".zelo")
         return fail(ErrorCode::Unsupported, "{}: a rig (.mvr) becomes a show (.zelo)", out);
@@ -62,21 +63,28 @@ Done convertRig(const Context& context, const std::string& in, const std::string
     if (!rig)
         return passOn(rig.error(), in);
     tell(in, rig->notes);
-    show::Show empty;
-    empty.name = fs::path(in).stem().string();
-    auto show = std::make_shared<const show::Show>(std::move(empty));
+    auto show = std::make_shared<const show::Show>();
+    auto named = show::renameShow(show, fs::path(in).stem().string());
+    if (!named)
+        return passOn(named.error(), in);
+    show = *named;
+    for (const auto& type : rig->types) {
+        auto kept = show::keepType(show, type);
+        if (!kept)
+            return passOn(kept.error(), in);
+        show = *kept;
+    }
     std::set<std::string> strange;
-    for (auto& f : rig->fixtures) {
-        if (!context.library.type(f.type) && strange.insert(f.type).second)
+    for (const auto& f : rig->fixtures)
+        if (!show->types.contains(f.type) && !context.library.type(f.type) &&
+            strange.insert(f.type).second)
             fmt::print(stderr,
                        "zelo: {}: '{}' is not in the library: its fixtures stay dark until it is\n",
                        in, f.type);
-        auto next = show::addFixture(show, std::move(f));
-        if (!next)
-            return passOn(next.error(), in);
-        show = *next;
-    }
-    return files::writeShow(out, *show, {});
+    auto next = show::addFixtures(show, std::move(rig->fixtures));
+    if (!next)
+        return passOn(next.error(), in);
+    return files::writeShow(out, **next, {});
 }
 
 Done convertShow(const Context& context, const std::string& in, const std::string& out) {
@@ -85,8 +93,11 @@ Done convertShow(const Context& context, const std::string& in, const std::strin
     const auto opened = files::readShow(in);
     if (!opened)
         return passOn(opened.error());
-    const auto bytes = files::mvrBytes(
-        *opened->show, [&](const std::string& id) { return context.library.type(id); });
+    tell(in, opened->notes);
+    const auto bytes = files::mvrBytes(*opened->show, [&](const std::string& id) {
+        const auto& own = opened->show->types.item(id); // before what ships under the same id
+        return own ? own : context.library.type(id);
+    });
     if (!bytes)
         return passOn(bytes.error(), out);
     return writeFile(out, *bytes);

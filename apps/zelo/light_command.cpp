@@ -51,7 +51,7 @@ Done printLight(Context& context, const std::string& colour) {
         fmt::print("  CCT       {:.0f} K\n  Duv       {:+.4f}\n", cct->cct.value, cct->duv);
     else
         fmt::print("  CCT       no meaningful CCT\n");
-    if (light::parseGelText(colour))
+    if (std::holds_alternative<light::AskedGel>(wanted->asked))
         fmt::print("  lets      {:.0f} % through\n", 100 * wanted->transmitted);
     if (rendering.cie13)
         fmt::print("  R_a       {:.0f}   R9 {:.0f}\n", rendering.cie13->ra, rendering.cie13->r[8]);

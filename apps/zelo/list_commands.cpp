@@ -33,7 +33,7 @@ Done printGels(Context& context, const std::string& like, const std::string& by)
             gels.push_back(&gel);
     const auto lamp = colour::lampOf({light::kGelLampK});
     auto list =
-        mix::nearestGels(gels, target.value_or(light::Wanted{"", colour::toXyz(lamp), {}, {}, 1}),
+        mix::nearestGels(gels, target.value_or(light::wantedUv(colour::toUv(colour::toXyz(lamp)))),
                          lamp, by == "spectrum" ? mix::Near::Spectrum : mix::Near::Colour,
                          target ? kNearest : gels.size());
     if (!target) // the whole book, in its order

@@ -176,7 +176,7 @@ void report(const Context& context, const MatchOptions& o, const Mixers& mixers,
             fmt::print("together    moved by {:.4f} to what all can show\n", both.moved_uv);
         fmt::print("together    {:.0f} cd at most, limited by {}\n", both.level_cd, names);
     }
-    all["together"].push_back({{"colour", wanted.asked},
+    all["together"].push_back({{"colour", light::toText(wanted.asked)},
                                {"uv", uvJson(both.uv)},
                                {"moved_uv", both.moved_uv},
                                {"brightness_cd", both.level_cd},

@@ -37,7 +37,7 @@ Matched matched(const mix::Mixer& mixer, const light::Wanted& wanted, const mix:
 
 Json matchJson(const mix::Mixer& mixer, const Matched& m) {
     Json j;
-    j["colour"] = m.wanted.asked;
+    j["colour"] = light::toText(m.wanted.asked);
     j["wanted"] = lightJson(m.wanted.xyz);
     j["in_reach"] = m.mix.end == mix::MixEnd::InReach;
     j["miss_uv"] = m.mix.end == mix::MixEnd::Dark ? Json(nullptr) : Json(m.mix.miss_uv);
@@ -60,7 +60,7 @@ Json matchJson(const mix::Mixer& mixer, const Matched& m) {
 }
 
 void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& white) {
-    fmt::print("{}\n", m.wanted.asked);
+    fmt::print("{}\n", light::toText(m.wanted.asked));
     if (m.mix.end == mix::MixEnd::Dark) {
         fmt::print("  no light from the emitters that may be used\n");
         return;

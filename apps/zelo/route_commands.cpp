@@ -371,8 +371,7 @@ Done printGradient(Context& context, const GradientOptions& o) {
     Progress progress("lamp", gradient->lamps.size());
     for (std::size_t i = 0; i < gradient->lamps.size(); ++i) {
         progress.at(i);
-        const auto mix = (*mixer)->solve(
-            {"", colour::toXyz(gradient->lamps[i]), std::nullopt, std::nullopt, 1}, *mix_wish);
+        const auto mix = (*mixer)->solve(light::wantedUv(gradient->lamps[i]), *mix_wish);
         Json lamp{{"position", gradient->positions[i]}, {"uv", uvJson(gradient->lamps[i])}};
         addParts(lamp, (*mixer)->type(), mix.drives);
         j["lamps"].push_back(std::move(lamp));

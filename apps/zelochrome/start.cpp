@@ -13,8 +13,12 @@
 #include "desk/rig/type_editor.h"
 #include "desk/rig/types_panel.h"
 #include "desk/shell/main_window.h"
+#include "desk/shell/show_files.h"
 #include "desk/swatches/swatch_panel.h"
+#include "ending.h"
 #include "files/show_file.h"
+#include "host/identity.h"
+#include "host/log.h"
 #include "host/paths.h"
 
 #include <QApplication>
@@ -37,23 +41,33 @@ int complain(const Error& error) {
 }
 
 // One identity for each installation, as E1.31 asks for.
-wire::Cid componentId() {
+wire::Cid installedId() {
     QSettings settings;
     QUuid id(settings.value("wire/cid").toString());
+    wire::Cid cid;
     if (id.isNull()) {
-        id = QUuid::createUuid();
+        cid = host::randomCid();
+        id = QUuid::fromRfc4122(QByteArray(reinterpret_cast<const char*>(cid.data()), cid.size()));
         settings.setValue("wire/cid", id.toString());
     }
-    wire::Cid cid;
     const QByteArray bytes = id.toRfc4122();
     std::copy(bytes.begin(), bytes.end(), cid.begin());
     return cid;
 }
 
+void toLog(QtMsgType type, const QMessageLogContext&, const QString& text) {
+    const auto level = type == QtDebugMsg  ? host::LogLevel::Debug
+                       : type == QtInfoMsg ? host::LogLevel::Info
+                                           : host::LogLevel::Warning;
+    host::log(level, fromQt(text));
+    if (type != QtDebugMsg && type != QtInfoMsg)
+        std::fprintf(stderr, "zelochrome: %s\n", qPrintable(text));
+}
+
 show::Lineup lineupOf(const show::Show& show, const std::vector<std::string>& groups) {
     show::Lineup lineup;
     for (const auto& name : groups)
-        for (const auto& group : show.groups)
+        for (const auto& [group_id, group] : show.groups)
             if (group->name == name)
                 lineup.insert(lineup.end(), group->fixtures.begin(), group->fixtures.end());
     return lineup;
@@ -86,7 +100,7 @@ void openSide(MainWindow& window, const std::string& side) {
 }
 
 bool searching(MainWindow& window, Document& document) {
-    auto* network = document.session().network();
+    auto* network = document.network();
     return window.matchView().calibration().measuring() ||
            (network->finder() && network->finder()->state().searching);
 }
@@ -103,7 +117,7 @@ void takeShot(MainWindow& window, Document& document, const QString& file) {
     }
     // Two rounds: what the first stage asked for in the background comes with the second.
     for (int i = 0; i < 4; ++i) {
-        document.session().workers().waitUntilIdle();
+        document.waitUntilIdle();
         QApplication::processEvents();
     }
     const bool written = window.grab().save(file);
@@ -112,28 +126,38 @@ void takeShot(MainWindow& window, Document& document, const QString& file) {
     QApplication::exit(written ? 0 : 1);
 }
 
+// The show that was asked for, else the one that was open last, else the demo: a copy, whose work
+// is asked for on closing like that of any other.
 Done openWanted(MainWindow& window, Document& document, const StartWish& wish,
                 const std::filesystem::path& data) {
-    QSettings settings;
-    QString path = toQt(wish.show);
-    if (path.isEmpty() && !wish.demo)
-        path = settings.value("show/last").toString();
+    const QString path = !wish.show.empty() ? toQt(wish.show)
+                         : wish.demo        ? QString()
+                                            : ShowFiles::lastShow();
     if (!path.isEmpty()) {
-        auto opened = window.open(path);
-        if (opened)
-            settings.setValue("show/last", path);
-        else if (!wish.show.empty())
+        auto opened = window.files().open(path);
+        if (opened || (!wish.show.empty() && opened.error().code != ErrorCode::Busy))
             return opened;
-        if (opened)
-            return opened;
-        document.tell(toQt(opened.error().text())); // the last show has moved: the demo instead
+        if (opened.error().code != ErrorCode::Busy) // the last show has moved: the demo instead
+            document.tell(toQt(opened.error().text()));
     }
     auto demo = files::readShow(data / "shows" / "salt-lanterns.zelo");
     if (!demo)
         return passOn(demo.error());
-    document.session().start(demo->show, demo->hand);
-    window.setDisposable(true);
+    document.start(demo->show, demo->hand);
     return {};
+}
+
+// Ends with this program however that ends: its standard input is a pipe from here, and closes.
+void startRig(QProcess& rig, const StartWish& wish) {
+    rig.setProcessChannelMode(QProcess::ForwardedChannels);
+    QStringList arguments{"--port",       QString::number(wish.port),
+                          "--art-port",   QString::number(wish.art_port),
+                          "--meter-port", QString::number(wish.meter_port),
+                          "--spare",      "4",
+                          "--with-input"};
+    arguments << (wish.show.empty() ? QStringList{"--demo"}
+                                    : QStringList{"--show", toQt(wish.show)});
+    rig.start(QApplication::applicationDirPath() + "/zelo-rig", arguments);
 }
 
 } // namespace
@@ -141,22 +165,37 @@ Done openWanted(MainWindow& window, Document& document, const StartWish& wish,
 int start(const StartWish& wish) {
     QApplication::setApplicationName("zelochrome");
     QApplication::setOrganizationName("zelochrome");
+    QApplication::setApplicationVersion(ZELO_VERSION);
     const auto data = host::dataFolder();
     if (!data)
         return complain(data.error());
+    if (const auto level = host::logLevelNamed(wish.log_level); !level)
+        return complain(level.error());
+    else if (wish.shot.empty())
+        if (const auto logging = host::startLog(host::stateFolder() / "log", *level); !logging)
+            std::fprintf(stderr, "zelochrome: %s\n", logging.error().text().c_str());
+    host::log(host::LogLevel::Info, fmt::format("zelochrome {} starts", ZELO_VERSION));
+    qInstallMessageHandler(toLog);
     loadFonts(*data);
     QApplication::setStyle("Fusion");
     QApplication::setWindowIcon(QIcon(toQt((*data / "icons/zelochrome.svg").string())));
     useTheme(wish.theme == "desk" ? deskTheme() : boothTheme());
 
     host::Library library(*data);
+    const auto state = host::stateFolder();
+    const host::Identity identity(installedId(), state);
     auto network = std::make_unique<host::Network>(
-        componentId(), host::OutputPorts{static_cast<std::uint16_t>(wish.port),
-                                         static_cast<std::uint16_t>(wish.art_port)});
-    Document document(std::make_unique<host::Session>(
-        std::move(network), library, std::make_unique<host::Autosave>(host::stateFolder())));
+        identity.cid(), host::OutputPorts{static_cast<std::uint16_t>(wish.port),
+                                          static_cast<std::uint16_t>(wish.art_port)});
+    // A picture leaves no trace.
+    host::Guard::Settings keeping;
+    if (wish.shot.empty())
+        keeping.state_folder = state;
+    Document document(std::make_unique<host::Session>(std::move(network), library,
+                                                      std::make_unique<host::Guard>(keeping)));
+    const Ending ending(document);
     if (wish.rehearsal)
-        document.session().setOnStage(false);
+        document.setOnStage(false);
     MainWindow window(document);
     window.matchView().calibration().setMeterPort(static_cast<std::uint16_t>(wish.meter_port));
     window.resize(wish.width, wish.height);
@@ -172,7 +211,7 @@ int start(const StartWish& wish) {
     window.showView(view);
     auto groups = wish.lineup;
     if (groups.empty())
-        for (const auto& g : document.show().groups)
+        for (const auto& [g_id, g] : document.show().groups)
             if (groups.size() < 3)
                 groups.push_back(g->name);
     document.setLineup(lineupOf(document.show(), groups));
@@ -180,7 +219,7 @@ int start(const StartWish& wish) {
         openSide(window, wish.side);
     if (!wish.pick.empty())
         window.matchModel().pick(wish.pick);
-    for (const auto& trouble : document.session().network()->troubles())
+    for (const auto& trouble : document.network()->troubles())
         document.tell(toQt(trouble));
     for (const auto& book : QSettings().value("swatches/books").toStringList())
         if (auto added = library.addBook(fromQt(book)); !added)
@@ -190,23 +229,15 @@ int start(const StartWish& wish) {
         document.tell(QObject::tr("Left out: %1").arg(toQt(trouble)));
 
     QProcess rig;
-    if (wish.rig) {
-        rig.setProcessChannelMode(QProcess::ForwardedChannels);
-        QStringList arguments{"--port",       QString::number(wish.port),
-                              "--art-port",   QString::number(wish.art_port),
-                              "--meter-port", QString::number(wish.meter_port),
-                              "--spare",      "4"};
-        arguments << (wish.show.empty() ? QStringList{"--demo"}
-                                        : QStringList{"--show", toQt(wish.show)});
-        rig.start(QApplication::applicationDirPath() + "/zelo-rig", arguments);
-    }
+    if (wish.rig)
+        startRig(rig, wish);
     window.show();
     if (wish.show.empty() && wish.shot.empty())
-        if (const auto left = host::Autosave::leftBehind(host::stateFolder()); !left.empty())
-            window.offerUnsaved(left.front(), std::nullopt);
+        window.files().offerNewest();
     if (!wish.shot.empty()) // a second first, so that the heartbeat has been measured
         QTimer::singleShot(1300, &window, [&] { takeShot(window, document, toQt(wish.shot)); });
     const int code = QApplication::exec();
+    host::log(host::LogLevel::Info, "ends");
     if (rig.state() != QProcess::NotRunning) {
         rig.terminate();
         rig.waitForFinished(2000);

@@ -16,7 +16,8 @@ struct StartWish {
     std::vector<std::string> lineup; // names of groups
     std::string pick;                // a colour for the lineup
     std::string theme = "booth";
-    std::string shot; // draw the window to this PNG once all is computed, and exit
+    std::string log_level = "info"; // debug, info, warning or error
+    std::string shot;               // draw the window to this PNG once all is computed, and exit
     int width = 1280;
     int height = 800;
     int port = 5568;

@@ -18,6 +18,8 @@ enum class ErrorCode {
     Unsupported, // sound, but from a newer version or another program
     Truncated,   // ends before it should
     Io,          // the disk or the network said no
+    Busy,        // another program has it
+    Changed,     // not any more as it was when we last looked
 };
 
 struct Error {
@@ -37,16 +39,8 @@ public:
 
 using Done = Result<void>;
 
-// What came out of a file may hold anything: a message stays one readable line.
-inline std::string oneReadableLine(std::string text) {
-    constexpr std::size_t kLongest = 400;
-    if (text.size() > kLongest)
-        text = text.substr(0, kLongest) + "…";
-    for (char& c : text)
-        if (static_cast<unsigned char>(c) < 0x20 || c == 0x7f)
-            c = ' ';
-    return text;
-}
+// What came out of a file may hold anything: a message stays one readable line of UTF-8.
+std::string oneReadableLine(std::string text);
 
 // fail(ErrorCode::BadValue, "give-up {}: must be within 0..1", x)
 template <class... Args>
@@ -56,11 +50,6 @@ tl::unexpected<Error> fail(ErrorCode code, fmt::format_string<Args...> format, A
 }
 
 // Hands an error on, its place put in front: passOn(error, "gels.txt").
-inline tl::unexpected<Error> passOn(Error error, const std::string& place = {}) {
-    error.detail = oneReadableLine(std::move(error.detail));
-    if (!place.empty())
-        error.where = oneReadableLine(error.where.empty() ? place : place + ", " + error.where);
-    return tl::unexpected<Error>(std::move(error));
-}
+tl::unexpected<Error> passOn(Error error, const std::string& place = {});
 
 } // namespace zelo

@@ -69,6 +69,72 @@ std::string lowered(std::string_view text) {
     return small;
 }
 
+namespace {
+
+// Bytes of the character that begins at `at`: 0 when there is none, -1 when it is cut off by the
+// end.
+int utf8Length(std::string_view text, std::size_t at) {
+    const auto byte = [&](std::size_t i) { return static_cast<unsigned char>(text[i]); };
+    const unsigned first = byte(at);
+    if (first < 0x80)
+        return 1;
+    const int length = first >= 0xc2 && first <= 0xdf   ? 2
+                       : first >= 0xe0 && first <= 0xef ? 3
+                       : first >= 0xf0 && first <= 0xf4 ? 4
+                                                        : 0;
+    for (int i = 1; i < length; ++i) {
+        const std::size_t next = at + static_cast<std::size_t>(i);
+        if (next == text.size())
+            return -1;
+        const unsigned low = i > 1           ? 0x80 // too long, a surrogate, past the last one
+                             : first == 0xe0 ? 0xa0
+                             : first == 0xf0 ? 0x90
+                                             : 0x80;
+        const unsigned high = i > 1 ? 0xbf : first == 0xed ? 0x9f : first == 0xf4 ? 0x8f : 0xbf;
+        if (byte(next) < low || byte(next) > high)
+            return 0;
+    }
+    return length;
+}
+
+std::size_t validUpTo(std::string_view text) {
+    std::size_t at = 0;
+    while (at < text.size()) {
+        const int length = utf8Length(text, at);
+        if (length <= 0)
+            break;
+        at += static_cast<std::size_t>(length);
+    }
+    return at;
+}
+
+} // namespace
+
+bool isUtf8(std::string_view text) {
+    return validUpTo(text) == text.size();
+}
+
+std::string toUtf8(std::string text) {
+    std::size_t at = validUpTo(text);
+    if (at == text.size())
+        return text;
+    std::string valid = text.substr(0, at);
+    while (at < text.size()) {
+        const int length = utf8Length(text, at);
+        if (length < 0)
+            break;
+        if (length > 0) {
+            valid.append(text, at, static_cast<std::size_t>(length));
+            at += static_cast<std::size_t>(length);
+            continue;
+        }
+        const auto byte = static_cast<unsigned char>(text[at++]);
+        valid += static_cast<char>(0xc0 | byte >> 6);
+        valid += static_cast<char>(0x80 | (byte & 0x3f));
+    }
+    return valid;
+}
+
 bool startsWith(std::string_view text, std::string_view with) {
     return text.substr(0, with.size()) == with;
 }

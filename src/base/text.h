@@ -26,6 +26,11 @@ std::optional<int> toInteger(std::string_view text);
 // ASCII letters made small; other bytes stay.
 std::string lowered(std::string_view text);
 
+bool isUtf8(std::string_view text);
+// Valid UTF-8 whatever comes: what is valid stays, a character that is cut off at the end goes, and
+// any other byte is taken for the Latin-1 character it was before UTF-8.
+std::string toUtf8(std::string text);
+
 bool startsWith(std::string_view text, std::string_view with);
 bool endsWith(std::string_view text, std::string_view with);
 

@@ -3,7 +3,7 @@
 
 #include "base/file.h"
 #include "base/text.h"
-#include "files/detail/archive.h"
+#include "files/archive.h"
 #include "files/gdtf_reader.h"
 
 #include <algorithm>

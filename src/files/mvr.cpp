@@ -2,7 +2,7 @@
 #include "files/mvr.h"
 
 #include "base/text.h"
-#include "files/detail/archive.h"
+#include "files/archive.h"
 #include "files/gdtf_reader.h"
 #include "files/gdtf_writer.h"
 #include "light/frame.h"

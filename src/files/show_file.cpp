@@ -4,8 +4,11 @@
 #include "base/file.h"
 #include "files/detail/show_parts.h"
 #include "light/frame.h"
+#include "show/edits.h"
+#include "show/limits.h"
 
 #include <algorithm>
+#include <set>
 
 namespace zelo::files {
 
@@ -19,22 +22,25 @@ constexpr const char* kFormat = "zelochrome-show";
 
 // --- reading ---------------------------------------------------------------------------------
 
-show::Place readPlace(const Json& json, const std::string& path, std::optional<Error>& error) {
-    JsonObject o(json, path);
-    constexpr double far = 10'000;
-    show::Place place{o.number("x_m", 0, -far, far), o.number("y_m", 0, -far, far),
-                      o.number("z_m", 0, -far, far), o.number("aim_deg", 0, -36000, 36000)};
-    error = o.error();
-    return place;
+void readPlace(JsonObject& fixture, show::Place& place) {
+    const Json* json = fixture.member("place");
+    if (!json)
+        return;
+    JsonObject o(*json, fixture.at("place"));
+    constexpr double far = show::kFarthest_m;
+    constexpr double turn = show::kMostTurn_deg;
+    place = {o.number("x_m", 0, -far, far), o.number("y_m", 0, -far, far),
+             o.number("z_m", 0, -far, far), o.number("aim_deg", 0, -turn, turn)};
+    fixture.keepUnknown("place", o);
+    fixture.take(o.error());
 }
 
-Fixture readFixture(const Json& json, const std::string& path, std::optional<Error>& error) {
-    JsonObject o(json, path);
+Fixture readFixture(JsonObject& o) {
     Fixture f;
-    f.id = {o.integer("id", 0, 1, 1 << 30)};
+    f.id = {o.integer("id", 0, 1, show::kLastId)};
     if (f.id.value == 0)
         o.complain("id", "is missing: a whole number from 1");
-    f.number = o.integer("number", f.id.value, 0, 1 << 30);
+    f.number = o.integer("number", std::min(f.id.value, show::kLastNumber), 0, show::kLastNumber);
     f.label = o.text("label");
     f.type = o.text("type");
     if (f.type.empty())
@@ -46,162 +52,274 @@ Fixture readFixture(const Json& json, const std::string& path, std::optional<Err
         JsonObject h(*home, o.at("home"));
         if (home->is_object())
             for (const auto& [part, drive] : home->items())
-                f.home.emplace_back(part, h.number(part.c_str(), 0, 0, 1));
+                f.home[part] = h.number(part.c_str(), 0, 0, 1);
         o.take(h.error());
     }
     readCalibration(o, f);
     f.uid = o.text("uid");
     f.note = o.text("note");
-    if (const Json* place = o.member("place")) {
-        std::optional<Error> inside;
-        f.place = readPlace(*place, o.at("place"), inside);
-        o.take(inside);
-    }
+    readPlace(o, f.place);
+    for (const auto& [name, text, longest] : {std::tuple("label", &f.label, show::kLongestName),
+                                              std::tuple("type", &f.type, show::kLongestName),
+                                              std::tuple("mode", &f.mode, show::kLongestName),
+                                              std::tuple("note", &f.note, show::kLongestNote)})
+        if (auto ok = show::checkText(name, *text, longest); !ok)
+            o.complain(name, ok.error().detail);
     f.unknown = o.unknown();
-    error = o.error();
     return f;
 }
 
 void readFixtures(JsonObject& top, Show& show) {
-    top.each("fixtures", kMostFixtures, [&](const Json& json, const std::string& path) {
-        std::optional<Error> inside;
-        Fixture f = readFixture(json, path, inside);
-        top.take(inside);
-        if (show.fixtures.contains(f.id))
+    std::vector<Table<FixtureId, Fixture>::Change> fixtures;
+    std::set<FixtureId> ids;
+    top.each("fixtures", show::kMostFixtures, [&](const Json& json, const std::string& path) {
+        JsonObject o(json, path);
+        Fixture f = readFixture(o);
+        top.take(o.error());
+        if (!ids.insert(f.id).second)
             top.take(Error{ErrorCode::BadValue, fmt::format("id {} is there twice", f.id.value),
                            path + ".id"});
         show.last_fixture_id = std::max(show.last_fixture_id, f.id.value);
         const auto id = f.id;
-        show.fixtures[id] = std::make_shared<const Fixture>(std::move(f));
+        fixtures.emplace_back(id, std::make_shared<const Fixture>(std::move(f)));
     });
+    show.fixtures = show.fixtures.changed(std::move(fixtures));
 }
 
-void readGroups(JsonObject& top, Show& show) {
-    top.each("groups", 10'000, [&](const Json& json, const std::string& path) {
+void readGroups(JsonObject& top, Reading& to) {
+    std::vector<Table<show::GroupId, show::Group>::Change> groups;
+    std::set<show::GroupId> ids;
+    top.each("groups", show::kMostKept, [&](const Json& json, const std::string& path) {
         JsonObject o(json, path);
         show::Group group;
-        group.id = {o.integer("id", 0, 1, 1 << 30)};
+        group.id = {o.integer("id", 0, 1, show::kLastId)};
         group.name = o.text("name");
-        if (group.id.value == 0 || group.name.empty())
-            o.complain("", "a group needs an id and a name");
-        o.each("fixtures", kMostFixtures, [&](const Json& j, const std::string& at) {
-            const FixtureId id{j.is_number_integer() ? j.get<int>() : 0};
-            if (!show.fixture(id))
-                o.take(Error{ErrorCode::BadValue,
-                             fmt::format("{}: no fixture with this id", j.dump()), at});
-            group.fixtures.push_back(id);
+        group.locked = o.flag("locked");
+        if (group.id.value == 0 || group.name.empty() || !ids.insert(group.id).second)
+            o.complain("", "a group needs an id of its own and a name");
+        if (auto ok = show::checkText("name", group.name, show::kLongestName); !ok)
+            o.complain("name", ok.error().detail);
+        o.each("fixtures", show::kMostFixtures, [&](const Json& j, const std::string& at) {
+            const FixtureId id{j.is_number_integer() && j >= 0 && j <= show::kLastId ? j.get<int>()
+                                                                                     : 0};
+            if (to.show.fixture(id))
+                group.fixtures.push_back(id);
+            else
+                to.notes.push_back(fmt::format("{}: {}: no fixture with this id: left out", at,
+                                               j.dump().substr(0, 40)));
         });
         group.unknown = o.unknown();
-        show.last_group_id = std::max(show.last_group_id, group.id.value);
-        show.groups.push_back(std::make_shared<const show::Group>(std::move(group)));
+        to.show.last_group_id = std::max(to.show.last_group_id, group.id.value);
+        const auto id = group.id;
+        groups.emplace_back(id, std::make_shared<const show::Group>(std::move(group)));
         top.take(o.error());
     });
+    to.show.groups = to.show.groups.changed(std::move(groups));
+}
+
+// Notes are for people: a file that has very many of a kind is told in a few lines.
+void shorten(std::vector<std::string>& notes) {
+    constexpr std::size_t kMostNotes = 20;
+    if (notes.size() <= kMostNotes)
+        return;
+    const auto more = notes.size() - kMostNotes;
+    notes.resize(kMostNotes);
+    notes.push_back(fmt::format("and {} more of the kind", more));
 }
 
 } // namespace
 
 Result<OpenedShow> parseShow(std::string_view text) {
-    Json json;
-    try {
-        json = Json::parse(text.begin(), text.end());
-    } catch (const nlohmann::json::parse_error& e) {
-        const auto before = text.substr(0, std::min(e.byte, text.size()));
-        return passOn(Error{ErrorCode::BadSyntax, "not readable as JSON from here", {}},
-                      fmt::format("line {}", 1 + std::count(before.begin(), before.end(), '\n')));
-    } catch (const nlohmann::json::exception&) { // 1e999
-        return fail(ErrorCode::BadValue, "a number in it is too large for any computer");
-    }
-    JsonObject top(json, {});
+    auto json = boundedJson(text);
+    if (!json)
+        return passOn(json.error());
+    JsonObject top(*json, {});
     if (top.text("format") != kFormat)
         return fail(ErrorCode::Unsupported, "not a Zelochrome show: \"format\" is not \"{}\"",
                     kFormat);
-    const int version = top.integer("version", 0, 0, 1 << 30);
-    if (version > kShowVersion)
+    Reading to;
+    to.version = top.integer("version", 0, 0, 1 << 30);
+    if (to.version > kShowVersion)
         return fail(ErrorCode::Unsupported,
                     "saved by a newer Zelochrome (format version {}, this one reads up to {})",
-                    version, kShowVersion);
-    if (version < 1)
+                    to.version, kShowVersion);
+    if (to.version < 1)
         return fail(ErrorCode::BadValue, "version: must be a whole number from 1");
-    Show show;
+    Show& show = to.show;
     show.name = top.text("name", "Untitled");
+    if (auto ok = show::checkText("name", show.name, show::kLongestName); !ok)
+        top.complain("name", ok.error().detail);
     show.white_cct_k = top.number("white_cct_k", 4300, 1000, 25000);
     readFixtures(top, show);
-    readGroups(top, show);
-    readPalettes(top, show);
-    readLooks(top, show);
-    readStage(top, show);
-    readMeasured(top, show);
-    readTypes(top, show);
-    readOutputs(top, show);
-    show.look = readValues(top, "look", show);
-    auto hand = readValues(top, "hand", show);
-    show.last_fixture_id =
-        top.integer("last_fixture_id", show.last_fixture_id, show.last_fixture_id, 1 << 30);
-    show.last_palette_id =
-        top.integer("last_palette_id", show.last_palette_id, show.last_palette_id, 1 << 30);
-    show.last_look_id = top.integer("last_look_id", show.last_look_id, show.last_look_id, 1 << 30);
+    readGroups(top, to);
+    readPalettes(top, to);
+    readColours(top, to);
+    readLooks(top, to);
+    readStage(top, to);
+    readMeasured(top, to);
+    readTypes(top, to);
+    readOutputs(top, to);
+    show.standing = readValues(top, to.version < 3 ? "look" : "standing", to);
+    auto hand = readValues(top, "hand", to);
+    const auto last = [&](const char* name, int& id) {
+        id = top.integer(name, id, id, show::kLastId);
+    };
+    last("last_fixture_id", show.last_fixture_id);
+    last("last_group_id", show.last_group_id);
+    last("last_palette_id", show.last_palette_id);
+    last("last_look_id", show.last_look_id);
     show.unknown = top.unknown();
     if (top.error())
         return passOn(*top.error());
+    shorten(to.notes);
     return OpenedShow{std::make_shared<const Show>(std::move(show)),
-                      std::make_shared<const show::Values>(std::move(hand))};
+                      std::make_shared<const show::Values>(std::move(hand)), std::move(to.notes)};
 }
 
-std::string showText(const Show& show, const show::Values& hand) {
-    Json json;
-    json["format"] = kFormat;
-    json["version"] = kShowVersion;
-    json["name"] = show.name;
-    json["white_cct_k"] = show.white_cct_k;
-    json["last_fixture_id"] = show.last_fixture_id;
-    json["fixtures"] = Json::array();
-    for (const auto& [id, f] : show.fixtures) {
-        Json j;
-        j["id"] = id.value;
-        j["number"] = f->number;
-        if (!f->label.empty())
-            j["label"] = f->label;
-        j["type"] = f->type;
-        if (!f->mode.empty())
-            j["mode"] = f->mode;
-        j["universe"] = f->universe;
-        j["address"] = f->address;
-        j["place"] = {{"x_m", f->place.x_m},
-                      {"y_m", f->place.y_m},
-                      {"z_m", f->place.z_m},
-                      {"aim_deg", f->place.aim_deg}};
-        for (const auto& [part, drive] : f->home)
-            j["home"][part] = drive;
-        if (f->calibration)
-            j["calibration"] = calibrationJson(*f->calibration);
-        if (!f->uid.empty())
-            j["uid"] = f->uid;
-        if (!f->note.empty())
-            j["note"] = f->note;
-        writeUnknown(j, f->unknown);
-        json["fixtures"].push_back(std::move(j));
+// --- writing ---------------------------------------------------------------------------------
+
+namespace {
+
+Json fixtureJson(const Fixture& f) {
+    Json j;
+    j["id"] = f.id.value;
+    j["number"] = f.number;
+    if (!f.label.empty())
+        j["label"] = f.label;
+    j["type"] = f.type;
+    if (!f.mode.empty())
+        j["mode"] = f.mode;
+    j["universe"] = f.universe;
+    j["address"] = f.address;
+    j["place"] = {{"x_m", f.place.x_m},
+                  {"y_m", f.place.y_m},
+                  {"z_m", f.place.z_m},
+                  {"aim_deg", f.place.aim_deg}};
+    for (const auto& [part, drive] : f.home)
+        j["home"][part] = drive;
+    if (f.calibration)
+        j["calibration"] = calibrationJson(*f.calibration);
+    if (!f.uid.empty())
+        j["uid"] = f.uid;
+    if (!f.note.empty())
+        j["note"] = f.note;
+    writeUnknown(j, f.unknown);
+    return j;
+}
+
+Json groupJson(const show::Group& g) {
+    Json j = headJson(g);
+    j["fixtures"] = Json::array();
+    for (const FixtureId id : g.fixtures)
+        j["fixtures"].push_back(id.value);
+    writeUnknown(j, g.unknown);
+    return j;
+}
+
+// The file as text, a member a line and an element of a list a line: compact, and still readable
+// and comparable line by line.
+class Text {
+public:
+    void member(const char* name, const Json& value) {
+        begin(name);
+        text_ += dumped(value);
     }
-    json["groups"] = Json::array();
-    for (const auto& g : show.groups) {
-        Json j;
-        j["id"] = g->id.value;
-        j["name"] = g->name;
-        j["fixtures"] = Json::array();
-        for (const FixtureId id : g->fixtures)
-            j["fixtures"].push_back(id.value);
-        writeUnknown(j, g->unknown);
-        json["groups"].push_back(std::move(j));
+    template <class List, class ToJson>
+    void list(const char* name, const List& list, ToJson toJson) {
+        begin(name);
+        if (std::begin(list) == std::end(list)) {
+            text_ += "[]";
+            return;
+        }
+        const char* before = "[\n  ";
+        for (const auto& element : list) {
+            text_ += before;
+            text_ += dumped(toJson(element));
+            before = ",\n  ";
+        }
+        text_ += "\n ]";
     }
-    writeParts(json, show);
-    json["look"] = valuesJson(show.look);
-    if (!hand.empty())
-        json["hand"] = valuesJson(hand);
-    writeUnknown(json, show.unknown);
-    return json.dump(1) + "\n";
+    std::string end() && {
+        text_ += "\n}\n";
+        return std::move(text_);
+    }
+
+private:
+    static std::string dumped(const Json& json) {
+        return json.dump(-1, ' ', false, Json::error_handler_t::replace);
+    }
+    void begin(const char* name) {
+        text_ += text_.size() > 1 ? ",\n " : "\n ";
+        text_ += dumped(Json(name)) + ": ";
+    }
+    std::string text_ = "{";
+};
+
+} // namespace
+
+Result<std::string> showText(const Show& show, const show::Values& hand) {
+    Text text;
+    const auto same = [](const Json& j) -> const Json& { return j; };
+    text.member("format", kFormat);
+    text.member("version", kShowVersion);
+    text.member("name", show.name);
+    text.member("white_cct_k", show.white_cct_k);
+    text.member("last_fixture_id", show.last_fixture_id);
+    text.member("last_group_id", show.last_group_id);
+    text.member("last_palette_id", show.last_palette_id);
+    text.member("last_look_id", show.last_look_id);
+    text.list("fixtures", show.fixtures, [](const auto& e) { return fixtureJson(*e.second); });
+    text.list("groups", show.groups, [](const auto& e) { return groupJson(*e.second); });
+    text.list("palettes", show.palettes, [](const auto& e) { return paletteJson(*e.second); });
+    ColourTable colours;
+    text.list("looks", show.looks, [&](const auto& e) { return lookJson(*e.second, colours); });
+    text.list("standing", valuesJson(show.standing, colours), same);
+    text.list("hand", valuesJson(hand, colours), same);
+    text.list("colours", colours.all(), same);
+    if (show.stage)
+        text.member("stage", stageJson(*show.stage));
+    text.list("measured", show.measured, [](const auto& e) { return measuredJson(*e.second); });
+    std::vector<Json> types;
+    for (const auto& [id, type] : show.types) {
+        auto packed = typeJson(id, type);
+        if (!packed)
+            return passOn(packed.error());
+        types.push_back(std::move(*packed));
+    }
+    text.list("types", types, same);
+    if (show.favourites && !show.favourites->empty()) {
+        Json favourites = Json::array();
+        for (const auto& asked : *show.favourites)
+            favourites.push_back(light::toText(asked));
+        text.member("favourites", favourites);
+    }
+    text.list("outputs", show.outputs, outputJson);
+    if (!show.unknown.empty())
+        if (const auto rest = Json::parse(show.unknown, nullptr, false); rest.is_object())
+            for (const auto& [name, value] : rest.items())
+                text.member(name.c_str(), value);
+    std::string whole = std::move(text).end();
+    if (whole.size() > show::kMostShowBytes)
+        return fail(ErrorCode::TooLarge, "the show is {} MB: {} MB at most can be opened again",
+                    whole.size() >> 20, show::kMostShowBytes >> 20);
+    return whole;
+}
+
+Done checkShowText(std::string_view text) {
+    const auto read = parseShow(text);
+    if (!read)
+        return passOn(read.error(), "what was written cannot be read");
+    if (!read->notes.empty())
+        return fail(ErrorCode::BadValue, "what was written loses something: {}",
+                    read->notes.front());
+    const auto again = showText(*read->show, *read->hand);
+    if (!again || *again != text)
+        return fail(ErrorCode::BadValue, "what was written reads as another show");
+    return {};
 }
 
 Result<OpenedShow> readShow(const std::filesystem::path& path) {
-    auto text = readFile(path);
+    auto text = readFile(path, show::kMostShowBytes);
     if (!text)
         return passOn(text.error());
     auto opened = parseShow(*text);
@@ -211,7 +329,10 @@ Result<OpenedShow> readShow(const std::filesystem::path& path) {
 }
 
 Done writeShow(const std::filesystem::path& path, const Show& show, const show::Values& hand) {
-    return writeFile(path, showText(show, hand));
+    const auto text = showText(show, hand);
+    if (!text)
+        return passOn(text.error(), path.string());
+    return writeFile(path, *text);
 }
 
 } // namespace zelo::files

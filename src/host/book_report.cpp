@@ -14,8 +14,8 @@ namespace zelo::host {
 
 namespace {
 
-std::string askedFor(const std::string& gel, double lamp_k) {
-    return fmt::format("gel:{}@{:.0f}", gel, lamp_k);
+light::Asked askedFor(const std::string& gel, double lamp_k) {
+    return light::AskedGel{gel, lamp_k, {}, {}};
 }
 
 BookLine lineOf(const mix::Mixer& mixer, const light::Wanted& wanted, const BookWish& wish) {
@@ -72,7 +72,7 @@ std::vector<BookLine> bookReport(const BookWish& wish, const light::ColourSource
     for (const auto& [gel, name] : wish.gels) {
         if (stop.stop_requested())
             break;
-        if (const auto wanted = light::parseColour(askedFor(gel, wish.lamp_k), sources))
+        if (const auto wanted = light::wantedOf(askedFor(gel, wish.lamp_k), sources))
             for (const auto& mixer : wish.types) {
                 BookLine line = lineOf(*mixer, *wanted, wish);
                 line.gel = gel;
@@ -105,7 +105,7 @@ Result<show::ShowPtr> bookPalettes(const show::ShowPtr& show, const BookWish& wi
         colour.asked = askedFor(gel, wish.lamp_k);
         colour.intent = wish.intent;
         colour.give_up = wish.give_up;
-        const auto wanted = light::parseColour(colour.asked, sources);
+        const auto wanted = light::wantedOf(colour.asked, sources);
         if (!wanted || next->paletteNamed(palette.name))
             continue;
         colour.uv = wanted->uv();

@@ -24,7 +24,77 @@ std::vector<fs::path> sortedEntries(const fs::path& folder) {
 }
 } // namespace
 
-Library::Library(const fs::path& data) {
+// Never changes: the library makes the next one from it.
+class Library::Moment : public play::Sources {
+public:
+    std::map<std::string, std::shared_ptr<const light::FixtureType>>
+        types; // that ship, or were read
+    std::vector<std::shared_ptr<const light::SwatchBook>> books;
+    show::ShowPtr show; // may be null
+    std::uint64_t colours = 0;
+
+    std::uint64_t version() const override { return colours; }
+
+    std::shared_ptr<const light::FixtureType> type(const std::string& id) const override {
+        if (show)
+            if (const auto& own = show->types.item(id))
+                return own;
+        const auto it = types.find(id);
+        return it == types.end() ? nullptr : it->second;
+    }
+
+    Result<light::Gel> gel(const std::string& id) const override {
+        for (const auto& book : books)
+            if (const light::Gel* gel = book->find(id))
+                return *gel;
+        return fail(ErrorCode::NotFound, "no gel {} in the swatch book", id);
+    }
+
+    Result<colour::Spectrum> spectrum(const std::string& path) const override {
+        if (show)
+            if (const auto* measured = show->measured.find(path))
+                return measured->spectrum;
+        return files::readLight(path);
+    }
+
+    Result<light::Wanted> palette(const std::string& name) const override {
+        if (!show)
+            return fail(ErrorCode::NotFound, "no palette '{}': no show is open", name);
+        const show::Palette* p = show->paletteNamed(name);
+        if (!p)
+            return fail(ErrorCode::NotFound, "no palette '{}' in the show '{}'", name, show->name);
+        if (!p->colour)
+            return fail(ErrorCode::BadValue, "palette '{}' has an intensity and no colour", name);
+        const auto& asked = p->colour->asked;
+        if (std::holds_alternative<light::AskedPalette>(asked)) // could go round for ever
+            return fail(ErrorCode::BadValue, "palette '{}' is itself '{}'", name,
+                        light::toText(asked));
+        return light::wantedOf(asked, *this);
+    }
+};
+
+Library::Library() : now_(std::make_shared<const Moment>()) {}
+
+std::shared_ptr<const Library::Moment> Library::now() const {
+    const std::lock_guard lock(mutex_);
+    return now_;
+}
+
+std::shared_ptr<const play::Sources> Library::sources() const {
+    return now();
+}
+
+void Library::change(const std::function<void(Moment&)>& how, bool other_colours) {
+    const std::lock_guard lock(mutex_);
+    auto next = std::make_shared<Moment>(*now_);
+    how(*next);
+    if (other_colours)
+        ++next->colours;
+    now_ = std::move(next);
+}
+
+Library::Library(const fs::path& data) : Library() {
+    std::map<std::string, std::shared_ptr<const light::FixtureType>> read_types;
     for (const auto& path : sortedEntries(data / "fixtures")) {
         if (!fs::is_directory(path) && path.extension() != ".gdtf")
             continue;
@@ -34,8 +104,9 @@ Library::Library(const fs::path& data) {
             continue;
         }
         auto shared = std::make_shared<const light::FixtureType>(std::move(*type));
-        types_[shared->id] = shared;
+        read_types[shared->id] = shared;
     }
+    change([&](Moment& m) { m.types = std::move(read_types); }, false);
     for (const auto& path : sortedEntries(data / "gels"))
         if (auto added = addBook(path); !added)
             troubles_.push_back(added.error().text());
@@ -65,8 +136,7 @@ Result<std::shared_ptr<const light::FixtureType>> Library::find(const std::strin
     if (!read)
         return passOn(read.error());
     auto shared = std::make_shared<const light::FixtureType>(std::move(*read));
-    const std::lock_guard lock(mutex_);
-    types_[id_or_path] = shared;
+    change([&](Moment& m) { m.types[id_or_path] = shared; }, false);
     return shared;
 }
 
@@ -74,79 +144,37 @@ Done Library::addBook(const fs::path& path) {
     auto read = files::readSwatchBook(path);
     if (!read)
         return passOn(read.error());
-    const std::lock_guard lock(mutex_);
-    books_.insert(books_.begin(), std::make_shared<const light::SwatchBook>(std::move(read->book)));
+    auto book = std::make_shared<const light::SwatchBook>(std::move(read->book));
+    change([&](Moment& m) { m.books.insert(m.books.begin(), std::move(book)); }, true);
     return {};
 }
 
 void Library::setShow(show::ShowPtr show) {
-    const std::lock_guard lock(mutex_);
-    show_ = std::move(show);
+    const auto before = now()->show;
+    const bool same =
+        before && show && before->palettes == show->palettes && before->measured == show->measured;
+    change([&](Moment& m) { m.show = std::move(show); }, !same);
 }
 
 std::vector<std::shared_ptr<const light::FixtureType>> Library::types() const {
-    const std::lock_guard lock(mutex_);
-    auto merged = show_ ? show_->types : decltype(types_){};
-    merged.insert(types_.begin(), types_.end()); // the show's own stay
+    const auto moment = now();
+    auto merged = moment->types;
+    if (moment->show)
+        for (const auto& [id, type] : moment->show->types)
+            merged[id] = type;
     std::vector<std::shared_ptr<const light::FixtureType>> all;
+    all.reserve(merged.size());
     for (const auto& [id, t] : merged)
         all.push_back(t);
     return all;
 }
 
 bool Library::ships(const std::string& id) const {
-    const std::lock_guard lock(mutex_);
-    return types_.contains(id);
+    return now()->types.contains(id);
 }
 
 std::vector<std::shared_ptr<const light::SwatchBook>> Library::books() const {
-    const std::lock_guard lock(mutex_);
-    return books_;
-}
-
-std::shared_ptr<const light::FixtureType> Library::type(const std::string& id) const {
-    const std::lock_guard lock(mutex_);
-    if (show_)
-        if (const auto own = show_->types.find(id); own != show_->types.end())
-            return own->second;
-    const auto it = types_.find(id);
-    return it == types_.end() ? nullptr : it->second;
-}
-
-Result<light::Gel> Library::gel(const std::string& id) const {
-    for (const auto& book : books())
-        if (const light::Gel* gel = book->find(id))
-            return *gel;
-    return fail(ErrorCode::NotFound, "no gel {} in the swatch book", id);
-}
-
-Result<colour::Spectrum> Library::spectrum(const std::string& path) const {
-    {
-        const std::lock_guard lock(mutex_);
-        if (show_)
-            for (const auto& m : show_->measured)
-                if (m->name == path)
-                    return m->spectrum;
-    }
-    return files::readLight(path);
-}
-
-Result<light::Wanted> Library::palette(const std::string& name) const {
-    std::string asked;
-    {
-        const std::lock_guard lock(mutex_);
-        if (!show_)
-            return fail(ErrorCode::NotFound, "no palette '{}': no show is open", name);
-        const show::Palette* p = show_->paletteNamed(name);
-        if (!p)
-            return fail(ErrorCode::NotFound, "no palette '{}' in the show '{}'", name, show_->name);
-        if (!p->colour)
-            return fail(ErrorCode::BadValue, "palette '{}' has an intensity and no colour", name);
-        asked = p->colour->asked;
-    }
-    if (startsWith(asked, "palette:")) // a palette of a palette could go round for ever
-        return fail(ErrorCode::BadValue, "palette '{}' is itself '{}'", name, asked);
-    return light::parseColour(asked, *this);
+    return now()->books;
 }
 
 } // namespace zelo::host

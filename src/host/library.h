@@ -12,12 +12,12 @@
 
 namespace zelo::host {
 
-class Library : public play::TypeSource, public light::ColourSources {
+class Library : public light::ColourSources {
 public:
     // Reads DATA/fixtures/*, DATA/gels/* and DATA/surfaces/*. What cannot be read is left out and
     // told in troubles().
     explicit Library(const std::filesystem::path& data);
-    Library() = default;
+    Library();
 
     // A type by id, or from a GDTF folder or archive by its path; a path is then known by that
     // path.
@@ -26,6 +26,8 @@ public:
 
     // The show whose own types, palettes and measured lights come before all others.
     void setShow(show::ShowPtr show);
+    // All of it as it is now; a pointer's cost.
+    std::shared_ptr<const play::Sources> sources() const;
 
     std::vector<std::shared_ptr<const light::FixtureType>> types() const; // by id, the show's too
     // Skin and cloth: reflectances to judge a light on. Fixed once loaded.
@@ -34,18 +36,25 @@ public:
     std::vector<std::shared_ptr<const light::SwatchBook>> books() const;
     const std::vector<std::string>& troubles() const { return troubles_; }
 
-    std::shared_ptr<const light::FixtureType> type(const std::string& id) const override;
-    Result<light::Gel> gel(const std::string& id) const override;
-    Result<colour::Spectrum> spectrum(const std::string& path) const override;
-    Result<light::Wanted> palette(const std::string& name) const override;
+    std::shared_ptr<const light::FixtureType> type(const std::string& id) const {
+        return sources()->type(id);
+    }
+    Result<light::Gel> gel(const std::string& id) const override { return sources()->gel(id); }
+    Result<colour::Spectrum> spectrum(const std::string& path) const override {
+        return sources()->spectrum(path);
+    }
+    Result<light::Wanted> palette(const std::string& name) const override {
+        return sources()->palette(name);
+    }
 
 private:
+    class Moment;
+    void change(const std::function<void(Moment&)>& how, bool other_colours);
+    std::shared_ptr<const Moment> now() const;
     mutable std::mutex mutex_;
-    std::map<std::string, std::shared_ptr<const light::FixtureType>> types_;
-    std::vector<std::shared_ptr<const light::SwatchBook>> books_;
+    std::shared_ptr<const Moment> now_;
     light::SwatchBook surfaces_;
     std::vector<std::string> troubles_;
-    show::ShowPtr show_;
 };
 
 } // namespace zelo::host

@@ -148,7 +148,7 @@ Result<show::ShowPtr> addFound(const show::ShowPtr& show, const wire::FinderStat
         number = std::max(number, f->number);
         downstage = std::min(downstage, f->place.y_m);
     }
-    auto next = show;
+    std::vector<show::Fixture> fixtures;
     int row = 0;
     for (const RigMatch& m : matches) {
         const auto& d = found.devices[m.device];
@@ -163,16 +163,11 @@ Result<show::ShowPtr> addFound(const show::ShowPtr& show, const wire::FinderStat
         f.address = d.info.address;
         f.place = {static_cast<double>(row++) - 5, downstage - 1.5, 2, 0};
         f.uid = wire::toText(d.uid);
-        auto with = show::addFixture(next, std::move(f));
-        if (!with)
-            return with;
-        next = *with;
-        if (added)
-            added->push_back({next->last_fixture_id});
+        fixtures.push_back(std::move(f));
     }
-    if (next == show)
+    if (fixtures.empty())
         return fail(ErrorCode::NotFound, "none of what was found is new and of a known type");
-    return next;
+    return show::addFixtures(show, std::move(fixtures), added);
 }
 
 Result<show::ShowPtr> takeOver(const show::ShowPtr& show, const wire::FinderState& found,

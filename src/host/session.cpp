@@ -1,127 +1,173 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "host/session.h"
 
-#include "files/show_file.h"
+#include "host/log.h"
+#include "host/naming.h"
+#include "show/holders.h"
 
 #include <algorithm>
 
 namespace zelo::host {
 
 namespace {
-show::ShowPtr emptyShow() {
+
+show::State emptyState() {
     show::Show show;
     show.name = "Untitled";
-    return std::make_shared<const show::Show>(std::move(show));
+    return {std::make_shared<const show::Show>(std::move(show)), show::emptyHand()};
 }
+
 } // namespace
 
 Session::Session(Library& library, std::unique_ptr<light::FrameSink> sink,
-                 std::unique_ptr<Autosave> autosave)
-    : library_(library), mixes_(library, library), history_(emptyShow(), show::emptyHand()),
+                 std::unique_ptr<Guard> guard)
+    : library_(library),
+      guard_(guard ? std::move(guard) : std::make_unique<Guard>(Guard::Settings{})),
+      history_(emptyState()), told_(state()),
       player_(sink ? std::make_unique<Player>(std::move(sink)) : nullptr),
-      autosave_(std::move(autosave)),
-      workers_(std::max(2u, std::thread::hardware_concurrency() - 1)) {}
+      workers_(std::max(2u, std::thread::hardware_concurrency() - 1)), light_(1) {
+    guard_->start(state());
+    begin(state());
+}
 
-Session::Session(std::unique_ptr<Network> network, Library& library,
-                 std::unique_ptr<Autosave> autosave)
-    : Session(library, network->takeSink(), std::move(autosave)) {
+Session::Session(std::unique_ptr<Network> network, Library& library, std::unique_ptr<Guard> guard)
+    : Session(library, network->takeSink(), std::move(guard)) {
     network_ = std::move(network);
 }
 
 Session::~Session() = default;
 
+// --- the document --------------------------------------------------------------------------------
+
+void Session::begin(show::State first) {
+    history_ = show::History(std::move(first));
+    lineup_.clear();
+    changed(Changes::all());
+}
+
+namespace {
+Done logged(const char* what, Done done) {
+    log(done ? LogLevel::Info : LogLevel::Error,
+        done ? std::string(what) : fmt::format("{}: {}", what, done.error().text()));
+    return done;
+}
+} // namespace
+
 Done Session::open(const std::filesystem::path& path) {
-    auto opened = files::readShow(path);
+    auto opened = guard_->open(path);
+    if (!opened) // what was open stays
+        return logged("open a show", passOn(opened.error()));
+    log(LogLevel::Info, "opened " + path.string());
+    notes_ = std::move(opened->notes);
+    library_.setShow(opened->state.show);
+    const auto named = namedParts(opened->state, *sources());
+    guard_->countAsSaved(named); // the same, in other words
+    begin(named);
+    return {};
+}
+
+Done Session::openCopy(const std::filesystem::path& path) {
+    auto opened = guard_->readCopy(path);
     if (!opened)
-        return passOn(opened.error()); // what was open stays
-    start(opened->show, opened->hand);
-    path_ = path;
-    changed();
+        return passOn(opened.error());
+    auto named = show::renameShow(opened->state.show, opened->state.show->name + ", copy");
+    if (!named)
+        return passOn(named.error());
+    notes_ = std::move(opened->notes);
+    start(*named, opened->state.hand);
     return {};
 }
 
 void Session::start(show::ShowPtr show, show::HandPtr hand) {
-    history_ = show::History(std::move(show), std::move(hand));
-    path_.reset();
-    lineup_.clear();
-    changed();
-}
-
-Done Session::recover(const std::filesystem::path& unsaved,
-                      const std::optional<std::filesystem::path>& path) {
-    auto opened = files::readShow(unsaved);
-    if (!opened)
-        return passOn(opened.error());
-    start(emptyShow(), show::emptyHand());
-    path_ = path;
-    if (autosave_)
-        autosave_->adopt(unsaved);
-    history_.push({"Recover unsaved work", opened->show, opened->hand});
-    changed();
-    return {};
-}
-
-void Session::letGo() {
-    if (autosave_)
-        autosave_->clear();
-}
-
-Done Session::save() {
-    if (!path_)
-        return fail(ErrorCode::NotFound, "the show has no file yet");
-    return saveAs(*path_);
-}
-
-Done Session::saveAs(const std::filesystem::path& path) {
-    if (auto written = files::writeShow(path, *show(), *hand()); !written)
-        return written;
-    path_ = path;
-    history_.markKept();
-    changed();
-    return {};
-}
-
-Done Session::saveCopy(const std::filesystem::path& path) const {
-    return files::writeShow(path, *show(), *hand());
+    show::State first{std::move(show), std::move(hand)};
+    library_.setShow(first.show);
+    first = namedParts(first, *sources());
+    guard_->start(first);
+    begin(std::move(first));
 }
 
 Done Session::startFrom(const std::filesystem::path& path, std::string name) {
-    auto opened = files::readShow(path);
+    auto opened = guard_->readCopy(path);
     if (!opened)
         return passOn(opened.error());
-    auto named = show::renameShow(opened->show, std::move(name));
+    auto named = show::renameShow(opened->state.show, std::move(name));
     if (!named)
         return passOn(named.error());
     start(*named, show::emptyHand());
     return {};
 }
 
-void Session::edit(const std::string& name, const show::Both& next) {
-    history_.push({name, next.show, next.hand}, {});
-    changed();
+Done Session::recover(const LeftWork& left) {
+    auto recovered = guard_->recover(left);
+    if (!recovered)
+        return logged("recover", passOn(recovered.error()));
+    log(LogLevel::Info, "recovered " + left.path.string());
+    notes_ = std::move(recovered->work.notes);
+    library_.setShow(recovered->work.state.show);
+    recovered->work.state = namedParts(recovered->work.state, *sources());
+    begin(std::move(recovered->first));
+    lineup_ = recovered->work.lineup;
+    push("Recover unsaved work", std::move(recovered->work.state), {});
+    return {};
+}
+
+Done Session::save(bool over) {
+    auto done = logged("save", guard_->save(state(), over));
+    history_.endMerge();
+    changed(Change::Saved);
+    return done;
+}
+
+Done Session::saveAs(const std::filesystem::path& path) {
+    auto done = logged("save as", guard_->saveAs(state(), path));
+    history_.endMerge();
+    changed(Change::Saved);
+    return done;
+}
+
+Done Session::saveCopy(const std::filesystem::path& path) const {
+    return guard_->saveCopy(state(), path);
+}
+
+void Session::letGo() {
+    guard_->letGo();
+}
+
+// --- edits ---------------------------------------------------------------------------------------
+
+void Session::push(const std::string& name, show::State next, const std::string& merge) {
+    // Only where lamps or palettes went can anything refer to nothing.
+    if (!(next.show->fixtures == show()->fixtures && next.show->palettes == show()->palettes))
+        next = show::pruned(next);
+    history_.push({name, std::move(next)}, merge);
+    changed({});
+}
+
+Done Session::edit(const std::string& name, const Result<show::State>& next,
+                   const std::string& merge) {
+    if (!next)
+        return passOn(next.error());
+    push(name, *next, merge);
+    return {};
 }
 
 Done Session::edit(const std::string& name, const Result<show::ShowPtr>& next,
                    const std::string& merge) {
     if (!next)
         return passOn(next.error());
-    history_.push({name, *next, hand()}, merge);
-    std::erase_if(lineup_, [&](show::FixtureId id) { return !show()->fixture(id); });
-    changed();
+    push(name, {*next, hand()}, merge);
     return {};
 }
 
 void Session::setHand(const std::string& name, show::HandPtr hand, const std::string& merge) {
-    history_.push({name, show(), std::move(hand)}, merge);
-    changed();
+    push(name, {show(), std::move(hand)}, merge);
 }
 
 Done Session::keepHand() {
     auto next = show::keepHand(show(), *hand());
     if (!next)
         return passOn(next.error());
-    history_.push({"Keep in the look", *next, show::emptyHand()});
-    changed();
+    push("Keep in the look", {*next, show::emptyHand()}, {});
     return {};
 }
 
@@ -132,66 +178,74 @@ void Session::putDown() {
 
 void Session::undo() {
     history_.undo();
-    changed();
+    changed({});
 }
 
 void Session::redo() {
     history_.redo();
-    changed();
+    changed({});
 }
 
 void Session::goTo(std::size_t position) {
     history_.goTo(position);
-    changed();
+    changed({});
 }
 
 void Session::setLineup(show::Lineup lineup) {
     lineup_ = std::move(lineup);
-    if (on_change)
-        on_change();
+    changed(Change::Lineup);
 }
 
 void Session::setControls(const play::Controls& controls) {
     controls_ = controls;
-    changed();
+    changed(Change::Controls);
 }
 
 void Session::setOnStage(bool on) {
     on_stage_now_ = on;
-    changed();
+    changed(Change::Controls);
 }
 
-void Session::changed() {
-    const auto& now = *show();
-    if (!colours_of_ || now.palettes != colours_of_->palettes ||
-        now.measured != colours_of_->measured) {
-        library_.setShow(show());
-        mixes_.forgetColours();
-    } else if (now.types != colours_of_->types) {
-        library_.setShow(show());
-    }
-    colours_of_ = show();
-    if (network_)
-        network_->follow(now.outputs);
-    if (autosave_ && (kept() || !history_.canUndo()))
-        autosave_->clear(); // nothing that is not on disk
-    else if (autosave_)
-        autosave_->put(show(), hand(), path_);
-    workers_.post("stage", [this, show = show(), hand = hand(), controls = controls_,
-                            out = on_stage_now_, wish = ++wish_] {
+void Session::recompute() {
+    computeLight();
+}
+
+// After every move of history and every other change, the one step that makes all else follow.
+void Session::changed(Changes what) {
+    const show::State now = state();
+    if (!(now == told_))
+        what = what | changesBetween(told_, now) | Change::Saved;
+    told_ = now;
+    if (std::erase_if(lineup_, [&](show::FixtureId id) { return !now.show->fixture(id); }) > 0)
+        what = what | Change::Lineup;
+    library_.setShow(now.show);
+    if (network_ && what.has(Change::Outputs))
+        network_->follow(now.show->outputs);
+    guard_->changed(now, lineup_);
+    constexpr Changes kLight = Change::Rig | Change::Types | Change::Values | Change::Palettes |
+                               Change::Hand | Change::Controls;
+    if (what.has(kLight))
+        computeLight();
+    if (on_change)
+        on_change(what);
+}
+
+void Session::computeLight() {
+    light_.post("light", [this, state = state(), controls = controls_, out = on_stage_now_,
+                          from = sources()] {
         auto stage =
-            std::make_shared<const play::Stage>(play::computeStage(show, hand, controls, mixes_));
-        const std::lock_guard lock(publish_);
-        if (wish < published_)
-            return;
-        published_ = wish;
+            std::make_shared<const play::Stage>(play::computeStage(state, controls, *from, mixes_));
         if (player_ && out)
             player_->put(std::make_shared<const light::Frame>(play::frameOf(*stage)));
         if (on_stage)
             on_stage(std::move(stage));
     });
-    if (on_change)
-        on_change();
+}
+
+void Session::waitUntilIdle() {
+    light_.waitUntilIdle();
+    workers_.waitUntilIdle();
+    light_.waitUntilIdle();
 }
 
 } // namespace zelo::host

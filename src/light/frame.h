@@ -2,6 +2,7 @@
 // A DMX frame: the slots of every universe in use, and where frames go.
 #pragma once
 
+#include <algorithm>
 #include <array>
 #include <cstdint>
 #include <vector>
@@ -21,9 +22,9 @@ struct Frame {
     std::vector<UniverseSlots> universes; // by number, each once
 
     UniverseSlots& at(std::uint16_t universe) { // added in order when not there
-        auto it = universes.begin();
-        while (it != universes.end() && it->universe < universe)
-            ++it;
+        auto it = std::lower_bound(
+            universes.begin(), universes.end(), universe,
+            [](const UniverseSlots& u, std::uint16_t number) { return u.universe < number; });
         if (it == universes.end() || it->universe != universe) {
             it = universes.insert(it, UniverseSlots{});
             it->universe = universe;

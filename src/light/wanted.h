@@ -1,13 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Wanted: the light asked for, and the one way in which a colour is written in text.
-//
-//   gel:ID[@LAMP][+gel:ID]   LAMP: kelvin (3200 when left out) or a spectrum file
-//   cct:K  cct:K/DUV  xy:X,Y  uv:U,V (CIE 1976)  srgb:#RRGGBB  spd:FILE  palette:NAME
+// Wanted: the light that is asked for.
 #pragma once
 
 #include "base/result.h"
 #include "colour/spectrum.h"
 #include "colour/xyz.h"
+#include "light/asked.h"
 #include "light/gel.h"
 
 #include <optional>
@@ -16,16 +14,20 @@
 namespace zelo::light {
 
 struct Wanted {
-    std::string asked;                        // as written: "gel:214@3200"
+    Asked asked;
     colour::Xyz xyz;                          // CIE 1931, Y = 1
     std::optional<colour::Spectrum> spectrum; // where known, scaled to Y = 1
     std::optional<colour::Spectrum> lamp;     // behind a gel: what the eye takes for white there
     double transmitted = 1; // of a gel: share of the lamp's light let through (luminance)
 
     colour::Uv uv() const { return colour::toUv(xyz); }
+    friend bool operator==(const Wanted&, const Wanted&) = default;
 };
 
-inline constexpr double kGelLampK = 3200;
+// A light of which only the colour is asked for. Requires v > 0.
+inline Wanted wantedUv(const colour::Uv& uv) {
+    return {AskedUv{uv.u, uv.v}, colour::toXyz(uv), std::nullopt, std::nullopt, 1};
+}
 
 // Where named things come from; the owner of books and files implements it.
 class ColourSources {
@@ -36,16 +38,10 @@ public:
     virtual Result<Wanted> palette(const std::string& name) const = 0;
 };
 
-// Reads a colour as written above. Errors say which part is wrong and what was expected.
-Result<Wanted> parseColour(const std::string& text, const ColourSources& sources);
+// The light itself. Errors say which part is not to be had.
+Result<Wanted> wantedOf(const Asked& asked, const ColourSources& sources);
 
-// The parts of a gel's notation; empty when `text` is not of the form gel:….
-struct GelText {
-    std::string id;
-    std::string lamp;  // as written: "3200" or a file; empty = not said
-    std::string layer; // second gel's id; empty = none
-};
-std::optional<GelText> parseGelText(const std::string& text);
-std::string toText(const GelText& gel);
+// Both at once: from the notation.
+Result<Wanted> parseColour(const std::string& text, const ColourSources& sources);
 
 } // namespace zelo::light

@@ -42,10 +42,10 @@ std::string source(const show::Show& show, bool by_hand, show::PaletteId palette
     return p ? fmt::format("palette '{}', {}", p->name, from) : from;
 }
 
-CheckLink intensityLink(const show::Show& show, const show::Values& hand, const show::Value& value,
+CheckLink intensityLink(const show::Show& show, const show::Values& hand, const show::Shown& value,
                         show::FixtureId id) {
-    const auto held = hand.find(id);
-    const bool by_hand = held != hand.end() && held->second->intensity.has_value();
+    const show::Value* held = hand.find(id);
+    const bool by_hand = held && held->intensity;
     if (!value.intensity)
         return {State::Stops, "Intensity", "nobody set one"};
     const std::string who = source(show, by_hand, value.intensity_from);
@@ -54,16 +54,23 @@ CheckLink intensityLink(const show::Show& show, const show::Values& hand, const 
     return {State::Good, "Intensity", fmt::format("{:.0f} %, {}", 100 * *value.intensity, who)};
 }
 
-CheckLink colourLink(const show::Show& show, const show::Values& hand, const show::Value& value,
+CheckLink colourLink(const show::Show& show, const show::Values& hand, const show::Shown& value,
                      const StageLamp& lamp) {
-    const auto held = hand.find(lamp.id);
-    const bool by_hand = held != hand.end() && (held->second->colour || held->second->drives);
-    if (lamp.by_hand)
-        return {State::Mind, "Colour", "emitters set one by one, held in hand"};
+    const show::Value* held = hand.find(lamp.id);
+    const bool by_hand = held && held->colour;
+    if (lamp.by_hand) {
+        std::string names;
+        for (const auto& [part, level] : value.parts)
+            if (lamp.mixer->type().partNamed(part))
+                names += (names.empty() ? "" : ", ") + part;
+        return {State::Mind, "Colour",
+                fmt::format("set one by one, {}: {}",
+                            held && !held->parts.empty() ? "held in hand" : "in the look", names)};
+    }
     if (!lamp.colour)
         return {State::Mind, "Colour", "none asked for: it rests at home"};
-    const std::string said =
-        fmt::format("{}, {}", lamp.colour->wanted.asked, source(show, by_hand, value.colour_from));
+    const std::string said = fmt::format("{}, {}", light::toText(lamp.colour->wanted.asked),
+                                         source(show, by_hand, value.colour_from));
     if (!lamp.colour->trouble.empty())
         return {State::Mind, "Colour", said + "; " + lamp.colour->trouble};
     if (lamp.colour->mix.end == mix::MixEnd::OutOfReach)
@@ -129,15 +136,15 @@ Carried carrierOf(const show::Show& show, std::uint16_t universe) {
 Result<std::vector<CheckLink>> lightCheck(const Stage& stage, show::FixtureId id,
                                           const show::SlotsOf& slots_of,
                                           const OutputState& output) {
-    const show::Fixture* f = stage.show->fixture(id);
+    const show::Fixture* f = stage.show().fixture(id);
     const StageLamp* lamp = stage.lamp(id);
     if (!f || !lamp)
         return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
-    const show::Value value = show::shownValue(*stage.show, *stage.hand, id);
-    std::vector<CheckLink> links{patchLink(*stage.show, *f, *lamp, slots_of),
-                                 intensityLink(*stage.show, *stage.hand, value, id)};
+    const show::Shown value = show::shownValue(stage.show(), *stage.state.hand, id);
+    std::vector<CheckLink> links{patchLink(stage.show(), *f, *lamp, slots_of),
+                                 intensityLink(stage.show(), *stage.state.hand, value, id)};
     if (lamp->mixer) {
-        links.push_back(colourLink(*stage.show, *stage.hand, value, *lamp));
+        links.push_back(colourLink(stage.show(), *stage.state.hand, value, *lamp));
         links.push_back(emitterLink(*lamp));
     }
     const auto& controls = stage.controls;
@@ -146,7 +153,7 @@ Result<std::vector<CheckLink>> lightCheck(const Stage& stage, show::FixtureId id
                                         : CheckLink{State::Stops, "Master", "at 0"});
     if (controls.dark)
         links.push_back({State::Stops, "Dark", "it is on: all light is out"});
-    links.push_back(outputLink(*stage.show, *f, output));
+    links.push_back(outputLink(stage.show(), *f, output));
     return links;
 }
 

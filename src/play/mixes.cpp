@@ -28,31 +28,53 @@ mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wis
     return m;
 }
 
-std::string keyOf(const mix::Mixer& mixer, const show::ColourWish& wish) {
-    std::string key = fmt::format("{}\n{}\n{}\n{}", fmt::ptr(&mixer), wish.asked,
-                                  mix::nameOf(wish.intent), wish.give_up);
+// Mixer and light by their places, which the cached mix keeps from being used again.
+std::string keyOf(const mix::Mixer& mixer, const light::Wanted* light, const show::ColourWish& wish,
+                  const colour::Uv& off) {
+    std::string key =
+        fmt::format("{}\n{}\n{}", fmt::ptr(&mixer), mix::nameOf(wish.intent), wish.give_up);
+    if (light)
+        key += fmt::format("\n{}", fmt::ptr(light));
+    else
+        key += fmt::format("\n?{}\n{}\n{}", light::toText(wish.asked), wish.uv.u, wish.uv.v);
     for (const auto& e : wish.keep_out)
         key += "\n-" + e;
     for (const auto& [e, drive] : wish.pins)
         key += fmt::format("\n={}:{}", e, drive);
+    if (off.u != 0 || off.v != 0)
+        key += fmt::format("\n~{}:{}", off.u, off.v);
     return key;
 }
 
 } // namespace
 
-std::shared_ptr<const mix::Mixer> Mixes::mixer(const std::string& type, const std::string& mode) {
-    const std::lock_guard lock(mutex_);
-    auto& known = mixers_[{type, mode}];
-    const auto t = types_.type(type);
-    if (known && &known->type() == t.get())
-        return known;
+std::shared_ptr<const mix::Mixer> Mixes::mixer(const Sources& from, const std::string& type,
+                                               const std::string& mode) {
+    const auto t = from.type(type);
     const light::Mode* m = t ? t->mode(mode) : nullptr;
-    known = m ? std::make_shared<const mix::Mixer>(t, *m) : nullptr;
-    return known;
+    if (!m)
+        return nullptr;
+    const std::pair key(type, mode);
+    const auto known = [&]() -> std::shared_ptr<const mix::Mixer> {
+        const auto it = mixers_.find(key);
+        return it != mixers_.end() && &it->second->type() == t.get() ? it->second : nullptr;
+    };
+    {
+        const std::lock_guard lock(mutex_);
+        if (auto there = known())
+            return there;
+    }
+    auto made = std::make_shared<const mix::Mixer>(t, *m);
+    const std::lock_guard lock(mutex_);
+    if (auto there = known()) // another one was quicker: all share one
+        return there;
+    mixers_[key] = made;
+    return made;
 }
 
-std::shared_ptr<const mix::Mixer> Mixes::mixerOf(const show::Fixture& fixture) {
-    auto general = mixer(fixture.type, fixture.mode);
+std::shared_ptr<const mix::Mixer> Mixes::mixerOf(const Sources& from,
+                                                 const show::Fixture& fixture) {
+    auto general = mixer(from, fixture.type, fixture.mode);
     if (!general || !fixture.calibration || fixture.calibration->emitters.empty())
         return general;
     const auto key = std::pair(fixture.calibration.get(), general.get());
@@ -71,27 +93,34 @@ std::shared_ptr<const mix::Mixer> Mixes::mixerOf(const show::Fixture& fixture) {
         .first->second.mixer;
 }
 
-Result<light::Wanted> Mixes::wanted(const std::string& asked) {
+Result<std::shared_ptr<const light::Wanted>> Mixes::wanted(const Sources& from,
+                                                           const light::Asked& asked) {
     {
         const std::lock_guard lock(mutex_);
-        if (const auto known = wanted_.find(asked); known != wanted_.end())
-            return known->second;
+        if (const auto known = wanted_.find(asked);
+            known != wanted_.end() && known->second.version == from.version())
+            return known->second.light;
     }
-    auto read = light::parseColour(asked, colours_);
+    auto read = light::wantedOf(asked, from);
     const std::lock_guard lock(mutex_);
     if (wanted_.size() > kMostCached)
         wanted_.clear();
-    wanted_.insert_or_assign(asked, read);
-    return read;
+    auto& known = wanted_[asked];
+    if (!read)
+        known = {from.version(), passOn(read.error())};
+    else if (known.light && *known.light && **known.light == *read)
+        known.version = from.version(); // the same light as before: mixes of it still hold
+    else
+        known = {from.version(), std::make_shared<const light::Wanted>(std::move(*read))};
+    return known.light;
 }
 
-std::shared_ptr<const MixedColour> Mixes::mixed(const std::shared_ptr<const mix::Mixer>& mixer,
+std::shared_ptr<const MixedColour> Mixes::mixed(const Sources& from,
+                                                const std::shared_ptr<const mix::Mixer>& mixer,
                                                 const show::ColourWish& wish,
                                                 const colour::Uv& off) {
-    std::string key = keyOf(*mixer, wish);
-    const bool shifted = off.u != 0 || off.v != 0;
-    if (shifted)
-        key += fmt::format("\n~{}:{}", off.u, off.v);
+    const auto light = wanted(from, wish.asked);
+    const std::string key = keyOf(*mixer, light ? light->get() : nullptr, wish, off);
     {
         const std::lock_guard lock(mutex_);
         if (const auto known = mixed_.find(key); known != mixed_.end())
@@ -99,17 +128,18 @@ std::shared_ptr<const MixedColour> Mixes::mixed(const std::shared_ptr<const mix:
     }
     MixedColour made;
     made.mixer = mixer;
-    if (auto read = wanted(wish.asked)) {
-        made.wanted = *read;
+    if (light) {
+        made.source = *light;
+        made.wanted = **light;
     } else {
-        made.trouble = read.error().text();
-        const bool known = wish.uv.v > 0;
+        made.trouble = light.error().text();
+        const bool known = wish.uv.u >= 0 && wish.uv.v > 0.01;
         made.wanted = {wish.asked, colour::toXyz(known ? wish.uv : colour::Uv{0.2105, 0.4737}),
                        std::nullopt, std::nullopt, 1};
         made.trouble += known ? "; shown by the colour kept with it" : "; shown as white";
     }
     made.wish = wishFor(mixer->type(), wish);
-    if (shifted && colour::hasChromaticity(made.wanted.xyz)) {
+    if ((off.u != 0 || off.v != 0) && colour::hasChromaticity(made.wanted.xyz)) {
         light::Wanted aimed = made.wanted;
         const auto at = made.wanted.uv() - off;
         if (at.v > 0.01)
@@ -124,12 +154,6 @@ std::shared_ptr<const MixedColour> Mixes::mixed(const std::shared_ptr<const mix:
         mixed_.clear();
     mixed_[key] = shared;
     return shared;
-}
-
-void Mixes::forgetColours() {
-    const std::lock_guard lock(mutex_);
-    wanted_.clear();
-    mixed_.clear();
 }
 
 } // namespace zelo::play

@@ -13,16 +13,19 @@
 
 namespace zelo::play {
 
-// Fixture types by id; the owner of the library implements it. Thread-safe.
-class TypeSource {
+// One moment of all that colours and types come from: library, books, and the show's own palettes,
+// measured lights and types. Never changes; read it from any thread.
+class Sources : public light::ColourSources {
 public:
-    virtual ~TypeSource() = default;
     virtual std::shared_ptr<const light::FixtureType> type(const std::string& id) const = 0;
+    // Another one whenever a colour asked for may mean another light.
+    virtual std::uint64_t version() const = 0;
 };
 
 // A colour on one fixture type and mode.
 struct MixedColour {
     std::shared_ptr<const mix::Mixer> mixer; // that made it: its place is not used again meanwhile
+    std::shared_ptr<const light::Wanted> source; // likewise; null where `trouble` says why
     light::Wanted wanted;
     mix::MixWish wish;
     mix::Mix mix;
@@ -31,43 +34,41 @@ struct MixedColour {
 
 class Mixes {
 public:
-    Mixes(const TypeSource& types, const light::ColourSources& colours)
-        : types_(types), colours_(colours) {}
-
-    // Null when the source has no such type or mode. After a type was changed it is a new one.
-    std::shared_ptr<const mix::Mixer> mixer(const std::string& type, const std::string& mode);
+    // Null when there is no such type or mode. After a type was changed it is a new one. Made
+    // outside of any lock: nobody waits for another one's mixer.
+    std::shared_ptr<const mix::Mixer> mixer(const Sources& from, const std::string& type,
+                                            const std::string& mode);
 
     // Of one fixture: as above, by its calibration when it has one.
-    std::shared_ptr<const mix::Mixer> mixerOf(const show::Fixture& fixture);
+    std::shared_ptr<const mix::Mixer> mixerOf(const Sources& from, const show::Fixture& fixture);
 
-    // Reads the notation, once per text.
-    Result<light::Wanted> wanted(const std::string& asked);
+    // The light asked for. The same one as long as it is the same light, whatever else changed.
+    Result<std::shared_ptr<const light::Wanted>> wanted(const Sources& from,
+                                                        const light::Asked& asked);
 
-    // Always answers. When the colour
-    // cannot be read (its gel is not in any book) the wish's own u'v' is mixed instead, and
-    // `trouble` says so. Keep-outs and pins naming emitters that this type does not have are passed
-    // over.
+    // Always answers. When the colour is not to be had (its gel is not in any book) the wish's own
+    // u'v' is mixed instead, and `trouble` says so. Keep-outs and pins naming emitters that this
+    // type does not have are passed over.
     // `off`: how far from its data the fixture shows colours; asked for that far the other way.
-    std::shared_ptr<const MixedColour> mixed(const std::shared_ptr<const mix::Mixer>& mixer,
+    std::shared_ptr<const MixedColour> mixed(const Sources& from,
+                                             const std::shared_ptr<const mix::Mixer>& mixer,
                                              const show::ColourWish& wish,
                                              const colour::Uv& off = {0, 0});
 
-    void forgetColours(); // after a book or palette changed
-
 private:
-    const TypeSource& types_;
-    const light::ColourSources& colours_;
-    std::mutex mutex_;
+    std::mutex mutex_; // held to look up and to put in, never to compute
     std::map<std::pair<std::string, std::string>, std::shared_ptr<const mix::Mixer>> mixers_;
-    std::vector<std::shared_ptr<const mix::Mixer>>
-        retired_; // of types that changed: keys of mixed_
-    struct Own {  // of a calibrated fixture
+    struct Own { // of a calibrated fixture
         std::shared_ptr<const show::Calibration> by;
         std::shared_ptr<const mix::Mixer> general; // of its type: a changed type makes another
         std::shared_ptr<const mix::Mixer> mixer;
     };
     std::map<std::pair<const show::Calibration*, const mix::Mixer*>, Own> own_;
-    std::map<std::string, Result<light::Wanted>> wanted_;
+    struct Read {
+        std::uint64_t version = 0; // of the sources it was read from
+        Result<std::shared_ptr<const light::Wanted>> light;
+    };
+    std::map<light::Asked, Read> wanted_;
     std::map<std::string, std::shared_ptr<const MixedColour>> mixed_;
 };
 

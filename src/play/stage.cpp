@@ -43,7 +43,7 @@ Drives homeDrives(const mix::Mixer& mixer, const show::Fixture& fixture) {
     return drives;
 }
 
-DarkWhy whyDark(const StageLamp& lamp, const show::Value& value, const Controls& controls) {
+DarkWhy whyDark(const StageLamp& lamp, const show::Shown& value, const Controls& controls) {
     if (controls.dark)
         return DarkWhy::Blackout;
     if (controls.master <= 0)
@@ -56,25 +56,27 @@ DarkWhy whyDark(const StageLamp& lamp, const show::Value& value, const Controls&
 }
 
 StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::Fixture& fixture,
-                 const Controls& controls, Mixes& mixes) {
+                 const Controls& controls, const Sources& from, Mixes& mixes) {
     StageLamp lamp;
     lamp.id = fixture.id;
     lamp.in_hand = hand.contains(fixture.id);
-    const show::Value value = show::shownValue(show, hand, fixture.id);
+    const show::Shown value = show::shownValue(show, hand, fixture.id);
     lamp.intensity = value.intensity.value_or(0);
-    lamp.mixer = mixes.mixerOf(fixture);
+    lamp.mixer = mixes.mixerOf(from, fixture);
     if (!lamp.mixer) {
         lamp.dark = DarkWhy::NoType;
         return lamp;
     }
     if (value.colour)
         lamp.colour =
-            mixes.mixed(lamp.mixer, *value.colour,
+            mixes.mixed(from, lamp.mixer, *value.colour,
                         fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
-    lamp.by_hand = value.drives && value.drives->size() == lamp.mixer->type().partCount();
-    lamp.drives = lamp.by_hand  ? *value.drives
-                  : lamp.colour ? lamp.colour->mix.drives
-                                : homeDrives(*lamp.mixer, fixture);
+    lamp.drives = lamp.colour ? lamp.colour->mix.drives : homeDrives(*lamp.mixer, fixture);
+    for (const auto& [name, level] : value.parts)
+        if (const auto part = lamp.mixer->type().partNamed(name)) {
+            lamp.drives[*part] = level;
+            lamp.by_hand = true;
+        }
     const double out = controls.dark ? 0 : lamp.intensity * controls.master;
     lamp.sent = mix::rounded(*lamp.mixer, lamp.drives, out);
     const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;
@@ -97,12 +99,12 @@ const StageLamp* Stage::lamp(show::FixtureId id) const {
     return it != lamps.end() && it->id == id ? &*it : nullptr;
 }
 
-Stage computeStage(const show::ShowPtr& show, const show::HandPtr& hand, const Controls& controls,
+Stage computeStage(const show::State& state, const Controls& controls, const Sources& from,
                    Mixes& mixes) {
-    Stage stage{show, hand, controls, {}};
-    stage.lamps.reserve(show->fixtures.size());
-    for (const auto& [id, fixture] : show->fixtures)
-        stage.lamps.push_back(lampOf(*show, *hand, *fixture, controls, mixes));
+    Stage stage{state, controls, {}};
+    stage.lamps.reserve(state.show->fixtures.size());
+    for (const auto& [id, fixture] : state.show->fixtures)
+        stage.lamps.push_back(lampOf(*state.show, *state.hand, *fixture, controls, from, mixes));
     return stage;
 }
 
@@ -111,7 +113,7 @@ light::Frame frameOf(const Stage& stage) {
     for (const StageLamp& lamp : stage.lamps) {
         if (lamp.dark == DarkWhy::NoType || lamp.dark == DarkWhy::PastEnd)
             continue;
-        const show::Fixture& f = *stage.show->fixture(lamp.id);
+        const show::Fixture& f = *stage.show().fixture(lamp.id);
         auto& universe = frame.at(f.universe);
         light::writeSlots(
             lamp.mixer->mode(), lamp.sent.values,

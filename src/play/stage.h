@@ -35,7 +35,7 @@ struct StageLamp {
     std::shared_ptr<const mix::Mixer> mixer;   // null for NoType
     std::shared_ptr<const MixedColour> colour; // null when no colour is asked for
     light::Drives drives; // of the emitters before intensity: mixed, by hand, or at home
-    bool by_hand = false; // drives are set by hand, not mixed
+    bool by_hand = false; // some drives are set by hand, not mixed
     bool in_hand = false;
     double intensity = 0; // 0..1, before the master
     mix::Sent sent;       // rounded, master and blackout in it
@@ -46,15 +46,16 @@ struct StageLamp {
 };
 
 struct Stage {
-    show::ShowPtr show;
-    show::HandPtr hand;
+    show::State state;
     Controls controls;
     std::vector<StageLamp> lamps; // by fixture id
 
+    const show::Show& show() const { return *state.show; }
     const StageLamp* lamp(show::FixtureId id) const;
 };
 
-Stage computeStage(const show::ShowPtr& show, const show::HandPtr& hand, const Controls& controls,
+// `mixes` only remembers: what comes out depends on the other four alone.
+Stage computeStage(const show::State& state, const Controls& controls, const Sources& from,
                    Mixes& mixes);
 
 // The DMX slots of a stage: every universe that holds a fixture. Where fixtures overlap the one

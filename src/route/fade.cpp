@@ -54,7 +54,7 @@ double evenBrightness(double from, double to, double t) {
 double brightestOf(const mix::Mixer& mixer, const Uv& uv) {
     mix::MixWish wish;
     wish.intent = mix::Intent::Brightest;
-    return mixer.solve({"", colour::toXyz(uv), std::nullopt, std::nullopt, 1}, wish).got.Y;
+    return mixer.solve(light::wantedUv(uv), wish).got.Y;
 }
 
 // One point's mix: the drives nearest to `target` with its colour and brightness; where rounding
@@ -67,8 +67,7 @@ Drives follow(const mix::Mixer& mixer, const FadePoint& point, const Drives& tar
         return *near;
     mix::MixWish wish;
     wish.intent = mix::Intent::Brightest;
-    const auto brightest =
-        mixer.solve({"", colour::toXyz(point.uv), std::nullopt, std::nullopt, 1}, wish);
+    const auto brightest = mixer.solve(light::wantedUv(point.uv), wish);
     return brightest.got.Y > 0 ? mixer.dimmed(brightest.drives,
                                               std::min(1.0, point.brightness_cd / brightest.got.Y))
                                : mixer.type().dimmed(target, 0);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "show/arrange.h"
 
-#include "show/patch.h"
+#include "show/edits.h"
 
 #include <algorithm>
 #include <cmath>

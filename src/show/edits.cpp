@@ -1,211 +1,315 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "show/edits.h"
 
-#include "base/assert.h"
 #include "base/text.h"
 #include "light/frame.h"
+#include "show/holders.h"
+#include "show/limits.h"
 
 #include <algorithm>
+#include <cmath>
+#include <map>
 
 namespace zelo::show {
 
 namespace {
 
+Done within(const Fixture& f, const char* what, double value, double most) {
+    if (std::abs(value) <= most) // NaN is not
+        return {};
+    return fail(ErrorCode::BadValue, "fixture {}: {} {}: must be within -{}..{}", f.number, what,
+                value, most, most);
+}
+
+void makeValid(Fixture& f) {
+    for (std::string* text : {&f.label, &f.type, &f.mode, &f.note, &f.uid})
+        *text = toUtf8(std::move(*text));
+}
+
+// The values of a lineup mostly are one and the same: so are then the changed ones.
+template <class F>
+HandPtr changed(const HandPtr& hand, const Lineup& lineup, F change) {
+    std::map<const Value*, Values::Item> made;
+    std::vector<Values::Change> changes;
+    changes.reserve(lineup.size());
+    for (const FixtureId id : lineup) {
+        const Values::Item& before = hand->item(id);
+        auto& after = made[before.get()];
+        if (!after) {
+            Value value = before ? *before : Value{};
+            change(value);
+            after = std::make_shared<const Value>(std::move(value));
+        }
+        changes.emplace_back(id, after);
+    }
+    return std::make_shared<const Values>(hand->changed(std::move(changes)));
+}
+
+template <class F>
+Result<ShowPtr> changedGroup(const ShowPtr& show, GroupId id, F change) {
+    const Group* old = show->group(id);
+    if (!old)
+        return fail(ErrorCode::NotFound, "no group with id {}", id.value);
+    if (old->locked)
+        return fail(ErrorCode::BadValue, "group '{}' is locked: unlock it first", old->name);
+    Group group = *old;
+    change(group);
+    Show next = *show;
+    next.groups = next.groups.with(id, std::move(group));
+    return nextShow(std::move(next));
+}
+
+Done checkMembers(const Show& show, const std::vector<FixtureId>& fixtures) {
+    if (fixtures.empty())
+        return fail(ErrorCode::BadValue, "a group needs at least one fixture");
+    if (fixtures.size() > kMostFixtures)
+        return fail(ErrorCode::TooLarge, "{} fixtures in a group: at most {}", fixtures.size(),
+                    kMostFixtures);
+    for (const FixtureId id : fixtures)
+        if (!show.fixture(id))
+            return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
+    return {};
+}
+
+Done checkGroupName(const Show& show, const std::string& name, GroupId own) {
+    if (trimmed(name).empty())
+        return fail(ErrorCode::BadValue, "a group needs a name");
+    for (const auto& [id, g] : show.groups)
+        if (g->name == name && id != own)
+            return fail(ErrorCode::BadValue, "there is a group '{}' already", name);
+    return checkText("group", name, kLongestName);
+}
+
+} // namespace
+
 Done checkFixture(const Fixture& f) {
     if (f.type.empty())
         return fail(ErrorCode::BadValue, "fixture {}: needs a fixture type", f.number);
+    if (f.number < 0 || f.number > kLastNumber)
+        return fail(ErrorCode::BadValue, "number {}: must be within 0..{}", f.number, kLastNumber);
     if (f.universe < 1 || f.universe > light::kLastUniverse)
         return fail(ErrorCode::BadValue, "fixture {}: universe {}: must be within 1..{}", f.number,
                     f.universe, light::kLastUniverse);
     if (f.address < 1 || f.address > light::kSlots)
         return fail(ErrorCode::BadValue, "fixture {}: address {}: must be within 1..512", f.number,
                     f.address);
+    for (const auto& [what, value] : {std::pair("x_m", f.place.x_m), std::pair("y_m", f.place.y_m),
+                                      std::pair("z_m", f.place.z_m)})
+        if (auto ok = within(f, what, value, kFarthest_m); !ok)
+            return ok;
+    if (auto ok = within(f, "aim_deg", f.place.aim_deg, kMostTurn_deg); !ok)
+        return ok;
+    for (const auto& [what, text, longest] :
+         {std::tuple("label", &f.label, kLongestName), std::tuple("type", &f.type, kLongestName),
+          std::tuple("mode", &f.mode, kLongestName), std::tuple("note", &f.note, kLongestNote)})
+        if (auto ok = checkText(what, *text, longest); !ok)
+            return passOn(ok.error(), fmt::format("fixture {}", f.number));
+    for (const auto& [part, level] : f.home)
+        if (!(level >= 0 && level <= 1))
+            return fail(ErrorCode::BadValue, "fixture {}: home of {}: {}: must be within 0..1",
+                        f.number, part, level);
     return {};
 }
 
-template <class F>
-HandPtr changed(const HandPtr& hand, const Lineup& lineup, F change) {
-    Values next = *hand;
-    for (const FixtureId id : lineup) {
-        auto& part = next[id];
-        Value value = part ? *part : Value{};
-        change(value);
-        part = std::make_shared<const Value>(std::move(value));
+Done checkText(const char* what, const std::string& text, std::size_t longest) {
+    if (text.size() > longest)
+        return fail(ErrorCode::TooLarge, "{} '{}…': {} bytes, at most {}", what,
+                    toUtf8(text.substr(0, 40)), text.size(), longest);
+    return {};
+}
+
+Result<colour::Spectrum> storable(const colour::Spectrum& spectrum) {
+    colour::Grid grid = spectrum.values();
+    for (std::size_t i = 0; i < grid.size(); ++i) {
+        if (grid[i] > kMostPower)
+            return fail(ErrorCode::BadValue, "power {} at {} nm: must be within 0..{}", grid[i],
+                        colour::kGridFirstNm + static_cast<int>(i), kMostPower);
+        grid[i] = static_cast<double>(static_cast<float>(grid[i]));
     }
-    return std::make_shared<const Values>(std::move(next));
+    return colour::Spectrum(grid);
 }
-
-template <class F>
-Result<ShowPtr> changedGroup(const ShowPtr& show, GroupId id, F change) {
-    Show next = *show;
-    for (auto& g : next.groups)
-        if (g->id == id) {
-            Group group = *g;
-            change(group);
-            g = std::make_shared<const Group>(std::move(group));
-            return nextShow(std::move(next));
-        }
-    return fail(ErrorCode::NotFound, "no group with id {}", id.value);
-}
-
-} // namespace
 
 Result<ShowPtr> renameShow(const ShowPtr& show, std::string name) {
     if (trimmed(name).empty())
         return fail(ErrorCode::BadValue, "a show needs a name");
+    if (auto ok = checkText("name", name, kLongestName); !ok)
+        return passOn(ok.error());
     Show next = *show;
-    next.name = std::move(name);
+    next.name = toUtf8(std::move(name));
+    return nextShow(std::move(next));
+}
+
+Result<ShowPtr> addFixtures(const ShowPtr& show, std::vector<Fixture> fixtures,
+                            std::vector<FixtureId>* added) {
+    if (show->fixtures.size() + fixtures.size() > kMostFixtures)
+        return fail(ErrorCode::TooLarge, "{} fixtures: a show has {} at most",
+                    show->fixtures.size() + fixtures.size(), kMostFixtures);
+    if (show->last_fixture_id > kLastId - static_cast<int>(kMostFixtures))
+        return fail(ErrorCode::TooLarge, "this show has used up its ids");
+    Show next = *show;
+    std::vector<Table<FixtureId, Fixture>::Change> changes;
+    for (Fixture& fixture : fixtures) {
+        makeValid(fixture);
+        if (auto ok = checkFixture(fixture); !ok)
+            return passOn(ok.error());
+        fixture.id = {++next.last_fixture_id};
+        const auto id = fixture.id;
+        changes.emplace_back(id, std::make_shared<const Fixture>(std::move(fixture)));
+        if (added)
+            added->push_back(id);
+    }
+    next.fixtures = next.fixtures.changed(std::move(changes));
     return nextShow(std::move(next));
 }
 
 Result<ShowPtr> addFixture(const ShowPtr& show, Fixture fixture) {
-    if (auto ok = checkFixture(fixture); !ok)
-        return passOn(ok.error());
+    std::vector<Fixture> one;
+    one.push_back(std::move(fixture));
+    return addFixtures(show, std::move(one));
+}
+
+Result<ShowPtr> changeEach(const ShowPtr& show, std::span<const FixtureId> ids,
+                           const std::function<void(Fixture&, std::size_t)>& change) {
+    std::map<FixtureId, Fixture> now; // one may be named twice
+    for (std::size_t i = 0; i < ids.size(); ++i) {
+        const Fixture* f = show->fixture(ids[i]);
+        if (!f)
+            return fail(ErrorCode::NotFound, "no fixture with id {}", ids[i].value);
+        Fixture& fixture = now.try_emplace(ids[i], *f).first->second;
+        change(fixture, i);
+        fixture.id = ids[i];
+        makeValid(fixture);
+        if (auto ok = checkFixture(fixture); !ok)
+            return passOn(ok.error());
+    }
+    std::vector<Table<FixtureId, Fixture>::Change> changes;
+    for (auto& [id, fixture] : now)
+        changes.emplace_back(id, std::make_shared<const Fixture>(std::move(fixture)));
     Show next = *show;
-    const FixtureId id{++next.last_fixture_id};
-    fixture.id = id;
-    next.fixtures[id] = std::make_shared<const Fixture>(std::move(fixture));
+    next.fixtures = next.fixtures.changed(std::move(changes));
     return nextShow(std::move(next));
 }
 
 Result<ShowPtr> changeFixture(const ShowPtr& show, Fixture fixture) {
-    if (!show->fixture(fixture.id))
-        return fail(ErrorCode::NotFound, "no fixture with id {}", fixture.id.value);
-    if (auto ok = checkFixture(fixture); !ok)
-        return passOn(ok.error());
-    Show next = *show;
-    const auto id = fixture.id;
-    next.fixtures[id] = std::make_shared<const Fixture>(std::move(fixture));
-    return nextShow(std::move(next));
+    const FixtureId id = fixture.id;
+    return changeEach(show, std::span(&id, 1),
+                      [&](Fixture& f, std::size_t) { f = std::move(fixture); });
 }
 
 Result<ShowPtr> calibrate(const ShowPtr& show, FixtureId id, Calibration calibration) {
-    const Fixture* f = show->fixture(id);
-    if (!f)
-        return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
-    Fixture next = *f;
-    next.calibration =
-        calibration.empty() ? nullptr : std::make_shared<const Calibration>(std::move(calibration));
-    return changeFixture(show, std::move(next));
+    if (!(std::abs(calibration.off.u) <= kMostOff_uv && std::abs(calibration.off.v) <= kMostOff_uv))
+        return fail(ErrorCode::BadValue, "calibration {}, {}: must be within -{}..{}",
+                    calibration.off.u, calibration.off.v, kMostOff_uv, kMostOff_uv);
+    for (auto& [emitter, spectrum] : calibration.emitters) {
+        auto kept = storable(spectrum);
+        if (!kept)
+            return passOn(kept.error(), emitter);
+        spectrum = std::move(*kept);
+    }
+    return changeEach(show, std::span(&id, 1), [&](Fixture& f, std::size_t) {
+        f.calibration = calibration.empty()
+                            ? nullptr
+                            : std::make_shared<const Calibration>(std::move(calibration));
+    });
 }
 
-Result<ShowPtr> removeFixtures(const ShowPtr& show, const std::vector<FixtureId>& ids) {
-    Show next = *show;
+Result<State> removeFixtures(const State& state, const std::vector<FixtureId>& ids) {
+    std::vector<Table<FixtureId, Fixture>::Change> gone;
     for (const FixtureId id : ids) {
-        if (next.fixtures.erase(id) == 0)
+        if (!state.show->fixture(id))
             return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
-        next.look.erase(id);
-        for (auto& look : next.looks)
-            if (look->values.contains(id)) {
-                Look without = *look;
-                without.values.erase(id);
-                look = std::make_shared<const Look>(std::move(without));
-            }
+        gone.emplace_back(id, nullptr);
     }
-    for (auto& group : next.groups) {
-        Group kept = *group;
-        std::erase_if(kept.fixtures, [&](FixtureId id) { return !next.fixtures.contains(id); });
-        if (!(kept == *group))
-            group = std::make_shared<const Group>(std::move(kept));
-    }
-    return nextShow(std::move(next));
+    Show next = *state.show;
+    next.fixtures = next.fixtures.changed(std::move(gone));
+    return pruned({nextShow(std::move(next)), state.hand});
 }
 
 Result<ShowPtr> addGroup(const ShowPtr& show, std::string name, std::vector<FixtureId> fixtures) {
-    if (trimmed(name).empty())
-        return fail(ErrorCode::BadValue, "a group needs a name");
-    if (fixtures.empty())
-        return fail(ErrorCode::BadValue, "group '{}': needs at least one fixture", name);
-    for (const auto& g : show->groups)
-        if (g->name == name)
-            return fail(ErrorCode::BadValue, "there is a group '{}' already", name);
-    for (const FixtureId id : fixtures)
-        if (!show->fixture(id))
-            return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
+    name = toUtf8(std::move(name));
+    if (auto ok = checkGroupName(*show, name, {}); !ok)
+        return passOn(ok.error());
+    if (auto ok = checkMembers(*show, fixtures); !ok)
+        return passOn(ok.error());
+    if (show->groups.size() >= kMostKept)
+        return fail(ErrorCode::TooLarge, "a show has {} groups at most", kMostKept);
     Show next = *show;
-    next.groups.push_back(std::make_shared<const Group>(
-        Group{{++next.last_group_id}, std::move(name), std::move(fixtures), {}}));
+    Group group;
+    group.id = {++next.last_group_id};
+    group.name = std::move(name);
+    group.fixtures = std::move(fixtures);
+    const auto id = group.id;
+    next.groups = next.groups.with(id, std::move(group));
     return nextShow(std::move(next));
 }
 
 Result<ShowPtr> removeGroup(const ShowPtr& show, GroupId id) {
+    auto sound = changedGroup(show, id, [](Group&) {});
+    if (!sound)
+        return sound;
     Show next = *show;
-    if (std::erase_if(next.groups, [&](const auto& g) { return g->id == id; }) == 0)
-        return fail(ErrorCode::NotFound, "no group with id {}", id.value);
+    next.groups = next.groups.without(id);
     return nextShow(std::move(next));
 }
 
 Result<ShowPtr> renameGroup(const ShowPtr& show, GroupId id, std::string name) {
-    if (trimmed(name).empty())
-        return fail(ErrorCode::BadValue, "a group needs a name");
-    for (const auto& g : show->groups)
-        if (g->name == name && g->id != id)
-            return fail(ErrorCode::BadValue, "there is a group '{}' already", name);
+    name = toUtf8(std::move(name));
+    if (auto ok = checkGroupName(*show, name, id); !ok)
+        return passOn(ok.error());
     return changedGroup(show, id, [&](Group& g) { g.name = std::move(name); });
 }
 
 Result<ShowPtr> refillGroup(const ShowPtr& show, GroupId id, std::vector<FixtureId> fixtures) {
-    if (fixtures.empty())
-        return fail(ErrorCode::BadValue, "a group needs at least one fixture");
-    for (const FixtureId f : fixtures)
-        if (!show->fixture(f))
-            return fail(ErrorCode::NotFound, "no fixture with id {}", f.value);
+    if (auto ok = checkMembers(*show, fixtures); !ok)
+        return passOn(ok.error());
     return changedGroup(show, id, [&](Group& g) { g.fixtures = std::move(fixtures); });
 }
 
 Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand) {
-    Show next = *show;
+    std::vector<Values::Change> kept;
     for (const auto& [id, value] : hand)
         if (show->fixture(id) && !value->empty())
-            next.look[id] = std::make_shared<const Value>(shownValue(*show, hand, id));
+            kept.emplace_back(id, std::make_shared<const Value>(valueOf(*show, hand, id)));
+    Show next = *show;
+    next.standing = next.standing.changed(std::move(kept));
     return nextShow(std::move(next));
 }
 
 HandPtr withColour(const HandPtr& hand, const Lineup& lineup, const ColourWish& colour) {
     return changed(hand, lineup, [&](Value& v) {
         v.colour = colour;
-        v.colour_from = {};
-        v.drives.reset();
+        v.parts.clear();
     });
 }
 
 HandPtr withIntensity(const HandPtr& hand, const Lineup& lineup, double intensity) {
-    return changed(hand, lineup, [&](Value& v) {
-        v.intensity = std::clamp(intensity, 0.0, 1.0);
-        v.intensity_from = {};
-    });
+    return changed(hand, lineup, [&](Value& v) { v.intensity = std::clamp(intensity, 0.0, 1.0); });
 }
 
 HandPtr withPalette(const HandPtr& hand, const Lineup& lineup, const Palette& palette) {
     return changed(hand, lineup, [&](Value& v) {
-        if (palette.intensity) {
-            v.intensity = palette.intensity;
-            v.intensity_from = palette.id;
-        }
+        if (palette.intensity)
+            v.intensity = palette.id;
         if (palette.colour) {
-            v.colour = palette.colour;
-            v.colour_from = palette.id;
-            v.drives.reset();
+            v.colour = palette.id;
+            v.parts.clear();
         }
     });
 }
 
-HandPtr withDrives(const HandPtr& hand, const Lineup& lineup, const light::Drives& drives,
-                   const std::optional<ColourWish>& colour) {
+HandPtr withParts(const HandPtr& hand, const Lineup& lineup, const PartLevels& parts) {
     return changed(hand, lineup, [&](Value& v) {
-        v.drives = drives;
-        if (colour) {
-            v.colour = colour;
-            v.colour_from = {};
-        }
+        for (const auto& [part, level] : parts)
+            v.parts[part] = std::clamp(level, 0.0, 1.0);
     });
 }
 
 HandPtr putDown(const HandPtr& hand, const Lineup& lineup) {
-    Values next = *hand;
+    std::vector<Values::Change> gone;
     for (const FixtureId id : lineup)
-        next.erase(id);
-    return std::make_shared<const Values>(std::move(next));
+        if (hand->contains(id))
+            gone.emplace_back(id, nullptr);
+    return gone.empty() ? hand : std::make_shared<const Values>(hand->changed(std::move(gone)));
 }
 
 } // namespace zelo::show

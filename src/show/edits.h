@@ -5,44 +5,63 @@
 #include "base/result.h"
 #include "show/show.h"
 
+#include <functional>
+#include <span>
+
 namespace zelo::show {
 
 // BadValue for an empty name.
 Result<ShowPtr> renameShow(const ShowPtr& show, std::string name);
 
 // Adds a fixture with the next free id (fixture.id is ignored). BadValue for an empty type, a
-// universe outside 1..63999 or an address outside 1..512.
+// universe outside 1..63999, an address outside 1..512, a place or number beyond show/limits.h.
 Result<ShowPtr> addFixture(const ShowPtr& show, Fixture fixture);
 // Replaces the fixture of the same id. NotFound, or as addFixture.
 Result<ShowPtr> changeFixture(const ShowPtr& show, Fixture fixture);
 // From now on the fixture is mixed by this; an empty one takes it back. NotFound.
+// BadValue for a power or offset beyond show/limits.h. Spectra are kept in single precision.
 Result<ShowPtr> calibrate(const ShowPtr& show, FixtureId id, Calibration calibration);
-// Takes them out of groups and looks too. NotFound when one is not there.
-Result<ShowPtr> removeFixtures(const ShowPtr& show, const std::vector<FixtureId>& ids);
+// Takes them out of groups and of all that holds values too. NotFound when one is not there.
+Result<State> removeFixtures(const State& state, const std::vector<FixtureId>& ids);
+// Of many at once: `change` is given a copy of each, with its place in `ids`. All or none:
+// NotFound, or as addFixture.
+Result<ShowPtr> changeEach(const ShowPtr& show, std::span<const FixtureId> ids,
+                           const std::function<void(Fixture&, std::size_t)>& change);
+// Adds all of them, or none; `added` takes their ids. TooLarge beyond what a show may hold.
+Result<ShowPtr> addFixtures(const ShowPtr& show, std::vector<Fixture> fixtures,
+                            std::vector<FixtureId>* added = nullptr);
 
 // BadValue for an empty or taken name or no fixtures, NotFound for a fixture that is not there.
 Result<ShowPtr> addGroup(const ShowPtr& show, std::string name, std::vector<FixtureId> fixtures);
+// As below, groups that are locked refuse: BadValue.
 Result<ShowPtr> removeGroup(const ShowPtr& show, GroupId id);
 // BadValue for an empty name or one that another has.
 Result<ShowPtr> renameGroup(const ShowPtr& show, GroupId id, std::string name);
 // Its fixtures, in this order, from now on. As addGroup.
 Result<ShowPtr> refillGroup(const ShowPtr& show, GroupId id, std::vector<FixtureId> fixtures);
 
-// Puts what is in hand into the look. The caller empties the hand.
+// Puts what is in hand into the standing light, links to palettes kept. The caller empties the
+// hand.
 Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand);
 
 // --- what is in hand -------------------------------------------------------------------------
 
 HandPtr withColour(const HandPtr& hand, const Lineup& lineup, const ColourWish& colour);
 HandPtr withIntensity(const HandPtr& hand, const Lineup& lineup, double intensity); // 0..1
-// What the palette has, and following it: colour, intensity or both.
+// Follows the palette: colour, intensity or both, whatever it has.
 HandPtr withPalette(const HandPtr& hand, const Lineup& lineup, const Palette& palette);
-// `colour` goes with the drives: what they were a mix of before the hand took over.
-HandPtr withDrives(const HandPtr& hand, const Lineup& lineup, const light::Drives& drives,
-                   const std::optional<ColourWish>& colour);
+// These parts by hand, each on its own: others stay as they are.
+HandPtr withParts(const HandPtr& hand, const Lineup& lineup, const PartLevels& parts);
 HandPtr putDown(const HandPtr& hand, const Lineup& lineup); // of these fixtures
 inline HandPtr emptyHand() {
     return std::make_shared<const Values>();
 }
+
+// As addFixture, without adding it.
+Done checkFixture(const Fixture& fixture);
+// A spectrum as a show keeps it: single precision. BadValue for a power beyond kMostPower.
+Result<colour::Spectrum> storable(const colour::Spectrum& spectrum);
+// BadValue: "a group needs a name"; names and notes are bounded, and never anything but UTF-8.
+Done checkText(const char* what, const std::string& text, std::size_t longest);
 
 } // namespace zelo::show

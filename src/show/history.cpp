@@ -9,13 +9,13 @@ namespace {
 const std::string kNothing;
 }
 
-History::History(ShowPtr show, HandPtr hand) : kept_show_(show), kept_hand_(hand) {
-    ZELO_ASSERT(show && hand);
-    moments_.push_back({std::string(), std::move(show), std::move(hand)});
+History::History(State first) {
+    ZELO_ASSERT(first.show && first.hand);
+    moments_.push_back({std::string(), std::move(first)});
 }
 
 void History::push(Moment moment, const std::string& merge) {
-    ZELO_ASSERT(moment.show && moment.hand);
+    ZELO_ASSERT(moment.state.show && moment.state.hand);
     moments_.resize(at_ + 1);
     if (!merge.empty() && merge == last_merge_) {
         moments_[at_] = std::move(moment);

@@ -11,17 +11,16 @@ namespace zelo::show {
 
 struct Moment {
     std::string name; // of the edit that led here: "Colour of 6 fixtures"
-    ShowPtr show;
-    HandPtr hand;
+    State state;
 };
 
 class History {
 public:
-    History(ShowPtr show, HandPtr hand);
+    explicit History(State first);
 
     const Moment& now() const { return moments_[at_]; }
     // A new moment after this one; what was undone is forgotten. With the same non-empty `merge` as
-    // the last push and nothing undone or kept since, it replaces it: a drag is one step.
+    // the last push and nothing undone or saved since, it replaces it: a drag is one step.
     void push(Moment moment, const std::string& merge = {});
     bool canUndo() const { return at_ > 0; }
     bool canRedo() const { return at_ + 1 < moments_.size(); }
@@ -34,18 +33,11 @@ public:
     const std::vector<Moment>& moments() const { return moments_; }
     std::size_t position() const { return at_; }
 
-    void markKept() { // show and hand are on disk as they are now
-        kept_show_ = now().show;
-        kept_hand_ = now().hand;
-        last_merge_.clear();
-    }
-    bool kept() const { return kept_show_ == now().show && kept_hand_ == now().hand; }
+    void endMerge() { last_merge_.clear(); } // the next push is a step of its own
 
 private:
     std::vector<Moment> moments_;
     std::size_t at_ = 0;
-    ShowPtr kept_show_;
-    HandPtr kept_hand_;
     std::string last_merge_;
 };
 

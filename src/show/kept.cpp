@@ -3,59 +3,31 @@
 
 #include "base/text.h"
 #include "light/frame.h"
+#include "show/holders.h"
+#include "show/limits.h"
 
 #include <algorithm>
-#include <set>
+#include <cmath>
 
 namespace zelo::show {
 
 namespace {
 
 // Names are each once; `own` is the id that may have it.
-template <class T, class Id>
-Done checkName(const std::vector<std::shared_ptr<const T>>& all, const char* what,
-               const std::string& name, Id own) {
+template <class Id, class T>
+Done checkName(const Table<Id, T>& all, const char* what, const std::string& name, Id own) {
     if (trimmed(name).empty())
         return fail(ErrorCode::BadValue, "a {} needs a name", what);
-    for (const auto& one : all)
-        if (one->name == name && one->id != own)
+    for (const auto& [id, one] : all)
+        if (one->name == name && id != own)
             return fail(ErrorCode::BadValue, "there is a {} '{}' already", what, name);
-    return {};
-}
-
-// Calls `change` on a copy of each value; those that come out changed are replaced.
-// Whether any did.
-template <class F>
-bool changeValues(Values& values, F change) {
-    bool changed = false;
-    for (auto& [id, value] : values) {
-        Value next = *value;
-        change(next);
-        if (next == *value)
-            continue;
-        value = std::make_shared<const Value>(std::move(next));
-        changed = true;
-    }
-    return changed;
-}
-
-template <class F>
-Both changeEverywhere(const ShowPtr& show, const HandPtr& hand, F change) {
-    Show next = *show;
-    changeValues(next.look, change);
-    for (auto& look : next.looks) {
-        Look copy = *look;
-        if (changeValues(copy.values, change))
-            look = std::make_shared<const Look>(std::move(copy));
-    }
-    Values held = *hand;
-    changeValues(held, change);
-    return {std::make_shared<const Show>(std::move(next)),
-            std::make_shared<const Values>(std::move(held))};
+    if (all.size() >= kMostKept && !all.contains(own))
+        return fail(ErrorCode::TooLarge, "a show has {} of each kind at most", kMostKept);
+    return checkText(what, name, kLongestName);
 }
 
 bool follows(const Value& v, PaletteId id) {
-    return v.colour_from == id || v.intensity_from == id;
+    return (v.colour && v.colour->palette() == id) || (v.intensity && v.intensity->palette() == id);
 }
 
 Done locked(const char* what, const std::string& name) {
@@ -65,6 +37,7 @@ Done locked(const char* what, const std::string& name) {
 } // namespace
 
 Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette) {
+    palette.name = toUtf8(std::move(palette.name));
     if (auto ok = checkName(show->palettes, "palette", palette.name, PaletteId{}); !ok)
         return passOn(ok.error());
     if (!palette.colour && !palette.intensity)
@@ -72,7 +45,8 @@ Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette) {
                     palette.name);
     Show next = *show;
     palette.id = {++next.last_palette_id};
-    next.palettes.push_back(std::make_shared<const Palette>(std::move(palette)));
+    const auto id = palette.id;
+    next.palettes = next.palettes.with(id, std::move(palette));
     return nextShow(std::move(next));
 }
 
@@ -80,7 +54,7 @@ Result<ShowPtr> keepPalette(const ShowPtr& show, const Values& hand, const Lineu
                             KeepWhat what, std::string name) {
     if (lineup.empty())
         return fail(ErrorCode::BadValue, "no lamps in the lineup: nothing to keep");
-    const Value value = shownValue(*show, hand, lineup.front());
+    const Shown value = shownValue(*show, hand, lineup.front());
     Palette palette;
     palette.name = std::move(name);
     if (what != KeepWhat::Intensity)
@@ -91,6 +65,7 @@ Result<ShowPtr> keepPalette(const ShowPtr& show, const Values& hand, const Lineu
 }
 
 Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette) {
+    palette.name = toUtf8(std::move(palette.name));
     const Palette* old = show->palette(palette.id);
     if (!old)
         return fail(ErrorCode::NotFound, "no palette with id {}", palette.id.value);
@@ -104,56 +79,54 @@ Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette) {
         return fail(ErrorCode::BadValue, "palette '{}': needs a colour or an intensity",
                     palette.name);
     Show next = *show;
-    for (auto& p : next.palettes)
-        if (p->id == palette.id) {
-            p = std::make_shared<const Palette>(std::move(palette));
-            break;
-        }
+    const auto id = palette.id;
+    next.palettes = next.palettes.with(id, std::move(palette));
     return nextShow(std::move(next));
 }
 
-Uses usesOf(const Show& show, const Values& hand, PaletteId id) {
+Uses usesOf(const State& state, PaletteId id) {
     Uses uses;
-    for (const auto& [fixture, value] : show.look)
-        if (follows(*value, id))
-            uses.stage.push_back(fixture);
-    for (const auto& [fixture, value] : hand)
-        if (follows(*value, id))
-            uses.hand.push_back(fixture);
-    for (const auto& look : show.looks) {
-        const auto count = std::count_if(look->values.begin(), look->values.end(),
-                                         [&](const auto& v) { return follows(*v.second, id); });
-        if (count > 0)
-            uses.looks.emplace_back(look->id, static_cast<std::size_t>(count));
-    }
+    eachHolder(state, [&](const Holder& holder, const Values& values) {
+        std::vector<FixtureId> here;
+        for (const auto& [fixture, value] : values)
+            if (follows(*value, id))
+                here.push_back(fixture);
+        if (holder.kind == Holder::Kind::Look && !here.empty())
+            uses.looks.emplace_back(holder.look, here.size());
+        else if (holder.kind == Holder::Kind::Standing)
+            uses.standing = std::move(here);
+        else if (holder.kind == Holder::Kind::Hand)
+            uses.hand = std::move(here);
+    });
     return uses;
 }
 
-Result<Both> removePalette(const ShowPtr& show, const HandPtr& hand, PaletteId id) {
-    const Palette* palette = show->palette(id);
+Result<State> removePalette(const State& state, PaletteId id) {
+    const Palette* palette = state.show->palette(id);
     if (!palette)
         return fail(ErrorCode::NotFound, "no palette with id {}", id.value);
     if (palette->locked)
         return passOn(locked("palette", palette->name).error());
-    auto both = changeEverywhere(show, hand, [&](Value& v) {
+    State next = changeValues(state, [&](FixtureId, Value& v) {
         if (!follows(v, id))
-            return;
-        v = followed(*show, std::move(v));
-        if (v.colour_from == id)
-            v.colour_from = {};
-        if (v.intensity_from == id)
-            v.intensity_from = {};
+            return false;
+        const Shown now = followed(*state.show, v);
+        if (v.colour && v.colour->palette() == id)
+            v.colour = now.colour ? std::optional(Source<ColourWish>(*now.colour)) : std::nullopt;
+        if (v.intensity && v.intensity->palette() == id)
+            v.intensity =
+                now.intensity ? std::optional(Source<double>(*now.intensity)) : std::nullopt;
+        return true;
     });
-    Show next = *both.show;
-    std::erase_if(next.palettes, [&](const auto& p) { return p->id == id; });
-    both.show = std::make_shared<const Show>(std::move(next));
-    return both;
+    Show without = *next.show;
+    without.palettes = without.palettes.without(id);
+    next.show = nextShow(std::move(without));
+    return next;
 }
 
-Result<Both> mergePalettes(const ShowPtr& show, const HandPtr& hand, PaletteId from,
-                           PaletteId into) {
-    const Palette* gone = show->palette(from);
-    const Palette* stays = show->palette(into);
+Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) {
+    const Palette* gone = state.show->palette(from);
+    const Palette* stays = state.show->palette(into);
     if (!gone || !stays || from == into)
         return fail(ErrorCode::NotFound, "merging needs two palettes");
     if (gone->locked)
@@ -162,17 +135,22 @@ Result<Both> mergePalettes(const ShowPtr& show, const HandPtr& hand, PaletteId f
         return fail(ErrorCode::BadValue, "palette '{}' has no {}: what follows '{}' needs it",
                     stays->name, gone->colour && !stays->colour ? "colour" : "intensity",
                     gone->name);
-    auto both = changeEverywhere(show, hand, [&](Value& v) {
-        if (v.colour_from == from)
-            v.colour_from = into;
-        if (v.intensity_from == from)
-            v.intensity_from = into;
-    });
-    return removePalette(both.show, both.hand, from);
+    return removePalette(changeValues(state,
+                                      [&](FixtureId, Value& v) {
+                                          if (!follows(v, from))
+                                              return false;
+                                          if (v.colour && v.colour->palette() == from)
+                                              v.colour = into;
+                                          if (v.intensity && v.intensity->palette() == from)
+                                              v.intensity = into;
+                                          return true;
+                                      }),
+                         from);
 }
 
 Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& lineup,
                          std::string name) {
+    name = toUtf8(std::move(name));
     if (auto ok = checkName(show->looks, "look", name, LookId{}); !ok)
         return passOn(ok.error());
     if (lineup.empty())
@@ -181,10 +159,13 @@ Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& 
     Look look;
     look.id = {++next.last_look_id};
     look.name = std::move(name);
+    std::vector<Values::Change> values;
     for (const FixtureId id : lineup)
-        if (const Value value = shownValue(*show, hand, id); !value.empty())
-            look.values[id] = std::make_shared<const Value>(value);
-    next.looks.push_back(std::make_shared<const Look>(std::move(look)));
+        if (Value value = valueOf(*show, hand, id); !value.empty())
+            values.emplace_back(id, std::make_shared<const Value>(std::move(value)));
+    look.values = Values::of(std::move(values));
+    const auto id = look.id;
+    next.looks = next.looks.with(id, std::move(look));
     return nextShow(std::move(next));
 }
 
@@ -192,16 +173,14 @@ Result<ShowPtr> changeLook(const ShowPtr& show, Look look) {
     const Look* old = show->lookOf(look.id);
     if (!old)
         return fail(ErrorCode::NotFound, "no look with id {}", look.id.value);
-    if (old->locked && (old->name != look.name || old->values != look.values))
+    look.name = toUtf8(std::move(look.name));
+    if (old->locked && (old->name != look.name || !(old->values == look.values)))
         return passOn(locked("look", old->name).error());
     if (auto ok = checkName(show->looks, "look", look.name, look.id); !ok)
         return passOn(ok.error());
     Show next = *show;
-    for (auto& l : next.looks)
-        if (l->id == look.id) {
-            l = std::make_shared<const Look>(std::move(look));
-            break;
-        }
+    const auto id = look.id;
+    next.looks = next.looks.with(id, std::move(look));
     return nextShow(std::move(next));
 }
 
@@ -212,46 +191,75 @@ Result<ShowPtr> removeLook(const ShowPtr& show, LookId id) {
     if (look->locked)
         return passOn(locked("look", look->name).error());
     Show next = *show;
-    std::erase_if(next.looks, [&](const auto& l) { return l->id == id; });
+    next.looks = next.looks.without(id);
     return nextShow(std::move(next));
 }
 
 HandPtr withLook(const HandPtr& hand, const Look& look) {
-    Values next = *hand;
+    std::vector<Values::Change> values;
     for (const auto& [id, value] : look.values)
-        next[id] = value;
-    return std::make_shared<const Values>(std::move(next));
+        values.emplace_back(id, value);
+    return std::make_shared<const Values>(hand->changed(std::move(values)));
 }
 
 Result<ShowPtr> keepMeasured(const ShowPtr& show, std::string name, colour::Spectrum spectrum) {
+    name = toUtf8(std::move(name));
     if (trimmed(name).empty() || name.find_first_of("+@") != std::string::npos)
         return fail(ErrorCode::BadValue, "'{}': a measured light needs a name without + and @",
                     name);
+    if (auto ok = checkText("light", name, kLongestName); !ok)
+        return passOn(ok.error());
+    if (show->measured.size() >= kMostKept && !show->measured.contains(name))
+        return fail(ErrorCode::TooLarge, "a show has {} measured lights at most", kMostKept);
+    auto kept = storable(spectrum);
+    if (!kept)
+        return passOn(kept.error(), name);
     Show next = *show;
-    std::erase_if(next.measured, [&](const auto& m) { return m->name == name; });
-    next.measured.push_back(
-        std::make_shared<const Measured>(Measured{std::move(name), std::move(spectrum)}));
+    next.measured = next.measured.with(name, Measured{name, std::move(*kept)});
     return nextShow(std::move(next));
 }
 
 Result<ShowPtr> removeMeasured(const ShowPtr& show, const std::string& name) {
-    Show next = *show;
-    if (std::erase_if(next.measured, [&](const auto& m) { return m->name == name; }) == 0)
+    if (!show->measured.contains(name))
         return fail(ErrorCode::NotFound, "no measured light '{}'", name);
+    Show next = *show;
+    next.measured = next.measured.without(name);
     return nextShow(std::move(next));
 }
 
-Result<ShowPtr> toggleFavourite(const ShowPtr& show, const std::string& asked) {
+Result<ShowPtr> toggleFavourite(const ShowPtr& show, const light::Asked& asked) {
+    auto all = show->favourites ? *show->favourites : std::vector<light::Asked>();
+    if (std::erase(all, asked) == 0)
+        all.push_back(asked);
+    if (all.size() > kMostKept)
+        return fail(ErrorCode::TooLarge, "a show has {} favourites at most", kMostKept);
     Show next = *show;
-    if (std::erase(next.favourites, asked) == 0)
-        next.favourites.push_back(asked);
+    next.favourites = std::make_shared<const std::vector<light::Asked>>(std::move(all));
     return nextShow(std::move(next));
 }
 
 Result<ShowPtr> changeStage(const ShowPtr& show, StagePlan stage) {
     if (!stage.outline.empty() && stage.outline.size() < 3)
         return fail(ErrorCode::BadValue, "the stage's outline needs three points or more");
-    for (const Area& area : stage.areas) {
+    if (stage.areas.size() > kMostAreas || stage.outline.size() > kMostPoints)
+        return fail(ErrorCode::TooLarge, "the stage has {} areas and {} corners at most",
+                    kMostAreas, kMostPoints);
+    const auto far = [](const std::vector<Point>& outline) {
+        return std::any_of(outline.begin(), outline.end(), [](const Point& p) {
+            return !(std::abs(p.x_m) <= kFarthest_m && std::abs(p.y_m) <= kFarthest_m);
+        });
+    };
+    if (far(stage.outline))
+        return fail(ErrorCode::BadValue, "the stage's outline: must be within -{}..{} m",
+                    kFarthest_m, kFarthest_m);
+    for (Area& area : stage.areas) {
+        area.name = toUtf8(std::move(area.name));
+        if (auto ok = checkText("area", area.name, kLongestName); !ok)
+            return passOn(ok.error());
+        if (far(area.outline) || area.outline.size() > kMostPoints)
+            return fail(ErrorCode::BadValue,
+                        "area '{}': must be within -{}..{} m and have {} corners at most",
+                        area.name, kFarthest_m, kFarthest_m, kMostPoints);
         if (trimmed(area.name).empty())
             return fail(ErrorCode::BadValue, "an area of the stage needs a name");
         if (area.outline.size() < 3)
@@ -287,6 +295,8 @@ Done checkOutput(const OutputLine& line) {
 }
 
 Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outputs) {
+    if (outputs.size() > kMostOutputs)
+        return fail(ErrorCode::TooLarge, "{} outputs: at most {}", outputs.size(), kMostOutputs);
     for (std::size_t i = 0; i < outputs.size(); ++i)
         if (auto ok = checkOutput(outputs[i]); !ok)
             return passOn(ok.error(), fmt::format("output {}", i + 1));
@@ -298,20 +308,24 @@ Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outpu
 Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::FixtureType> type) {
     if (type->id.empty() || type->modes.empty())
         return fail(ErrorCode::BadValue, "a fixture type needs a name and a mode");
+    if (show->types.size() >= kMostTypes && !show->types.contains(type->id))
+        return fail(ErrorCode::TooLarge, "a show has {} fixture types of its own at most",
+                    kMostTypes);
     Show next = *show;
     const std::string id = type->id;
-    next.types[id] = std::move(type);
+    next.types = next.types.with(id, std::move(type));
     return nextShow(std::move(next));
 }
 
 Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id, bool known) {
-    Show next = *show;
-    if (next.types.erase(id) == 0)
+    if (!show->types.contains(id))
         return fail(ErrorCode::NotFound, "the show has no fixture type '{}' of its own", id);
     const auto users = std::count_if(show->fixtures.begin(), show->fixtures.end(),
                                      [&](const auto& f) { return f.second->type == id; });
     if (users > 0 && !known)
         return fail(ErrorCode::BadValue, "{} of the rig's fixtures are of type '{}'", users, id);
+    Show next = *show;
+    next.types = next.types.without(id);
     return nextShow(std::move(next));
 }
 

@@ -25,24 +25,18 @@ Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette);
 
 // Where a palette is used.
 struct Uses {
-    std::vector<FixtureId> stage; // in the look that the stage shows
+    std::vector<FixtureId> standing;
     std::vector<FixtureId> hand;
     std::vector<std::pair<LookId, std::size_t>> looks; // and of how many fixtures there
-    bool none() const { return stage.empty() && hand.empty() && looks.empty(); }
+    bool none() const { return standing.empty() && hand.empty() && looks.empty(); }
 };
-Uses usesOf(const Show& show, const Values& hand, PaletteId id);
+Uses usesOf(const State& state, PaletteId id);
 
-// A show together with what is in hand: where a palette goes, both change.
-struct Both {
-    ShowPtr show;
-    HandPtr hand;
-};
 // What followed it keeps its values as they are now. NotFound, or BadValue when it is locked.
-Result<Both> removePalette(const ShowPtr& show, const HandPtr& hand, PaletteId id);
+Result<State> removePalette(const State& state, PaletteId id);
 // What followed `from` follows `into` from now on, and `from` goes. BadValue when it is locked or
 // `into` lacks what followers of `from` take from it.
-Result<Both> mergePalettes(const ShowPtr& show, const HandPtr& hand, PaletteId from,
-                           PaletteId into);
+Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into);
 
 // --- looks -----------------------------------------------------------------------------------
 
@@ -57,10 +51,11 @@ HandPtr withLook(const HandPtr& hand, const Look& look);
 
 // --- the rest --------------------------------------------------------------------------------
 
-// Replaces one of the same name. BadValue for an empty name or one with a '+' or '@'.
+// Replaces one of the same name. BadValue for an empty name or one with a '+' or '@', or a power
+// beyond show/limits.h. Kept in single precision.
 Result<ShowPtr> keepMeasured(const ShowPtr& show, std::string name, colour::Spectrum spectrum);
 Result<ShowPtr> removeMeasured(const ShowPtr& show, const std::string& name);
-Result<ShowPtr> toggleFavourite(const ShowPtr& show, const std::string& asked);
+Result<ShowPtr> toggleFavourite(const ShowPtr& show, const light::Asked& asked);
 // BadValue for an area without a name or an outline of fewer than three points.
 Result<ShowPtr> changeStage(const ShowPtr& show, StagePlan stage);
 // BadValue names the line: universes out of range or twice, or an address that is none.

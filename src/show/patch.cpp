@@ -4,8 +4,12 @@
 #include "base/text.h"
 #include "light/frame.h"
 #include "show/edits.h"
+#include "show/limits.h"
 
 #include <algorithm>
+#include <bitset>
+#include <cmath>
+#include <set>
 
 namespace zelo::show {
 
@@ -18,56 +22,78 @@ struct Taken {
     FixtureId id;
 };
 
-// Slots in use by universe, by their first.
-std::map<int, std::vector<Taken>> takenSlots(const Show& show, const SlotsOf& slots_of,
-                                             std::span<const FixtureId> but) {
-    std::map<int, std::vector<Taken>> all;
-    for (const auto& [id, f] : show.fixtures) {
-        if (std::find(but.begin(), but.end(), id) != but.end())
-            continue;
-        if (const int slots = slots_of(*f); slots > 0)
-            all[f->universe].push_back({f->address, f->address + slots - 1, id});
+// Slots in use, a bit each, by universe.
+class Room {
+public:
+    void take(std::uint16_t universe, int address, int slots) {
+        auto& taken = taken_[universe];
+        for (int s = address; s < address + slots && s <= kSlotsInUniverse; ++s)
+            taken.set(static_cast<std::size_t>(s - 1));
     }
-    for (auto& [universe, taken] : all)
-        std::sort(taken.begin(), taken.end(),
-                  [](const Taken& a, const Taken& b) { return a.from < b.from; });
-    return all;
+    std::optional<Address> nextFree(int count, Address from) const {
+        if (count < 1 || count > kSlotsInUniverse)
+            return std::nullopt;
+        for (int universe = from.universe; universe <= light::kLastUniverse; ++universe) {
+            const int first = universe == from.universe ? from.slot : 1;
+            const auto taken = taken_.find(static_cast<std::uint16_t>(universe));
+            if (taken == taken_.end()) {
+                if (first + count - 1 <= kSlotsInUniverse)
+                    return Address{static_cast<std::uint16_t>(universe), first};
+                continue;
+            }
+            int free = 0; // in a row, up to this slot
+            for (int slot = first; slot <= kSlotsInUniverse; ++slot) {
+                free = taken->second.test(static_cast<std::size_t>(slot - 1)) ? 0 : free + 1;
+                if (free == count)
+                    return Address{static_cast<std::uint16_t>(universe), slot - count + 1};
+            }
+        }
+        return std::nullopt;
+    }
+
+private:
+    std::map<std::uint16_t, std::bitset<kSlotsInUniverse>> taken_;
+};
+
+Room roomOf(const Show& show, const SlotsOf& slots_of, std::span<const FixtureId> but) {
+    const std::set<FixtureId> left_out(but.begin(), but.end());
+    Room room;
+    for (const auto& [id, f] : show.fixtures)
+        if (!left_out.contains(id))
+            if (const int slots = slots_of(*f); slots > 0)
+                room.take(f->universe, f->address, slots);
+    return room;
 }
 
 } // namespace
 
 PatchFaults patchFaults(const Show& show, const SlotsOf& slots_of) {
+    std::map<int, std::vector<Taken>> all; // by universe
+    for (const auto& [id, f] : show.fixtures)
+        if (const int slots = slots_of(*f); slots > 0)
+            all[f->universe].push_back({f->address, f->address + slots - 1, id});
     PatchFaults faults;
-    for (const auto& [universe, taken] : takenSlots(show, slots_of, {}))
-        for (std::size_t i = 0; i < taken.size(); ++i) {
-            if (taken[i].to > kSlotsInUniverse)
-                faults.past_end.push_back(taken[i].id);
-            for (std::size_t k = i + 1; k < taken.size() && taken[k].from <= taken[i].to; ++k)
-                faults.clashes.push_back({taken[k].id, taken[i].id,
-                                          std::min(taken[i].to, taken[k].to) - taken[k].from + 1});
+    for (auto& [universe, taken] : all) {
+        std::sort(taken.begin(), taken.end(), [](const Taken& a, const Taken& b) {
+            return std::pair(a.from, a.id) < std::pair(b.from, b.id);
+        });
+        const Taken* furthest = nullptr;
+        for (const Taken& t : taken) {
+            if (t.to > kSlotsInUniverse)
+                faults.past_end.push_back(t.id);
+            if (furthest && t.from <= furthest->to)
+                faults.clashes.push_back(
+                    {t.id, furthest->id, std::min(furthest->to, t.to) - t.from + 1});
+            if (!furthest || t.to > furthest->to)
+                furthest = &t;
         }
+    }
     return faults;
 }
 
 std::optional<Address> nextFree(const Show& show, const SlotsOf& slots_of, int count, Address from,
                                 std::span<const FixtureId> moving) {
-    if (count < 1 || count > kSlotsInUniverse)
-        return std::nullopt;
-    const auto all = takenSlots(show, slots_of, moving);
-    for (int universe = from.universe; universe <= light::kLastUniverse; ++universe) {
-        int slot = universe == from.universe ? from.slot : 1;
-        if (const auto taken = all.find(universe); taken != all.end())
-            for (const Taken& t : taken->second) {
-                if (t.to < slot)
-                    continue;
-                if (t.from >= slot + count)
-                    break;
-                slot = t.to + 1;
-            }
-        if (slot + count - 1 <= kSlotsInUniverse)
-            return Address{static_cast<std::uint16_t>(universe), slot};
-    }
-    return std::nullopt;
+    return roomOf(show, slots_of, moving).nextFree(count, from);
 }
 
 Result<ShowPtr> addMany(const ShowPtr& show, const AddWish& wish, std::vector<FixtureId>* added) {
@@ -78,7 +104,7 @@ Result<ShowPtr> addMany(const ShowPtr& show, const AddWish& wish, std::vector<Fi
         return fail(ErrorCode::BadValue, "{} slots, {} apart: must be within 1..{}", wish.footprint,
                     wish.spacing, kSlotsInUniverse);
     const int pitch = wish.spacing > 0 ? wish.spacing : wish.footprint;
-    ShowPtr next = show;
+    std::vector<Fixture> fixtures;
     int universe = wish.like.universe;
     int address = wish.like.address;
     for (int i = 0; i < wish.count; ++i) {
@@ -93,57 +119,33 @@ Result<ShowPtr> addMany(const ShowPtr& show, const AddWish& wish, std::vector<Fi
         f.universe = static_cast<std::uint16_t>(universe);
         f.address = address;
         f.place.x_m += i * wish.step_m;
-        auto with = addFixture(next, std::move(f));
-        if (!with)
-            return with;
-        next = *with;
-        if (added)
-            added->push_back(FixtureId{next->last_fixture_id});
+        fixtures.push_back(std::move(f));
         address += pitch;
     }
-    return next;
-}
-
-Result<ShowPtr> changeEach(const ShowPtr& show, std::span<const FixtureId> ids,
-                           const std::function<void(Fixture&, std::size_t)>& change) {
-    ShowPtr next = show;
-    for (std::size_t i = 0; i < ids.size(); ++i) {
-        const Fixture* f = next->fixture(ids[i]);
-        if (!f)
-            return fail(ErrorCode::NotFound, "no fixture with id {}", ids[i].value);
-        Fixture changed = *f;
-        change(changed, i);
-        auto with = changeFixture(next, std::move(changed));
-        if (!with)
-            return with;
-        next = *with;
-    }
-    return next;
+    return addFixtures(show, std::move(fixtures), added);
 }
 
 Result<ShowPtr> readdress(const ShowPtr& show, const SlotsOf& slots_of,
                           std::span<const FixtureId> ids, Address from) {
-    ShowPtr next = show;
-    std::vector<FixtureId> moving(ids.begin(), ids.end()); // those not yet at their new place
+    Room room = roomOf(*show, slots_of, ids);
+    std::vector<Address> places;
     for (const FixtureId id : ids) {
-        const Fixture* f = next->fixture(id);
+        const Fixture* f = show->fixture(id);
         if (!f)
             return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
-        const auto place = nextFree(*next, slots_of, std::max(1, slots_of(*f)), from, moving);
+        const int slots = std::max(1, slots_of(*f));
+        const auto place = room.nextFree(slots, from);
         if (!place)
             return fail(ErrorCode::BadValue, "no room for fixture {} from {}.{} on", f->number,
                         from.universe, from.slot);
-        auto moved = changeEach(next, std::span(&id, 1), [&](Fixture& c, std::size_t) {
-            c.universe = place->universe;
-            c.address = place->slot;
-        });
-        if (!moved)
-            return moved;
-        next = *moved;
-        moving.erase(moving.begin());
+        room.take(place->universe, place->slot, slots);
+        places.push_back(*place);
         from = *place;
     }
-    return next;
+    return changeEach(show, ids, [&](Fixture& f, std::size_t i) {
+        f.universe = places[i].universe;
+        f.address = places[i].slot;
+    });
 }
 
 Result<ShowPtr> renumber(const ShowPtr& show, std::span<const FixtureId> ids, int first) {
@@ -180,7 +182,7 @@ Result<ShowPtr> addFromText(const ShowPtr& show, std::string_view text,
     if (std::find(columns.begin(), columns.end(), "type") == columns.end())
         return fail(ErrorCode::BadSyntax,
                     "line 1: expected a heading with columns apart by tabs, among them 'type'");
-    ShowPtr next = show;
+    std::vector<Fixture> fixtures;
     for (std::size_t l = 1; l < all.size(); ++l) {
         if (trimmed(all[l]).empty())
             continue;
@@ -201,9 +203,10 @@ Result<ShowPtr> addFromText(const ShowPtr& show, std::string_view text,
             };
             const auto metres = [&](double& into) -> Done {
                 const auto n = toNumber(value);
-                if (!n)
-                    return fail(ErrorCode::BadValue, "line {}, {}: '{}': must be metres", l + 1,
-                                name, value);
+                if (!n || std::abs(*n) > kFarthest_m)
+                    return fail(ErrorCode::BadValue,
+                                "line {}, {}: '{}': must be metres, within -{}..{}", l + 1, name,
+                                value, kFarthest_m, kFarthest_m);
                 into = *n;
                 return {};
             };
@@ -216,7 +219,7 @@ Result<ShowPtr> addFromText(const ShowPtr& show, std::string_view text,
             } else if (name == "number" || name == "universe" || name == "address") {
                 const int high = name == "address"    ? kSlotsInUniverse
                                  : name == "universe" ? light::kLastUniverse
-                                                      : 1'000'000;
+                                                      : kLastNumber;
                 const auto n = whole(1, high);
                 if (!n)
                     return passOn(n.error());
@@ -232,14 +235,14 @@ Result<ShowPtr> addFromText(const ShowPtr& show, std::string_view text,
             if (!ok)
                 return passOn(ok.error());
         }
-        auto with = addFixture(next, std::move(f));
-        if (!with)
-            return passOn(with.error(), fmt::format("line {}", l + 1));
-        next = *with;
-        if (added)
-            added->push_back(FixtureId{next->last_fixture_id});
+        if (const auto sound = checkFixture(f); !sound)
+            return passOn(sound.error(), fmt::format("line {}", l + 1));
+        fixtures.push_back(std::move(f));
+        if (fixtures.size() > kMostFixtures)
+            return fail(ErrorCode::TooLarge, "line {}: more than {} fixtures", l + 1,
+                        kMostFixtures);
     }
-    return next;
+    return addFixtures(show, std::move(fixtures), added);
 }
 
 } // namespace zelo::show

@@ -28,6 +28,7 @@ struct Clash {
 };
 
 struct PatchFaults {
+    // Every fixture that shares slots with one before it, once: with the one that reaches furthest.
     std::vector<Clash> clashes;
     std::vector<FixtureId> past_end; // their slots run past 512
 };
@@ -54,10 +55,6 @@ Result<ShowPtr> readdress(const ShowPtr& show, const SlotsOf& slots_of,
                           std::span<const FixtureId> ids, Address from);
 // Numbers from `first` on, in the order given. BadValue below 1.
 Result<ShowPtr> renumber(const ShowPtr& show, std::span<const FixtureId> ids, int first);
-
-// Changes each by `change`; all or none. NotFound, or as changeFixture.
-Result<ShowPtr> changeEach(const ShowPtr& show, std::span<const FixtureId> ids,
-                           const std::function<void(Fixture&, std::size_t place)>& change);
 
 // As a spreadsheet takes it: columns apart by tabs, a heading line.
 // number, label, type, mode, universe, address, x_m, y_m, z_m, note

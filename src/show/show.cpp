@@ -1,37 +1,63 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "show/show.h"
 
+#include <algorithm>
+
 namespace zelo::show {
 
-Value followed(const Show& show, Value value) {
-    if (value.intensity_from)
-        if (const Palette* p = show.palette(value.intensity_from); p && p->intensity)
-            value.intensity = p->intensity;
-    if (value.colour_from)
-        if (const Palette* p = show.palette(value.colour_from); p && p->colour)
-            value.colour = p->colour;
+bool Show::favourite(const light::Asked& asked) const {
+    return favourites &&
+           std::find(favourites->begin(), favourites->end(), asked) != favourites->end();
+}
+
+Shown followed(const Show& show, const Value& value) {
+    Shown shown;
+    if (value.intensity) {
+        shown.intensity_from = value.intensity->palette();
+        if (const double* here = value.intensity->here())
+            shown.intensity = *here;
+        else if (const Palette* p = show.palette(shown.intensity_from))
+            shown.intensity = p->intensity;
+    }
+    if (value.colour) {
+        shown.colour_from = value.colour->palette();
+        if (const ColourWish* here = value.colour->here())
+            shown.colour = *here;
+        else if (const Palette* p = show.palette(shown.colour_from))
+            shown.colour = p->colour;
+    }
+    shown.parts = value.parts;
+    return shown;
+}
+
+Value valueOf(const Show& show, const Values& hand, FixtureId id) {
+    Value value;
+    if (const Value* kept = show.standing.find(id))
+        value = *kept;
+    const Value* held = hand.find(id);
+    if (!held)
+        return value;
+    if (held->intensity)
+        value.intensity = held->intensity;
+    if (held->colour) {
+        value.colour = held->colour;
+        value.parts.clear();
+    }
+    for (const auto& [part, level] : held->parts)
+        value.parts[part] = level;
     return value;
 }
 
-Value shownValue(const Show& show, const Values& hand, FixtureId id) {
-    Value value;
-    if (const auto kept = show.look.find(id); kept != show.look.end())
-        value = *kept->second;
-    if (const auto held = hand.find(id); held != hand.end()) {
-        const Value& h = *held->second;
-        if (h.intensity) {
-            value.intensity = h.intensity;
-            value.intensity_from = h.intensity_from;
-        }
-        if (h.colour) {
-            value.colour = h.colour;
-            value.colour_from = h.colour_from;
-            value.drives.reset();
-        }
-        if (h.drives)
-            value.drives = h.drives;
-    }
-    return followed(show, std::move(value));
+Shown shownValue(const Show& show, const Values& hand, FixtureId id) {
+    return followed(show, valueOf(show, hand, id));
+}
+
+PartLevels partLevels(const light::FixtureType& type, const light::Drives& drives) {
+    ZELO_ASSERT(drives.size() == type.partCount());
+    PartLevels levels;
+    for (std::size_t i = 0; i < drives.size(); ++i)
+        levels[type.partName(i)] = drives[i];
+    return levels;
 }
 
 } // namespace zelo::show

@@ -4,7 +4,9 @@
 #pragma once
 
 #include "base/quantity.h"
+#include "base/table.h"
 #include "colour/xyz.h"
+#include "light/asked.h"
 #include "light/fixture_type.h"
 #include "mix/mix.h"
 
@@ -14,6 +16,7 @@
 #include <optional>
 #include <string>
 #include <string_view>
+#include <variant>
 #include <vector>
 
 namespace zelo::show {
@@ -36,6 +39,19 @@ struct LookId {
     auto operator<=>(const LookId&) const = default;
 };
 
+// What everything that is kept under a name begins with.
+template <class Id>
+struct Head {
+    Id id = {};
+    std::string name;    // of each kind each once in a show
+    bool locked = false; // refuses to be changed or deleted
+    std::string unknown; // JSON members of the file that we do not use, kept for writing
+    friend bool operator==(const Head&, const Head&) = default;
+};
+
+// Levels of a fixture's parts by their names, sorted by name, each 0..1.
+using PartLevels = std::map<std::string, double>;
+
 // On the plan: metres, x to the right seen from the house, y upstage, z up from the floor.
 struct Place {
     double x_m = 0;
@@ -51,6 +67,7 @@ struct Calibration {
     // By hand: the u'v' it shows less the one its data says. Colours are asked for that far the
     // other way.
     colour::Uv off{0, 0};
+    std::string unknown = {};
     bool empty() const { return emitters.empty() && off.u == 0 && off.v == 0; }
 };
 
@@ -63,9 +80,8 @@ struct Fixture {
     std::uint16_t universe = 1; // 1..63999
     int address = 1;            // of its first slot, 1..512
     Place place;
-    // Drives of its parts, by name, where no colour is asked for; of a part that is not named its
-    // type's own home.
-    std::vector<std::pair<std::string, double>> home = {};
+    // Of its parts, where no colour is asked for; of a part that is not named its type's own home.
+    PartLevels home = {};
     std::shared_ptr<const Calibration> calibration = {}; // null: as its type's data says
     std::string uid;                                     // RDM: "7ff0:00002a04"; empty = not known
     std::string note;
@@ -73,60 +89,73 @@ struct Fixture {
     friend bool operator==(const Fixture&, const Fixture&) = default;
 };
 
-struct Group {
-    GroupId id;
-    std::string name;
+struct Group : Head<GroupId> {
     std::vector<FixtureId> fixtures; // in the order they were selected
-    std::string unknown;
     friend bool operator==(const Group&, const Group&) = default;
 };
 
 // A colour as it was asked for, and how to mix it on whatever fixture shows it.
 struct ColourWish {
-    std::string asked; // notation of light/wanted.h: "gel:214@3200"
-    colour::Uv uv;     // what it was then: shown when its gel or file is not to be had
+    light::Asked asked;
+    colour::Uv uv; // what it was then: shown when its gel or file is not to be had
     mix::Intent intent = mix::Intent::Truest;
     double give_up = 0.3;
-    std::vector<std::string> keep_out;                // names of emitters
-    std::vector<std::pair<std::string, double>> pins; // name and drive
+    std::vector<std::string> keep_out = {};                // names of emitters
+    std::vector<std::pair<std::string, double>> pins = {}; // name and drive
+    std::string unknown = {};                              // as in Head
     friend bool operator==(const ColourWish&, const ColourWish&) = default;
 };
 
-// What a fixture shows. Colour and intensity are apart: either may be set without the other.
+// Where a value comes from: set here, or it follows a palette. (A place in a gradient comes later.)
+template <class T>
+class Source {
+public:
+    Source(T here) : from_(std::move(here)) {}
+    Source(PaletteId palette) : from_(palette) {}
+    const T* here() const { return std::get_if<T>(&from_); } // null when it follows
+    PaletteId palette() const {                              // none when it is set here
+        const auto* id = std::get_if<PaletteId>(&from_);
+        return id ? *id : PaletteId{};
+    }
+    friend bool operator==(const Source&, const Source&) = default;
+
+private:
+    std::variant<T, PaletteId> from_;
+};
+
+// What a fixture is told to show. Intensity, colour and single parts are apart: each may be set
+// without the others.
 struct Value {
-    std::optional<double> intensity; // 0..1
-    std::optional<ColourWish> colour;
-    std::optional<light::Drives> drives; // emitters set by hand, instead of the mix of `colour`
-    // Palettes that intensity and colour follow. What they were last stands in the members above,
-    // for when the palette is gone.
-    PaletteId intensity_from = {};
-    PaletteId colour_from = {};
-    bool empty() const { return !intensity && !colour && !drives; }
+    std::optional<Source<double>> intensity; // 0..1
+    std::optional<Source<ColourWish>> colour;
+    PartLevels parts;    // set by hand, each on its own, over the mix of the colour or over home
+    std::string unknown; // as in Head
+    bool empty() const { return !intensity && !colour && parts.empty(); }
     friend bool operator==(const Value&, const Value&) = default;
 };
 
-// A named colour, or intensity, or both, for any fixture. What uses it follows when it changes.
-struct Palette {
-    PaletteId id;
-    std::string name; // each once in a show
+// The same with what the palettes say in it.
+struct Shown {
     std::optional<double> intensity;
     std::optional<ColourWish> colour;
-    bool locked = false; // refuses to be changed or deleted
-    std::string unknown;
+    PartLevels parts;
+    PaletteId intensity_from, colour_from; // none: set by themselves
+    bool empty() const { return !intensity && !colour && parts.empty(); }
+};
+
+// A named colour, or intensity, or both, for any fixture. What uses it follows when it changes.
+struct Palette : Head<PaletteId> {
+    std::optional<double> intensity;
+    std::optional<ColourWish> colour;
     friend bool operator==(const Palette&, const Palette&) = default;
 };
 
-template <class Id, class T>
-using Parts = std::map<Id, std::shared_ptr<const T>>;
-using Values = Parts<FixtureId, Value>;
+using Values = Table<FixtureId, Value>;
 
 // A kept state of some fixtures.
-struct Look {
-    LookId id;
-    std::string name; // each once in a show
+struct Look : Head<LookId> {
     Values values;
-    bool locked = false;
-    std::string unknown;
+    friend bool operator==(const Look&, const Look&) = default;
 };
 
 struct Point { // on the plan, m
@@ -137,11 +166,13 @@ struct Point { // on the plan, m
 struct Area { // a named part of the stage
     std::string name;
     std::vector<Point> outline;
+    std::string unknown = {};
     friend bool operator==(const Area&, const Area&) = default;
 };
 struct StagePlan { // what is drawn beneath the lamps
     std::vector<Point> outline;
     std::vector<Area> areas;
+    std::string unknown = {};
     friend bool operator==(const StagePlan&, const StagePlan&) = default;
 };
 
@@ -149,6 +180,7 @@ struct StagePlan { // what is drawn beneath the lamps
 struct Measured {
     std::string name;
     colour::Spectrum spectrum;
+    std::string unknown = {};
 };
 
 enum class Protocol { E131 = 1, ArtNet = 2 }; // stored by name
@@ -161,56 +193,40 @@ struct OutputLine {
     std::string address = "127.0.0.1"; // IPv4; E1.31 also "multicast"
     int to = 1; // its first there: a universe 1..63999, or an Art-Net port address 0..32767
     bool on = true;
+    std::string unknown = {};
     friend bool operator==(const OutputLine&, const OutputLine&) = default;
 };
 
 struct Show {
     std::string name;
     double white_cct_k = 4300; // what the eye takes for white: screen, saturation, hue
-    Parts<FixtureId, Fixture> fixtures;
-    std::vector<std::shared_ptr<const Group>> groups;
-    std::vector<std::shared_ptr<const Palette>> palettes;
-    std::vector<std::shared_ptr<const Look>> looks;
-    std::shared_ptr<const StagePlan> stage; // null: bare floor
-    std::vector<std::shared_ptr<const Measured>> measured;
-    std::map<std::string, std::shared_ptr<const light::FixtureType>> types; // made or read for it
-    std::vector<std::string> favourites; // swatches, as asked for: "gel:214"
+    Table<FixtureId, Fixture> fixtures;
+    Table<GroupId, Group> groups;
+    Table<PaletteId, Palette> palettes;
+    Table<LookId, Look> looks;
+    std::shared_ptr<const StagePlan> stage;                      // null: bare floor
+    Table<std::string, Measured> measured;                       // by name
+    Table<std::string, light::FixtureType> types;                // by id: made or read for it
+    std::shared_ptr<const std::vector<light::Asked>> favourites; // null: none
     std::vector<OutputLine> outputs;
-    Values look; // what the stage shows when nothing is in hand
-    int last_fixture_id = 0;
+    Values standing;         // standing light: what the stage shows below all else
+    int last_fixture_id = 0; // ids are never used again
     int last_group_id = 0;
     int last_palette_id = 0;
     int last_look_id = 0;
     std::string unknown;
 
-    const Fixture* fixture(FixtureId id) const {
-        const auto it = fixtures.find(id);
-        return it == fixtures.end() ? nullptr : it->second.get();
-    }
-    const Group* group(GroupId id) const {
-        for (const auto& g : groups)
-            if (g->id == id)
-                return g.get();
-        return nullptr;
-    }
-    const Palette* palette(PaletteId id) const {
-        for (const auto& p : palettes)
-            if (p->id == id)
-                return p.get();
-        return nullptr;
-    }
+    const Fixture* fixture(FixtureId id) const { return fixtures.find(id); }
+    const Group* group(GroupId id) const { return groups.find(id); }
+    const Palette* palette(PaletteId id) const { return palettes.find(id); }
     const Palette* paletteNamed(std::string_view palette_name) const {
-        for (const auto& p : palettes)
+        for (const auto& [id, p] : palettes)
             if (p->name == palette_name)
                 return p.get();
         return nullptr;
     }
-    const Look* lookOf(LookId id) const {
-        for (const auto& l : looks)
-            if (l->id == id)
-                return l.get();
-        return nullptr;
-    }
+    const Look* lookOf(LookId id) const { return looks.find(id); }
+    bool favourite(const light::Asked& asked) const;
 };
 
 using ShowPtr = std::shared_ptr<const Show>;
@@ -221,12 +237,24 @@ inline ShowPtr nextShow(Show show) { // what an edit ends in
 // Values set by hand and not yet kept: part of what undo covers, apart from the show.
 using HandPtr = std::shared_ptr<const Values>;
 
-// With what its palettes say now in it.
-Value followed(const Show& show, Value value);
+// A show together with what is in hand: what undo moves between, and what a file holds.
+struct State {
+    ShowPtr show;
+    HandPtr hand;
+    friend bool operator==(const State&, const State&) = default; // the very same
+};
 
-// Hand over look, intensity and colour each on its own, palettes followed. Hand drives hide a kept
-// colour's mix.
-Value shownValue(const Show& show, const Values& hand, FixtureId id);
+// With what its palettes say now in it. A palette that is not there says nothing.
+Shown followed(const Show& show, const Value& value);
+
+// Hand over standing light: intensity and colour each on its own, parts each by its name. A colour
+// in hand hides parts that were kept. Links to palettes stay links.
+Value valueOf(const Show& show, const Values& hand, FixtureId id);
+// The same, palettes followed.
+Shown shownValue(const Show& show, const Values& hand, FixtureId id);
+
+// All parts of a type with these drives, by name. Requires drives of this type.
+PartLevels partLevels(const light::FixtureType& type, const light::Drives& drives);
 
 // The lineup: fixtures in their order.
 using Lineup = std::vector<FixtureId>;

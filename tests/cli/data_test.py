@@ -88,8 +88,8 @@ class TheSchema(unittest.TestCase):
         show = json.loads((ROOT / "data/shows/salt-lanterns.zelo").read_text())
         self.assertTrue(check.is_valid(show))
         for path, value in [(("version",), 3), (("format",), "other"), (("fixtures", 0, "address"), 513),
-                            (("fixtures", 0, "universe"), 0), (("look", 0, "intensity"), 1.5),
-                            (("look", 0, "colour", "intent"), "loudest")]:
+                            (("fixtures", 0, "universe"), 0), (("standing", 0, "intensity"), 1.5),
+                            (("colours", 0, "intent"), "loudest")]:
             broken = json.loads(json.dumps(show))
             at = broken
             for step in path[:-1]:

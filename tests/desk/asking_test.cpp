@@ -35,7 +35,7 @@ protected:
     }
     std::string asked() {
         settle();
-        return model.wish()->asked;
+        return light::toText(model.wish()->asked);
     }
     void as(Ask ask) {
         model.askAs(ask);
@@ -113,7 +113,7 @@ TEST_F(AskingTest, ArrowsPassByWhatLeadsElsewhere) {
 
 TEST_F(AskingTest, TheMapPicksDragsAndSteps) {
     as(Ask::Uv);
-    const auto steps = document.session().history().position();
+    const auto steps = document.history().position();
     const QPoint from = map.toMap({0.25, 0.50}).toPoint();
     QTest::mousePress(&map, Qt::LeftButton, {}, from);
     EXPECT_LT(colour::distance(wanted(), {0.25, 0.50}), 0.004);
@@ -122,7 +122,7 @@ TEST_F(AskingTest, TheMapPicksDragsAndSteps) {
     QTest::mouseRelease(&map, Qt::LeftButton, {}, from + QPoint(10, -10));
     const auto to = map.fromMap(from + QPoint(10, -10));
     EXPECT_LT(colour::distance(wanted(), to), 0.0002);
-    EXPECT_EQ(document.session().history().position(), steps + 1) << "a drag is one step";
+    EXPECT_EQ(document.history().position(), steps + 1) << "a drag is one step";
     for (int id : {1, 7}) // the lamps have it
         EXPECT_LT(colour::distance(colour::toUv(lamp(id).sent.xyz), to), 0.003) << id;
     const auto before = wanted();
@@ -167,7 +167,7 @@ TEST_F(AskingTest, TypesAreLevelledToTheWeakest) {
     const double back = lamp(7).sent.xyz.Y;
     EXPECT_NEAR(front / back, 1, 0.02);
     EXPECT_NEAR(std::max(front, back) / weakest, 1, 0.02);
-    document.session().undo();
+    document.undo();
     settle();
     EXPECT_EQ(lamp(1).intensity, 1);
 }
@@ -190,7 +190,7 @@ TEST_F(AskingTest, TypesAgreeOnTheNearestColourTheyShare) {
 
 TEST_F(AskingTest, AColourIsDraggedOntoALampAnAreaOrTheBench) {
     const auto drop = [&](QWidget* onto, const QPoint& at, const char* colour) {
-        const std::unique_ptr<QMimeData> mime(colourMime(colour));
+        const std::unique_ptr<QMimeData> mime(colourMime(light::parseAsked(colour).value()));
         QDragEnterEvent enter(at, Qt::CopyAction, mime.get(), Qt::LeftButton, Qt::NoModifier);
         QApplication::sendEvent(onto, &enter);
         EXPECT_TRUE(enter.isAccepted());
@@ -203,23 +203,25 @@ TEST_F(AskingTest, AColourIsDraggedOntoALampAnAreaOrTheBench) {
     drop(&lamps, {middle - 20, 60}, "gel:341"); // one lamp of the lineup
     int blue = 0;
     for (const auto id : document.lineup())
-        blue += lamp(id.value).colour->wanted.asked == "gel:341";
+        blue += light::toText(lamp(id.value).colour->wanted.asked) == "gel:341";
     EXPECT_EQ(blue, 1);
     drop(&window.matchView(), {300, 150}, "palette:embers");
     for (const auto id : document.lineup())
-        EXPECT_EQ(document.session().hand()->at(id)->colour_from,
+        EXPECT_EQ(document.state().hand->at(id)->colour->palette(),
                   document.show().paletteNamed("embers")->id);
     window.showView(MainWindow::Rig);
     settle();
     auto& plan = window.rigView().plan();
     drop(&plan, plan.place({30}).toPoint(), "cct:2500");
-    EXPECT_EQ(lamp(30).colour->wanted.asked, "cct:2500") << "also when it is not in the lineup";
+    EXPECT_EQ(light::toText(lamp(30).colour->wanted.asked), "cct:2500")
+        << "also when it is not in the lineup";
     drop(&plan, plan.pixelOf({4.9, -1.2}).toPoint(), "cct:6000");
     for (const int id : {1, 6})
-        EXPECT_EQ(lamp(id).colour->wanted.asked, "cct:6000") << "what lights the quay";
-    const auto before = document.session().hand();
+        EXPECT_EQ(light::toText(lamp(id).colour->wanted.asked), "cct:6000")
+            << "what lights the quay";
+    const auto before = document.state().hand;
     drop(&plan, plan.place({30}).toPoint(), "gel:none");
-    EXPECT_EQ(document.session().hand(), before) << "told, and nothing changes";
+    EXPECT_EQ(document.state().hand, before) << "told, and nothing changes";
     // A row of the swatch book carries its colour.
     auto& model_rows = window.swatches().model();
     const std::unique_ptr<QMimeData> row(model_rows.mimeData({model_rows.index(12, 0)}));
@@ -243,10 +245,10 @@ TEST_F(AskingTest, WhiteIsAlsoInMiredAndOnTheDaylightLocus) {
 }
 
 TEST_F(AskingTest, FadersBeginFromNothingWhereNoColourIsAsked) {
-    auto show = document.session().show();
+    auto show = document.state().show;
     auto bare = *show;
-    bare.look.clear();
-    document.session().start(std::make_shared<const show::Show>(bare), show::emptyHand());
+    bare.standing = {};
+    document.start(std::make_shared<const show::Show>(bare), show::emptyHand());
     chooseGroups({"back"});
     ASSERT_TRUE(model.focus());
     EXPECT_GT(model.drive(4), 0.9) << "at home all emitters stand at full";

@@ -16,11 +16,11 @@ protected:
                          wire::Cid{}, host::OutputPorts{port->port(), port->port()})) {
         view.setMeterPort(meter->port());
         // Levels reach the rig as Art-Net.
-        EXPECT_TRUE(document.session().edit(
-            "x", show::changeOutputs(document.session().show(),
+        EXPECT_TRUE(document.edit(
+            "x", show::changeOutputs(document.state().show,
                                      {{1, 2, show::Protocol::ArtNet, "127.0.0.1", 0}})));
         document.setLineup({{7}});
-        window.matchModel().pick("uv:0.2400,0.5100");
+        window.matchModel().pick("uv:0.24,0.51");
         settle();
     }
     double off() { return colour::distance(shown(6), {0.24, 0.51}); }
@@ -32,14 +32,14 @@ TEST_F(CalibrationDeskTest, MeasuresKeepsAndIsRightAfterwards) {
     QTest::qWait(150);
     const double before = off();
     EXPECT_GT(before, 0.001);
-    const auto hand = document.session().hand();
+    const auto hand = document.state().hand;
     QTest::keyClick(&window, Qt::Key_M, Qt::ControlModifier);
     ASSERT_TRUE(view.isVisible());
     view.start();
     ASSERT_TRUE(comes([&] { return view.done() > 2; })) << "progress is seen";
     ASSERT_TRUE(comes([&] { return !view.measuring(); }, 20000));
     EXPECT_EQ(view.done(), 8u);
-    EXPECT_EQ(document.session().hand(), hand) << "what was in hand is back";
+    EXPECT_EQ(document.state().hand, hand) << "what was in hand is back";
     view.keep();
     settle();
     ASSERT_TRUE(fixture(7).calibration);
@@ -48,7 +48,7 @@ TEST_F(CalibrationDeskTest, MeasuresKeepsAndIsRightAfterwards) {
     view.forget();
     settle();
     EXPECT_FALSE(fixture(7).calibration);
-    document.session().undo();
+    document.undo();
     EXPECT_TRUE(fixture(7).calibration);
 }
 
@@ -65,7 +65,7 @@ TEST_F(CalibrationDeskTest, StopsAtOnceAndSaysWhenNoMeterIsThere) {
     view.start();
     ASSERT_TRUE(comes([&] { return !view.measuring(); }));
     EXPECT_FALSE(fixture(7).calibration);
-    document.session().setOnStage(false);
+    document.setOnStage(false);
     view.start();
     EXPECT_FALSE(view.measuring()) << "in Rehearsal there is no light to measure";
 }
@@ -74,12 +74,13 @@ TEST_F(CalibrationDeskTest, OthersMayBeTakenInHandMeanwhile) {
     view.open();
     view.start();
     ASSERT_TRUE(comes([&] { return view.done() >= 1; }));
-    auto& session = document.session();
-    session.setHand("x", show::withIntensity(session.hand(), {{30}}, 0.3));
+    document.setHand("x", show::withIntensity(document.state().hand, {{30}}, 0.3));
     EXPECT_FALSE(view.measuring()) << "it stops";
-    EXPECT_EQ(session.hand()->at({30})->intensity, 0.3) << "and leaves the others alone";
-    EXPECT_EQ(session.hand()->at({7})->colour->asked, "uv:0.2400,0.5100") << "its own lamp is back";
-    EXPECT_FALSE(session.hand()->at({7})->drives);
+    EXPECT_EQ(*document.state().hand->at({30})->intensity->here(), 0.3)
+        << "and leaves the others alone";
+    EXPECT_EQ(light::toText(document.state().hand->at({7})->colour->here()->asked), "uv:0.24,0.51")
+        << "its own lamp is back";
+    EXPECT_TRUE(document.state().hand->at({7})->parts.empty());
     view.start();
     ASSERT_TRUE(comes([&] { return view.done() >= 1; }));
     window.showView(MainWindow::Rig);

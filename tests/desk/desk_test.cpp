@@ -44,7 +44,7 @@ TEST_F(DeskTest, TypeTwentyOneAndPickAGel) {
     EXPECT_EQ(window.matchModel().headline(), "215");
     EXPECT_EQ(window.matchModel().headlineName(), "Kiln");
     for (int id = 1; id <= 12; ++id) {
-        EXPECT_EQ(lamp(id).colour->wanted.asked, "gel:215@3200");
+        EXPECT_EQ(light::toText(lamp(id).colour->wanted.asked), "gel:215@3200");
         EXPECT_TRUE(lamp(id).in_hand);
     }
     // The split field shows the light computed back from what is sent.
@@ -63,25 +63,25 @@ TEST_F(DeskTest, TheNumbersOnTheScreenAreTheSolvers) {
     ASSERT_TRUE(row);
     EXPECT_EQ(row->name, "Gannet 8");
     const mix::Mixer& mixer = *row->lamp.mixer;
-    const auto wanted = document.session().mixes().wanted("gel:338@5600");
-    const auto mix = mixer.solve(*wanted, {});
+    const auto wanted = document.wanted(light::AskedGel{"338", 5600.0, {}, {}});
+    const auto mix = mixer.solve(**wanted, {});
     const auto& columns = window.matchView().mix().columns();
     ASSERT_EQ(columns.size(), 8u);
     for (std::size_t e = 0; e < 8; ++e)
         EXPECT_NEAR(columns[e]->value(), 100 * mix.drives[e], 1e-6);
     const auto sent = mix::rounded(mixer, mix.drives, 1);
     EXPECT_NEAR(row->candela, sent.xyz.Y, 1e-6);
-    EXPECT_NEAR(row->miss_uv, colour::distance(colour::toUv(sent.xyz), wanted->uv()), 1e-12);
+    EXPECT_NEAR(row->miss_uv, colour::distance(colour::toUv(sent.xyz), (*wanted)->uv()), 1e-12);
     const auto& readings = window.readings().rows();
     ASSERT_GE(readings.size(), 7u);
     EXPECT_NEAR(readings[0].got, colour::toUv(sent.xyz).u, 1e-12);
-    EXPECT_NEAR(readings[1].wanted, wanted->uv().v, 1e-12);
+    EXPECT_NEAR(readings[1].wanted, (*wanted)->uv().v, 1e-12);
 }
 
 TEST_F(DeskTest, DragAColumnThenUndoItInOneStep) {
     const double before = window.matchModel().drive(4); // green
     auto* column = window.matchView().mix().columns()[4];
-    const auto steps = document.session().history().position();
+    const auto steps = document.history().position();
     const int bottom = column->height() - LevelColumn::kBelow - 2;
     const int x = column->width() / 2;
     QTest::mousePress(column, Qt::LeftButton, {}, {x, bottom - 10});
@@ -93,7 +93,7 @@ TEST_F(DeskTest, DragAColumnThenUndoItInOneStep) {
     EXPECT_TRUE(lamp(7).by_hand);
     EXPECT_FALSE(lamp(1).by_hand) << "the other type keeps its mix";
     EXPECT_GT(window.matchModel().focus()->miss_uv, 0.002) << "what it does to the colour shows";
-    EXPECT_EQ(document.session().history().position(), steps + 1) << "a drag is one step";
+    EXPECT_EQ(document.history().position(), steps + 1) << "a drag is one step";
     QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
     settle();
     EXPECT_NEAR(window.matchModel().drive(4), before, 1e-9);
@@ -132,7 +132,7 @@ TEST_F(DeskTest, EveryNumberIsAControl) {
     ASSERT_TRUE(editor);
     QTest::keyClick(editor, Qt::Key_Escape);
     EXPECT_NEAR(column->value(), 42.5, 1e-9);
-    EXPECT_FALSE(document.session().hand()->empty()) << "that Esc was the field's, not the hand's";
+    EXPECT_FALSE(document.state().hand->empty()) << "that Esc was the field's, not the hand's";
     settle();
     QTest::keyClick(column, Qt::Key_Backspace);
     settle();
@@ -194,17 +194,18 @@ TEST_F(DeskTest, TheLampBehindTheGelIsANumber) {
     QTest::keyClicks(lamp_k->findChild<QLineEdit*>(), "600");
     QTest::keyClick(lamp_k->findChild<QLineEdit*>(), Qt::Key_Return);
     settle();
-    EXPECT_EQ(window.matchModel().wish()->asked, "gel:214@5600");
+    EXPECT_EQ(light::toText(window.matchModel().wish()->asked), "gel:214@5600");
     EXPECT_GT(colour::distance(window.matchModel().wanted()->uv(), before), 0.01);
     window.matchModel().pick("gel:338");
-    EXPECT_EQ(window.matchModel().wish()->asked, "gel:338@5600") << "the lamp in use stays";
+    EXPECT_EQ(light::toText(window.matchModel().wish()->asked), "gel:338@5600")
+        << "the lamp in use stays";
 }
 
 TEST_F(DeskTest, TypedKelvinsAndChromaticitiesAreRows) {
     auto& model = window.swatches().model();
     model.setQuery("3275");
     ASSERT_GE(model.rowCount(), 1);
-    EXPECT_EQ(model.swatch(0).asked, "cct:3275");
+    EXPECT_EQ(light::toText(model.swatch(0).asked), "cct:3275");
     model.setQuery("xy:0.44,0.40");
     ASSERT_EQ(model.rowCount(), 1);
     window.matchModel().pick(model.swatch(0).asked);
@@ -238,8 +239,8 @@ TEST_F(DeskTest, PutDownKeepAndTheirKeys) {
     settle();
     QTest::keyClick(&window, Qt::Key_Escape);
     settle();
-    EXPECT_TRUE(document.session().hand()->empty());
-    EXPECT_EQ(lamp(1).colour->wanted.asked, "gel:214@3200");
+    EXPECT_TRUE(document.state().hand->empty());
+    EXPECT_EQ(light::toText(lamp(1).colour->wanted.asked), "gel:214@3200");
     window.matchModel().pick("gel:341");
     window.setFocus();
     QTest::keyClick(&window, Qt::Key_K);
@@ -247,8 +248,8 @@ TEST_F(DeskTest, PutDownKeepAndTheirKeys) {
     ASSERT_TRUE(form) << "K asks what to keep it as; the stage is the first";
     QTest::keyClick(form, Qt::Key_Return);
     settle();
-    EXPECT_TRUE(document.session().hand()->empty());
-    EXPECT_EQ(lamp(1).colour->wanted.asked, "gel:341@3200");
+    EXPECT_TRUE(document.state().hand->empty());
+    EXPECT_EQ(light::toText(lamp(1).colour->wanted.asked), "gel:341@3200");
 }
 
 TEST_F(DeskTest, LineupDragSetsIntensityAndOrder) {
@@ -305,7 +306,7 @@ TEST_F(DeskTest, DarkAndRehearsal) {
     settle();
     EXPECT_EQ(lamp(1).dark, play::DarkWhy::None);
     QTest::keyClick(&window, Qt::Key_F9);
-    EXPECT_FALSE(document.session().onStage());
+    EXPECT_FALSE(document.onStage());
 }
 
 TEST_F(DeskTest, EveryControlHasANameATipAndAKeyboardWay) {
@@ -343,7 +344,7 @@ TEST_F(DeskTest, ABrokenShowIsToldAndNothingIsLost) {
     ASSERT_TRUE(file.open(QIODevice::WriteOnly));
     file.write("{\"format\": \"zelochrome-show\", \"version\": 1, \"fixtures\": [{\"id\": 1}]}");
     file.close();
-    const auto opened = window.open(file.fileName());
+    const auto opened = window.files().open(file.fileName());
     ASSERT_FALSE(opened);
     EXPECT_NE(opened.error().text().find("fixtures[0].type"), std::string::npos);
     EXPECT_EQ(document.show().name, "The Salt Lanterns");

@@ -93,7 +93,7 @@ TEST_F(GettingTest, TheSplitFieldFillsTheWindowByOneKey) {
         << "the halves touch";
     QTest::keyClick(&window, Qt::Key_Escape);
     EXPECT_FALSE(field->isVisible());
-    EXPECT_FALSE(document.session().hand()->empty()) << "Esc closed the field and nothing else";
+    EXPECT_FALSE(document.state().hand->empty()) << "Esc closed the field and nothing else";
 }
 
 TEST_F(GettingTest, WhichGelIsThisFindsTheGelThatIsShown) {

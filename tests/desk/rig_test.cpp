@@ -62,14 +62,14 @@ TEST_F(RigTest, ASweepChoosesInItsOrder) {
 TEST_F(RigTest, ADragMovesTheChosenLampsInOneStep) {
     plan.choose({{29}, {30}}, Plan::How::Only);
     const auto before = fixture(30).place;
-    const auto steps = document.session().history().moments().size();
+    const auto steps = document.history().moments().size();
     drag(at(29), at(29) + QPoint(60, -30));
     EXPECT_GT(fixture(30).place.x_m, before.x_m + 0.5);
     EXPECT_GT(fixture(30).place.y_m, before.y_m + 0.2) << "up on the plan is upstage";
     EXPECT_NEAR(std::remainder(fixture(30).place.x_m, 0.1), 0, 1e-9) << "on tenths of a metre";
-    EXPECT_EQ(document.session().history().moments().size(), steps + 1);
-    EXPECT_EQ(document.session().history().undoName(), "Move 2 lamps");
-    document.session().undo();
+    EXPECT_EQ(document.history().moments().size(), steps + 1);
+    EXPECT_EQ(document.history().undoName(), "Move 2 lamps");
+    document.undo();
     EXPECT_EQ(fixture(30).place, before);
     QTest::keyClick(&plan, Qt::Key_Left);
     EXPECT_NEAR(fixture(30).place.x_m, before.x_m - 0.5, 0.051);
@@ -93,9 +93,9 @@ TEST_F(RigTest, AnAddressThatClashesIsMarkedAndResolvedInOneStep) {
     rig.patch().resolveFaults();
     EXPECT_TRUE(rig.patch().faults().clashes.empty());
     EXPECT_EQ(fixture(2).address, 6) << "the first free place after it";
-    document.session().undo();
+    document.undo();
     EXPECT_EQ(fixture(2).address, 3);
-    document.session().undo();
+    document.undo();
     EXPECT_EQ(fixture(2).address, 6);
 }
 
@@ -109,7 +109,7 @@ TEST_F(RigTest, OneCellIsTypedForAllChosenRows) {
     EXPECT_EQ(fixture(5).number, 303) << "numbers go on";
     type(4, PatchModel::Mode, "emitters 16 bit");
     EXPECT_EQ(fixture(3).mode, "emitters 16 bit");
-    EXPECT_EQ(document.session().history().undoName(), "Mode of 3 lamps");
+    EXPECT_EQ(document.history().undoName(), "Mode of 3 lamps");
     auto* model = rig.table().model();
     EXPECT_FALSE(model->setData(cell(4, PatchModel::Address), "600", Qt::EditRole));
     EXPECT_FALSE(model->setData(cell(4, PatchModel::Mode), "colour", Qt::EditRole));
@@ -138,7 +138,7 @@ TEST_F(RigTest, TheFormAddsLampsAtFreeSlots) {
     EXPECT_NE(document.stage().lamp({41}), nullptr);
     rig.removeChosen();
     EXPECT_EQ(document.show().fixtures.size(), 40u);
-    document.session().undo();
+    document.undo();
     EXPECT_EQ(document.show().fixtures.size(), 43u);
 }
 
@@ -178,12 +178,13 @@ TEST_F(RigTest, TheHistoryGoesBackToAnyEdit) {
 TEST_F(RigTest, UnsavedWorkThatWasLeftBehindIsOffered) {
     const QTemporaryDir folder;
     const auto file = std::filesystem::path(fromQt(folder.path())) / "night.zelo";
+    const std::filesystem::path unsaved = file.string() + ".unsaved";
     auto late = document.show();
     late.name = "Later";
     ASSERT_TRUE(files::writeShow(file, document.show(), {}));
-    ASSERT_TRUE(files::writeShow(host::Autosave::besideOf(file), late, {}));
+    ASSERT_TRUE(files::writeShow(unsaved, late, {}));
     const auto answer = [&](const QString& word) {
-        ASSERT_TRUE(window.open(toQt(file.string())));
+        ASSERT_TRUE(window.files().open(toQt(file.string())));
         auto* box = window.findChild<QMessageBox*>();
         ASSERT_TRUE(box) << "it asks";
         EXPECT_TRUE(box->text().contains("night.zelo"));
@@ -194,13 +195,13 @@ TEST_F(RigTest, UnsavedWorkThatWasLeftBehindIsOffered) {
     };
     answer("Decide later");
     EXPECT_EQ(document.show().name, "The Salt Lanterns");
-    EXPECT_TRUE(std::filesystem::exists(host::Autosave::besideOf(file)));
+    EXPECT_TRUE(std::filesystem::exists(unsaved));
     answer("Take it back");
     EXPECT_EQ(document.show().name, "Later");
-    EXPECT_FALSE(document.session().kept());
+    EXPECT_FALSE(document.kept());
     answer("Throw it away");
     EXPECT_EQ(document.show().name, "The Salt Lanterns");
-    EXPECT_FALSE(std::filesystem::exists(host::Autosave::besideOf(file)));
+    EXPECT_FALSE(std::filesystem::exists(unsaved));
 }
 
 TEST_F(RigTest, TheFilterKeepsWhatItHolds) {
@@ -242,7 +243,7 @@ TEST_F(RigTest, ThePaperMovesByWheelTrackpadAndKeys) {
     plan.setFocus();
     QTest::keyClick(&plan, Qt::Key_Right, Qt::AltModifier);
     EXPECT_EQ(at(1).x(), before.x() + 20);
-    EXPECT_FALSE(document.session().history().canUndo()) << "no lamp has moved";
+    EXPECT_FALSE(document.history().canUndo()) << "no lamp has moved";
     wheel({}, {0, 240}, {});
     EXPECT_GT(at(6).x() - at(1).x(), wide * 1.2);
 }

@@ -82,16 +82,14 @@ TEST_F(RigToolsTest, FindsAddsIdentifiesAndSettlesDifferences) {
     // The patch says another address than the device: told, and settled from either side.
     auto moved = fixture(42);
     moved.address = 470;
-    ASSERT_TRUE(
-        document.session().edit("x", show::changeFixture(document.session().show(), moved)));
+    ASSERT_TRUE(document.edit("x", show::changeFixture(document.state().show, moved)));
     settle();
     pressWhenThere(41, "Set it");
     EXPECT_TRUE(comes([&] {
         return node().address(41) == 470 && side.find().found().devices[41].info.address == 470;
     }));
     moved.address = 480;
-    ASSERT_TRUE(
-        document.session().edit("x", show::changeFixture(document.session().show(), moved)));
+    ASSERT_TRUE(document.edit("x", show::changeFixture(document.state().show, moved)));
     EXPECT_TRUE(comes([&] {
         for (const auto& m : side.find().matches().devices)
             if (m.fixture == show::FixtureId{42} && m.words == "is 42, patched at 2.480")
@@ -103,19 +101,19 @@ TEST_F(RigToolsTest, FindsAddsIdentifiesAndSettlesDifferences) {
 }
 
 TEST_F(RigToolsTest, WhatIsMissingIsTold) {
-    ASSERT_TRUE(document.session().edit("x", show::addFixture(document.session().show(), [] {
-                                            show::Fixture f;
-                                            f.type = "knot-2";
-                                            f.number = 77;
-                                            f.universe = 9;
-                                            return f;
-                                        }())));
+    ASSERT_TRUE(document.edit("x", show::addFixture(document.state().show, [] {
+                                  show::Fixture f;
+                                  f.type = "knot-2";
+                                  f.number = 77;
+                                  f.universe = 9;
+                                  return f;
+                              }())));
     search();
     EXPECT_EQ(side.find().matches().not_answering, std::vector<show::FixtureId>{{41}});
 }
 
 TEST_F(RigToolsTest, ReceiversAreInTheHeartbeat) {
-    EXPECT_TRUE(comes([&] { return document.session().network()->receivers() == 1; }));
+    EXPECT_TRUE(comes([&] { return document.network()->receivers() == 1; }));
 }
 
 TEST_F(RigToolsTest, ATypeIsMadeFromPeakAndWidthAndLightsALamp) {
@@ -153,13 +151,13 @@ TEST_F(RigToolsTest, ATypeIsMadeFromPeakAndWidthAndLightsALamp) {
     f.type = "shed-lamp";
     f.mode.clear();
     f.universe = 8;
-    ASSERT_TRUE(document.session().edit("x", show::changeFixture(document.session().show(), f)));
+    ASSERT_TRUE(document.edit("x", show::changeFixture(document.state().show, f)));
     settle();
     ASSERT_TRUE(lamp(1).mixer);
     EXPECT_EQ(lamp(1).mixer->type().name, "Shed lamp");
     EXPECT_GT(lamp(1).sent.xyz.Y, 0);
     // The type travels with the show.
-    const auto again = files::parseShow(files::showText(document.show(), {}));
+    const auto again = files::parseShow(*files::showText(document.show(), {}));
     ASSERT_TRUE(again);
     EXPECT_EQ(again->show->types.at("shed-lamp")->emitters.size(), 3u);
 }
@@ -223,14 +221,14 @@ TEST_F(RigToolsTest, TheOutputMapIsEditedInPlace) {
     EXPECT_EQ(document.show().outputs[0].address, "127.0.0.1") << "refused, and told";
     panel.lines().item(0, 2)->setText("10.1.2.3");
     EXPECT_EQ(document.show().outputs[0].address, "10.1.2.3");
-    const auto troubles = document.session().network()->troubles();
+    const auto troubles = document.network()->troubles();
     ASSERT_EQ(troubles.size(), 1u) << "nothing leaves without a choice of network";
     EXPECT_NE(troubles[0].find("choose a network first"), std::string::npos);
     panel.lines().item(0, 4)->setCheckState(Qt::Unchecked);
     EXPECT_FALSE(document.show().outputs[0].on);
     panel.removeLine();
     EXPECT_TRUE(document.show().outputs.empty());
-    document.session().undo();
+    document.undo();
     EXPECT_EQ(document.show().outputs.size(), 1u);
 }
 
@@ -243,13 +241,13 @@ TEST_F(RigToolsTest, TheLightCheckSaysWhyALampIsDark) {
     QTest::keyClick(&window, Qt::Key_D, Qt::ControlModifier);
     settle();
     EXPECT_EQ(side.check().verdict(), "It shines, as asked for.");
-    document.session().setHand("x", show::withIntensity(document.session().hand(), {{5}}, 0));
+    document.setHand("x", show::withIntensity(document.state().hand, {{5}}, 0));
     settle();
     side.check().nextDark();
     settle();
     EXPECT_EQ(lineup(), std::vector{5});
     EXPECT_EQ(side.check().verdict(), "No light. Intensity: 0 %, held in hand.");
-    document.session().setOnStage(false);
+    document.setOnStage(false);
     document.setLineup({{1}});
     settle();
     EXPECT_TRUE(side.check().verdict().contains("Rehearsal"));
@@ -285,17 +283,16 @@ TEST_F(RigToolsTest, TheRigGoesThroughMvr) {
     const QTemporaryDir folder;
     const QString file = folder.filePath("rig.mvr");
     window.writeRig(file);
-    document.session().start(std::make_shared<const show::Show>(show::Show{"Empty"}),
-                             show::emptyHand());
+    document.start(std::make_shared<const show::Show>(show::Show{"Empty"}), show::emptyHand());
     window.readRig(file);
     settle();
     ASSERT_EQ(document.show().fixtures.size(), 40u);
     EXPECT_EQ(fixture(13).type, "tern-6");
     EXPECT_EQ(fixture(13).address, 139);
     EXPECT_NEAR(fixture(13).place.y_m, 7.4, 1e-6);
-    const auto steps = document.session().history().position();
+    const auto steps = document.history().position();
     window.readRig(folder.filePath("none.mvr"));
-    EXPECT_EQ(document.session().history().position(), steps) << "a bad file changes nothing";
+    EXPECT_EQ(document.history().position(), steps) << "a bad file changes nothing";
 }
 
 } // namespace

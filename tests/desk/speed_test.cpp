@@ -94,13 +94,14 @@ TEST_F(SpeedTest, TwoThousandFixturesOpenAtOnce) {
     show::Lineup all;
     for (const auto& [id, f] : show->fixtures)
         all.push_back(id);
-    show = *show::keepHand(
-        show,
-        *show::withIntensity(show::withColour(show::emptyHand(), all, {"gel:214@3200"}), all, 0.7));
+    show =
+        *show::keepHand(show, *show::withIntensity(show::withColour(show::emptyHand(), all,
+                                                                    test::wishFor("gel:214@3200")),
+                                                   all, 0.7));
     ASSERT_TRUE(files::writeShow(file, *show, {}));
     QElapsedTimer watch;
     watch.start();
-    ASSERT_TRUE(window.open(toQt(file.string())));
+    ASSERT_TRUE(window.files().open(toQt(file.string())));
     QApplication::processEvents();
     const auto opened = watch.elapsed();
     EXPECT_LT(opened, 4000) << "a guard: the aim is 1 s";
@@ -114,7 +115,7 @@ TEST_F(SpeedTest, TwoThousandFixturesOpenAtOnce) {
 }
 
 TEST_F(SpeedTest, FiveHundredLampsNeverHoldUpTheInterface) {
-    document.session().start(showOf(500, "gannet-8", "emitters 16 bit", 18), show::emptyHand());
+    document.start(showOf(500, "gannet-8", "emitters 16 bit", 18), show::emptyHand());
     settle();
     window.rigView().plan().fit();
     Watchdog dog;
@@ -136,7 +137,7 @@ TEST_F(SpeedTest, FiveHundredLampsNeverHoldUpTheInterface) {
     }
     QTest::mouseRelease(&plan, Qt::LeftButton, {}, from + QPoint(60, 40));
     for (int i = 0; i < 3; ++i) {
-        document.session().undo();
+        document.undo();
         QTest::qWait(30);
     }
     const double longest = dog.longestMs();
@@ -163,7 +164,7 @@ TEST_F(SpeedTest, AColourForFiveHundredIsOnTheWireSoon) {
     for (const auto& [id, f] : session.show()->fixtures)
         all.push_back(id);
     session.setHand("on", show::withIntensity(session.hand(), all, 1));
-    session.setHand("warm", show::withColour(session.hand(), all, {"cct:2700"}));
+    session.setHand("warm", show::withColour(session.hand(), all, test::wishFor("cct:2700")));
     ASSERT_TRUE(comes([&] { return seen->blue == 0 && session.player()->frames() > 10; }));
     QTest::qWait(200);
     double longest = 0;
@@ -171,7 +172,7 @@ TEST_F(SpeedTest, AColourForFiveHundredIsOnTheWireSoon) {
         const bool blue = asked[0] == 'g';
         QElapsedTimer watch;
         watch.start();
-        session.setHand(asked, show::withColour(session.hand(), all, {asked}));
+        session.setHand(asked, show::withColour(session.hand(), all, test::wishFor(asked)));
         bool there = false;
         while (!there && watch.elapsed() < 5000) {
             there = (seen->blue > 0) == blue;
@@ -217,10 +218,11 @@ TEST_F(SpeedTest, ADragOverAHundredMixedLampsKeepsUp) {
         const int before = seen->sum;
         QElapsedTimer watch;
         watch.start();
-        session.setHand("drag",
-                        show::withColour(session.hand(), all,
-                                         {fmt::format("uv:{:.4f},{:.4f}", 0.20 + 0.004 * i, 0.48)}),
-                        "drag-1");
+        session.setHand(
+            "drag",
+            show::withColour(session.hand(), all,
+                             test::wishFor(fmt::format("uv:{:.4f},0.48", 0.20 + 0.004 * i))),
+            "drag-1");
         while (seen->sum == before && watch.elapsed() < 3000)
             std::this_thread::sleep_for(std::chrono::microseconds(200));
         ASSERT_NE(seen->sum, before) << i;

@@ -4,7 +4,9 @@
 
 #include "desk/kit/qt_text.h"
 #include "desk/shell/main_window.h"
+#include "desk/shell/show_files.h"
 #include "files/show_file.h"
+#include "support/asked.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
@@ -21,8 +23,7 @@ protected:
                            : std::make_unique<host::Session>(library, nullptr)) {
         const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
         EXPECT_TRUE(demo.has_value());
-        document.session().start(demo->show, demo->hand);
-        window.setDisposable(true);
+        document.start(demo->show, demo->hand);
         window.showView(view);
         window.show();
         EXPECT_TRUE(QTest::qWaitForWindowExposed(&window));
@@ -31,7 +32,7 @@ protected:
     }
     void settle() { // background work done, its results taken in
         for (int i = 0; i < 4; ++i) {
-            document.session().workers().waitUntilIdle();
+            document.waitUntilIdle();
             QApplication::processEvents();
             QApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
         }
@@ -47,12 +48,13 @@ protected:
     void chooseGroups(const std::vector<std::string>& names) {
         show::Lineup lineup;
         for (const auto& name : names)
-            for (const auto& g : document.show().groups)
+            for (const auto& [g_id, g] : document.show().groups)
                 if (g->name == name)
                     lineup.insert(lineup.end(), g->fixtures.begin(), g->fixtures.end());
         document.setLineup(lineup);
         settle();
     }
+    static std::string text(const light::Asked& asked) { return light::toText(asked); }
     std::vector<int> lineup() {
         std::vector<int> ids;
         for (const auto id : document.lineup())
@@ -69,7 +71,7 @@ protected:
     }
     const play::StageLamp& lamp(int id) { return *document.stage().lamp({id}); }
     const show::Fixture& fixture(int id) { return *document.show().fixture({id}); }
-    std::string undoName() { return document.session().history().undoName(); }
+    std::string undoName() { return document.history().undoName(); }
 
     host::Library library{std::filesystem::path(ZELO_DATA)};
     Document document;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Rigs as MVR and cues as ASCII: what goes to other desks, and what comes from them.
+#include "files/archive.h"
 #include "files/ascii_cues.h"
-#include "files/detail/archive.h"
 #include "files/gdtf_reader.h"
 #include "files/gdtf_writer.h"
 #include "files/mvr.h"

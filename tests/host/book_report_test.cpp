@@ -67,7 +67,7 @@ TEST_F(BookReport, MakesPalettesInOneStep) {
     EXPECT_EQ(made, 2u);
     const auto* p = (*next)->paletteNamed("214 Apricot");
     ASSERT_TRUE(p);
-    EXPECT_EQ(p->colour->asked, "gel:214@3200");
+    EXPECT_EQ(light::toText(p->colour->asked), "gel:214@3200");
     EXPECT_NEAR(p->colour->uv.u, 0.2975, 1e-4);
     EXPECT_FALSE(bookPalettes(*next, wish, library, &made)) << "they are there already";
 }

@@ -7,6 +7,7 @@
 #include "play/stage.h"
 #include "practice/meter.h"
 #include "show/edits.h"
+#include "support/asked.h"
 #include "wire/net/lines.h"
 
 #include <gtest/gtest.h>
@@ -23,7 +24,8 @@ protected:
                                 f->address));
     }
     void play(const show::HandPtr& hand) {
-        const auto frame = play::frameOf(play::computeStage(show, hand, {}, mixes));
+        const auto frame =
+            play::frameOf(play::computeStage({show, hand}, {}, *library.sources(), mixes));
         for (const auto& u : frame.universes)
             rig.take(u.universe, u.values);
     }
@@ -39,7 +41,8 @@ protected:
             light::Drives drives = type->rest();
             drives[e] = 1;
             play(show::withIntensity(
-                show::withDrives(show::emptyHand(), {{id}}, drives, std::nullopt), {{id}}, 1));
+                show::withParts(show::emptyHand(), {{id}}, show::partLevels(*type, drives)), {{id}},
+                1));
             calibration.emitters[type->emitters[e].name] = *meter.measure(id);
         }
         return calibration;
@@ -56,7 +59,8 @@ protected:
             show::Lineup all;
             for (const int id : ids)
                 all.push_back({id});
-            const show::ColourWish wish{fmt::format("uv:{:.5f},{:.5f}", wanted.u, wanted.v)};
+            show::ColourWish wish;
+            wish.asked = light::AskedUv{wanted.u, wanted.v};
             play(show::withIntensity(show::withColour(show::emptyHand(), all, wish), all, 1));
             for (const int id : ids) {
                 sum += colour::distance(shown(id), wanted);
@@ -67,7 +71,7 @@ protected:
     }
 
     Library library{std::filesystem::path(ZELO_DATA)};
-    play::Mixes mixes{library, library};
+    play::Mixes mixes;
     practice::PracticeRig rig{1};
     practice::Meter meter{rig, 5};
     show::ShowPtr show;
@@ -92,7 +96,7 @@ TEST_F(CalibrationTest, TheMissFallsTenfoldToUnderTwoThousandths) {
 
 TEST_F(CalibrationTest, OthersOfTheTypeStayAsTheyWere) {
     const auto off = [&](int id) {
-        const show::ColourWish wish{"uv:0.24,0.51"};
+        const auto wish = test::wishFor("uv:0.24,0.51");
         play(show::withIntensity(show::withColour(show::emptyHand(), {{id}}, wish), {{id}}, 1));
         return colour::distance(shown(id), {0.24, 0.51});
     };
@@ -104,23 +108,23 @@ TEST_F(CalibrationTest, OthersOfTheTypeStayAsTheyWere) {
 
 TEST_F(CalibrationTest, AColourTypedByHandCorrectsTheMix) {
     const colour::Uv wanted{0.24, 0.51};
-    const auto hand =
-        show::withIntensity(show::withColour(show::emptyHand(), {{7}}, {"uv:0.24,0.51"}), {{7}}, 1);
+    const auto hand = show::withIntensity(
+        show::withColour(show::emptyHand(), {{7}}, test::wishFor("uv:0.24,0.51")), {{7}}, 1);
     play(hand);
     const double before = colour::distance(shown(7), wanted);
-    const auto stage = play::computeStage(show, hand, {}, mixes);
+    const auto stage = play::computeStage({show, hand}, {}, *library.sources(), mixes);
     const auto said = colour::toUv(stage.lamp({7})->sent.xyz);
     show = *show::calibrate(show, {7}, {{}, shown(7) - said});
     play(hand);
     EXPECT_GT(before, 0.002);
     EXPECT_LT(colour::distance(shown(7), wanted), before / 5) << before;
-    const auto corrected = play::computeStage(show, hand, {}, mixes);
+    const auto corrected = play::computeStage({show, hand}, {}, *library.sources(), mixes);
     EXPECT_LT(corrected.lamp({7})->miss_uv, 0.0005) << "the screen knows that it is right now";
 }
 
 TEST_F(CalibrationTest, TheMeterAnswersOverTheNetwork) {
-    const auto hand =
-        show::withIntensity(show::withColour(show::emptyHand(), {{7}}, {"uv:0.24,0.51"}), {{7}}, 1);
+    const auto hand = show::withIntensity(
+        show::withColour(show::emptyHand(), {{7}}, test::wishFor("uv:0.24,0.51")), {{7}}, 1);
     play(hand);
     auto server = wire::LineServer::open(0, [this](const std::string& line) -> std::string {
         const auto id = meterRequest(line);

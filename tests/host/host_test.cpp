@@ -1,33 +1,21 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/show_file.h"
 #include "host/session.h"
+#include "host/support.h"
 #include "practice/practice_rig.h"
+#include "support/asked.h"
 #include "wire/net/e131_receiver.h"
 #include "wire/net/e131_sender.h"
 
 #include <condition_variable>
-#include <filesystem>
 #include <fstream>
 #include <gtest/gtest.h>
-#include <random>
-#include <sys/wait.h>
-#include <unistd.h>
 
 namespace zelo::host {
 namespace {
 
 namespace fs = std::filesystem;
 using namespace std::chrono_literals;
-
-class Folder {
-public:
-    Folder() {
-        std::string name = (fs::temp_directory_path() / "zelo-XXXXXX").string();
-        path = ::mkdtemp(name.data());
-    }
-    ~Folder() { fs::remove_all(path); }
-    fs::path path;
-};
 
 // Remembers the last frame and how many there were.
 class Recorder : public light::FrameSink {
@@ -47,16 +35,6 @@ public:
 private:
     std::shared_ptr<Heard> heard_;
 };
-
-template <class F>
-bool eventually(F holds) {
-    for (int i = 0; i < 200; ++i) {
-        if (holds())
-            return true;
-        std::this_thread::sleep_for(20ms);
-    }
-    return false;
-}
 
 TEST(Library, HoldsWhatShipsAndTellsWhatIsBroken) {
     const Library shipped{fs::path(ZELO_DATA)};
@@ -137,7 +115,7 @@ protected:
         EXPECT_TRUE(session.open(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo"));
     }
     std::shared_ptr<const play::Stage> settled() {
-        session.workers().waitUntilIdle();
+        session.waitUntilIdle();
         const std::lock_guard lock(mutex);
         return stage;
     }
@@ -156,20 +134,20 @@ protected:
 TEST_F(SessionTest, WhatIsInHandShowsAndCanBePutDownAndUndone) {
     const show::Lineup one{{1}};
     EXPECT_TRUE(session.kept());
-    session.setHand("Colour", show::withColour(session.hand(), one, {"gel:341"}));
-    EXPECT_EQ(settled()->lamp({1})->colour->wanted.asked, "gel:341");
+    session.setHand("Colour", show::withColour(session.hand(), one, test::wishFor("gel:341")));
+    EXPECT_EQ(light::toText(settled()->lamp({1})->colour->wanted.asked), "gel:341");
     EXPECT_TRUE(settled()->lamp({1})->in_hand);
     EXPECT_FALSE(session.kept());
     session.putDown();
-    EXPECT_EQ(settled()->lamp({1})->colour->wanted.asked, "gel:214@3200");
+    EXPECT_EQ(light::toText(settled()->lamp({1})->colour->wanted.asked), "gel:214@3200");
     session.undo(); // putting down can be undone: nothing in hand is lost
-    EXPECT_EQ(settled()->lamp({1})->colour->wanted.asked, "gel:341");
+    EXPECT_EQ(light::toText(settled()->lamp({1})->colour->wanted.asked), "gel:341");
     session.undo();
     EXPECT_TRUE(session.kept());
     session.redo();
     ASSERT_TRUE(session.keepHand());
     EXPECT_TRUE(session.hand()->empty());
-    EXPECT_EQ(settled()->lamp({1})->colour->wanted.asked, "gel:341");
+    EXPECT_EQ(light::toText(settled()->lamp({1})->colour->wanted.asked), "gel:341");
 }
 
 TEST_F(SessionTest, AFailedOpenLeavesWhatWasOpen) {
@@ -190,7 +168,7 @@ TEST_F(SessionTest, SavesTheHandToo) {
     EXPECT_TRUE(session.kept());
     const auto again = files::readShow(folder.path / "copy.zelo");
     ASSERT_TRUE(again);
-    EXPECT_EQ(again->hand->at({5})->intensity, 0.123);
+    EXPECT_EQ(*again->hand->at({5})->intensity->here(), 0.123);
     EXPECT_FALSE(session.saveAs("/nowhere/x.zelo"));
 }
 
@@ -233,9 +211,10 @@ TEST(ClosedLoop, TheRigShowsTheColourWanted) {
     for (const auto& [id, f] : show->show->fixtures)
         all.push_back(id);
     for (const char* colour : {"gel:214@3200", "cct:5600", "gel:109", "gel:341@5600"}) {
-        session.setHand(
-            colour, show::withIntensity(show::withColour(session.hand(), all, {colour}), all, 1));
-        const auto wanted = session.mixes().wanted(colour);
+        session.setHand(colour,
+                        show::withIntensity(
+                            show::withColour(session.hand(), all, test::wishFor(colour)), all, 1));
+        const auto wanted = session.mixes().wanted(*session.sources(), test::asked(colour));
         ASSERT_TRUE(wanted);
         const auto worst = [&] {
             const std::lock_guard lock(mutex);
@@ -244,122 +223,12 @@ TEST(ClosedLoop, TheRigShowsTheColourWanted) {
                 const auto& xyz = rig.shown(i).xyz;
                 if (!colour::hasChromaticity(xyz))
                     return 1.0;
-                most = std::max(most, colour::distance(colour::toUv(xyz), wanted->uv()));
+                most = std::max(most, colour::distance(colour::toUv(xyz), (*wanted)->uv()));
             }
             return most;
         };
         // 8 bit at full: within a thousandth; all of these are in reach of all three types.
         EXPECT_TRUE(eventually([&] { return worst() < 0.001; })) << colour << " " << worst();
-    }
-}
-
-// --- what is not saved yet
-
-std::shared_ptr<const show::Show> showNamed(const std::string& name) {
-    show::Show s;
-    s.name = name;
-    return std::make_shared<const show::Show>(std::move(s));
-}
-
-TEST(Autosave, WorkIsKeptBesideItsFileUntilItIsSaved) {
-    Folder folder;
-    Library library;
-    Session session(library, nullptr, std::make_unique<Autosave>(folder.path / "state", 5ms));
-    ASSERT_TRUE(session.saveAs(folder.path / "a.zelo"));
-    const auto unsaved = Autosave::besideOf(folder.path / "a.zelo");
-    EXPECT_FALSE(fs::exists(unsaved));
-    ASSERT_TRUE(session.edit("Rename", show::renameShow(session.show(), "Later")));
-    ASSERT_TRUE(eventually([&] { return fs::exists(unsaved); }));
-    EXPECT_EQ(files::readShow(unsaved)->show->name, "Later");
-    EXPECT_NE(files::readShow(folder.path / "a.zelo")->show->name, "Later");
-    ASSERT_TRUE(session.save());
-    EXPECT_FALSE(fs::exists(unsaved)) << "nothing is unsaved now";
-}
-
-TEST(Autosave, WhatWasLeftBehindCanBeTakenAndUndone) {
-    Folder folder;
-    const auto file = folder.path / "a.zelo";
-    ASSERT_TRUE(files::writeShow(file, *showNamed("Before"), {}));
-    ASSERT_TRUE(files::writeShow(Autosave::besideOf(file), *showNamed("After"), {}));
-    Library library;
-    Session session(library, nullptr, std::make_unique<Autosave>(folder.path, 5ms));
-    ASSERT_TRUE(session.open(file));
-    EXPECT_EQ(session.show()->name, "Before");
-    EXPECT_TRUE(fs::exists(Autosave::besideOf(file))) << "opening throws nothing away";
-    ASSERT_TRUE(session.recover(Autosave::besideOf(file), file));
-    EXPECT_EQ(session.show()->name, "After");
-    EXPECT_FALSE(session.kept());
-    ASSERT_TRUE(session.save());
-    EXPECT_FALSE(fs::exists(Autosave::besideOf(file)));
-    EXPECT_EQ(files::readShow(file)->show->name, "After");
-    std::ofstream(Autosave::besideOf(file)) << "{";
-    EXPECT_FALSE(session.recover(Autosave::besideOf(file), file));
-    EXPECT_EQ(session.show()->name, "After") << "what is open stays";
-}
-
-TEST(Autosave, AShowWithoutAFileIsFoundByTheNextProgram) {
-    Folder folder;
-    const auto dead = folder.path / "untitled-999999999.zelo.unsaved";
-    ASSERT_TRUE(files::writeShow(dead, *showNamed("Lost"), {}));
-    const auto own = folder.path / fmt::format("untitled-{}.zelo.unsaved", ::getpid());
-    ASSERT_TRUE(files::writeShow(own, *showNamed("Mine"), {}));
-    EXPECT_EQ(Autosave::leftBehind(folder.path), std::vector{dead})
-        << "own work is not left behind";
-    EXPECT_TRUE(Autosave::leftBehind(folder.path / "nowhere").empty());
-}
-
-// A program that edits all the time is killed at a random moment, fifty times: the file is never
-// broken, and what is lost is younger than the pause (here a hundredth of the real one) and a
-// write.
-TEST(Autosave, KilledAtAnyMomentItLosesNextToNothing) {
-    std::mt19937 random(11);
-    for (int round = 0; round < 50; ++round) {
-        Folder folder;
-        const auto file = folder.path / "a.zelo";
-        ASSERT_TRUE(files::writeShow(file, *showNamed("0"), {}));
-        int pipe[2];
-        ASSERT_EQ(::pipe(pipe), 0);
-        const pid_t child = ::fork();
-        if (child == 0) { // edits until it is killed; tells each one
-            Library library;
-            Session session(library, nullptr, std::make_unique<Autosave>(folder.path, 10ms));
-            if (!session.open(file))
-                std::_Exit(1);
-            for (int i = 1;; ++i) {
-                (void)session.edit("Rename", show::renameShow(session.show(), std::to_string(i)));
-                const std::int64_t told[2] = {
-                    i, std::chrono::steady_clock::now().time_since_epoch().count()};
-                if (::write(pipe[1], told, sizeof told) != sizeof told)
-                    std::_Exit(1);
-                std::this_thread::sleep_for(1ms);
-            }
-        }
-        ::close(pipe[1]);
-        std::this_thread::sleep_for(std::chrono::milliseconds(60 + random() % 60));
-        ::kill(child, SIGKILL);
-        int status = 0;
-        ::waitpid(child, &status, 0);
-        const auto killed = std::chrono::steady_clock::now();
-        std::vector<std::int64_t> when{0};
-        std::int64_t told[2];
-        while (::read(pipe[0], told, sizeof told) == sizeof told)
-            when.push_back(told[1]);
-        ::close(pipe[0]);
-        EXPECT_EQ(files::readShow(file)->show->name, "0") << "the file itself is untouched";
-        const auto unsaved = Autosave::besideOf(file);
-        if (!fs::exists(unsaved)) { // killed before the first write came due
-            EXPECT_LT(when.size(), 200u);
-            continue;
-        }
-        const auto back = files::readShow(unsaved);
-        ASSERT_TRUE(back) << back.error().text();
-        const auto reached = static_cast<std::size_t>(std::stoi(back->show->name));
-        ASSERT_LT(reached, when.size() + 1);
-        if (reached + 1 < when.size()) { // the first edit that was lost
-            const std::chrono::nanoseconds age =
-                killed.time_since_epoch() - std::chrono::nanoseconds(when[reached + 1]);
-            EXPECT_LT(age, 1s) << "lost work is older than that";
-        }
     }
 }
 
@@ -381,16 +250,65 @@ TEST(Session, ACopyAndATemplateLeaveTheDocumentAlone) {
     fs::remove(copy);
 }
 
+// A light computed from what the sources were before comes too late to stand in for the new one.
+TEST(Mixes, AColourThatChangedMeanwhileDoesNotComeBack) {
+    Library library;
+    show::Palette palette;
+    palette.name = "p";
+    palette.colour = test::wishFor("cct:3200");
+    const auto empty = std::make_shared<const show::Show>();
+    const auto before = *show::addPalette(empty, palette);
+    library.setShow(before);
+    const auto old = library.sources();
+    auto changed = *before->paletteNamed("p");
+    changed.colour = test::wishFor("cct:5600");
+    library.setShow(*show::changePalette(before, changed));
+    const auto now = library.sources();
+    play::Mixes mixes;
+    const light::Asked asked = light::AskedPalette{"p"};
+    const auto kelvin = [&](const play::Sources& from) {
+        return std::get<light::AskedWhite>((*mixes.wanted(from, asked))->asked).cct_k;
+    };
+    EXPECT_EQ(kelvin(*now), 5600);
+    EXPECT_EQ(kelvin(*old), 3200) << "a computation that began before it";
+    EXPECT_EQ(kelvin(*now), 5600) << "must not be what is remembered";
+    // What did not change in a new moment of the library is the same light: mixes of it hold.
+    const auto light = *mixes.wanted(*now, light::AskedXy{0.4, 0.4});
+    library.setShow(before);
+    EXPECT_EQ(*mixes.wanted(*library.sources(), light::AskedXy{0.4, 0.4}), light);
+}
+
+TEST(Session, AddedLampsThatAreUndoneLeaveTheLineup) {
+    Library library;
+    Session session(library, nullptr);
+    show::Fixture lamp;
+    lamp.type = "tern-6";
+    std::vector<show::FixtureId> added;
+    ASSERT_TRUE(session.edit("Add", show::addFixtures(session.show(), {lamp, lamp}, &added)));
+    session.setLineup(added);
+    Changes seen;
+    session.on_change = [&](Changes what) { seen = seen | what; };
+    session.undo();
+    EXPECT_TRUE(session.lineup().empty()) << "nothing refers to lamps that are not there";
+    EXPECT_TRUE(seen.has(Change::Rig) && seen.has(Change::Lineup));
+    EXPECT_FALSE(seen.has(Change::Palettes) || seen.has(Change::Outputs));
+}
+
 TEST(Session, ChangedPalettesAndTypesReachTheStage) {
     Library library{fs::path(ZELO_DATA)};
     Session session(library, nullptr);
     ASSERT_TRUE(session.open(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo"));
-    EXPECT_EQ(session.mixes().wanted("palette:embers")->asked, "gel:219@3200");
+    const auto embers = [&] {
+        const auto light =
+            session.mixes().wanted(*session.sources(), light::AskedPalette{"embers"});
+        return light ? light::toText((*light)->asked) : light.error().text();
+    };
+    EXPECT_EQ(embers(), "gel:219@3200");
     auto palette = *session.show()->paletteNamed("embers");
-    palette.colour->asked = "cct:2000";
+    palette.colour->asked = light::AskedWhite{2000, std::nullopt};
     ASSERT_TRUE(session.edit("x", show::changePalette(session.show(), palette)));
-    EXPECT_EQ(session.mixes().wanted("palette:embers")->asked, "cct:2000");
-    const auto before = session.mixes().mixer("gannet-8", "");
+    EXPECT_EQ(embers(), "cct:2000");
+    const auto before = session.mixes().mixer(*session.sources(), "gannet-8", "");
     auto type = before->type();
     type.emitters.pop_back();
     for (auto& mode : type.modes)
@@ -399,9 +317,11 @@ TEST(Session, ChangedPalettesAndTypesReachTheStage) {
         });
     ASSERT_TRUE(session.edit(
         "x", show::keepType(session.show(), std::make_shared<light::FixtureType>(type))));
-    EXPECT_EQ(session.mixes().mixer("gannet-8", "")->type().emitters.size(), 7u);
+    EXPECT_EQ(session.mixes().mixer(*session.sources(), "gannet-8", "")->type().emitters.size(),
+              7u);
     session.undo();
-    EXPECT_EQ(session.mixes().mixer("gannet-8", "")->type().emitters.size(), 8u);
+    EXPECT_EQ(session.mixes().mixer(*session.sources(), "gannet-8", "")->type().emitters.size(),
+              8u);
 }
 
 } // namespace

@@ -6,6 +6,7 @@
 #include "light/wanted.h"
 
 #include <gtest/gtest.h>
+#include <random>
 
 namespace zelo::light {
 namespace {
@@ -175,17 +176,29 @@ TEST(Wanted, SaysWhatIsWrong) {
 }
 
 TEST(Wanted, GelTextComesBackInOneWay) {
-    const auto parts = parseGelText("gel:A@3200+gel:B");
-    ASSERT_TRUE(parts);
-    EXPECT_EQ(parts->id, "A");
-    EXPECT_EQ(parts->layer, "B");
-    EXPECT_EQ(toText(*parts), "gel:A+gel:B@3200");
-    EXPECT_EQ(toText(*parseGelText(toText(*parts))), toText(*parts));
-    EXPECT_FALSE(parseGelText("cct:3200"));
+    const auto asked = parseAsked("gel:A@3200+gel:B");
+    ASSERT_TRUE(asked);
+    EXPECT_EQ(std::get<AskedGel>(*asked), (AskedGel{"A", 3200.0, "", "B"}));
+    EXPECT_EQ(toText(*asked), "gel:A+gel:B@3200");
+    EXPECT_EQ(*parseAsked(toText(*asked)), *asked);
     for (const char* bad : {"gel:A@1@2", "gel:A@1+gel:B@3", "gel:A+gel:B+gel:C",
                             "gel:A+gel:", "gel:A@", "gel:A@+gel:B", "gel:@3200"})
-        EXPECT_FALSE(parseGelText(bad))
-            << bad; // a fuzzer found that some of these came back changed
+        EXPECT_FALSE(parseAsked(bad)) << bad; // a fuzzer found that some of these came back changed
+}
+
+TEST(Asked, ComesBackFromItsTextToTheBit) {
+    std::mt19937 random(7);
+    std::uniform_real_distribution<double> share(0.05, 0.6);
+    std::uniform_real_distribution<double> kelvin(1000, 20000);
+    for (int i = 0; i < 2000; ++i)
+        for (const Asked& asked : {Asked(AskedXy{share(random), share(random)}),
+                                   Asked(AskedUv{share(random), share(random)}),
+                                   Asked(AskedWhite{kelvin(random), share(random) / 20}),
+                                   Asked(AskedWhite{kelvin(random), std::nullopt}),
+                                   Asked(AskedGel{"214", kelvin(random), "", ""})})
+            ASSERT_EQ(*parseAsked(toText(asked)), asked) << toText(asked);
+    for (const char* text : {"srgb:#00a1ff", "spd:street lamp", "palette:embers", "gel:7@lamp.sp"})
+        EXPECT_EQ(toText(*parseAsked(text)), text);
 }
 
 } // namespace

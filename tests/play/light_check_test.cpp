@@ -3,11 +3,14 @@
 #include "play/light_check.h"
 #include "play/types.h"
 #include "show/kept.h"
+#include "support/asked.h"
 
 #include <gtest/gtest.h>
 
 namespace zelo::play {
 namespace {
+
+using test::wishFor;
 
 using State = CheckLink::State;
 
@@ -16,7 +19,7 @@ protected:
     LightCheck() {
         add("bar", 1, 1);
         add("bar", 1, 10);
-        hand = show::withIntensity(show::withColour(hand, {{1}}, {"cct:4000"}), {{1}}, 0.5);
+        hand = show::withIntensity(show::withColour(hand, {{1}}, wishFor("cct:4000")), {{1}}, 0.5);
     }
     void add(const char* type, std::uint16_t universe, int address) {
         show::Fixture f;
@@ -28,7 +31,7 @@ protected:
     }
     std::vector<CheckLink> links(int id = 1) {
         return *lightCheck(
-            computeStage(show, hand, controls, mixes), {id},
+            computeStage({show, hand}, controls, types, mixes), {id},
             [](const show::Fixture& f) { return f.type == "bar" ? 3 : 0; }, output);
     }
     CheckLink link(const char* what, int id = 1) {
@@ -51,7 +54,7 @@ protected:
     }
 
     Types types;
-    Mixes mixes{types, types};
+    Mixes mixes;
     show::ShowPtr show = std::make_shared<const show::Show>();
     show::HandPtr hand = show::emptyHand();
     Controls controls;
@@ -65,15 +68,18 @@ TEST_F(LightCheck, AllIsWell) {
     EXPECT_EQ(link("Intensity").words, "50 %, held in hand");
     EXPECT_EQ(link("Patch").words, "universe 1, slots 1 to 3");
     EXPECT_FALSE(lightCheck(
-        computeStage(show, hand, controls, mixes), {9}, [](const show::Fixture&) { return 3; },
-        output));
+        computeStage({show, hand}, controls, types, mixes), {9},
+        [](const show::Fixture&) { return 3; }, output));
 }
 
 TEST_F(LightCheck, Intensity) {
     stops("Intensity", "nobody set one", 2);
     hand = show::withIntensity(hand, {{1}}, 0);
     stops("Intensity", "0 %, held in hand");
-    show = *show::addPalette(show, {{}, "off", 0.0});
+    show::Palette off;
+    off.name = "off";
+    off.intensity = 0.0;
+    show = *show::addPalette(show, off);
     hand = show::withPalette(hand, {{1}}, *show->paletteNamed("off"));
     stops("Intensity", "palette 'off', held in hand");
     show = *show::keepHand(show, *hand);
@@ -82,11 +88,11 @@ TEST_F(LightCheck, Intensity) {
 }
 
 TEST_F(LightCheck, ColourAndEmitters) {
-    hand = show::withColour(hand, {{1}}, {"uv:0.02,0.58"});
+    hand = show::withColour(hand, {{1}}, wishFor("uv:0.02,0.58"));
     minds("Colour", "out of its reach, 0.");
-    hand = show::withColour(hand, {{1}}, {"gel:999"});
+    hand = show::withColour(hand, {{1}}, wishFor("gel:999"));
     minds("Colour", "no gel 999");
-    hand = show::withDrives(hand, {{1}}, light::Drives(3), {});
+    hand = show::withParts(hand, {{1}}, show::partLevels(*types.bar, light::Drives(3)));
     minds("Colour", "one by one");
     stops("Emitters", "all at 0");
     hand = show::withIntensity(hand, {{2}}, 1);

@@ -2,11 +2,14 @@
 #include "play/stage.h"
 #include "play/types.h"
 #include "show/edits.h"
+#include "support/asked.h"
 
 #include <gtest/gtest.h>
 
 namespace zelo::play {
 namespace {
+
+using test::wishFor;
 
 class StageTest : public ::testing::Test {
 protected:
@@ -23,10 +26,12 @@ protected:
         f.address = address;
         show = *show::addFixture(show, f);
     }
-    Stage stage(Controls controls = {}) { return computeStage(show, hand, controls, mixes); }
+    Stage stage(Controls controls = {}) {
+        return computeStage({show, hand}, controls, types, mixes);
+    }
 
     Types types;
-    Mixes mixes{types, types};
+    Mixes mixes;
     show::ShowPtr show = std::make_shared<const show::Show>();
     show::HandPtr hand = show::emptyHand();
     const show::Lineup all{{1}, {2}, {3}, {4}};
@@ -43,7 +48,7 @@ TEST_F(StageTest, EveryDarkLampSaysWhy) {
     EXPECT_EQ(stage({0, true}).lamp({1})->dark, DarkWhy::Blackout);
     EXPECT_EQ(stage().lamp({3})->dark, DarkWhy::NoType);
     EXPECT_EQ(stage().lamp({4})->dark, DarkWhy::PastEnd);
-    hand = show::withDrives(hand, {{1}}, light::Drives(8, 0), std::nullopt);
+    hand = show::withParts(hand, {{1}}, show::partLevels(*types.eight, light::Drives(8, 0)));
     EXPECT_EQ(stage().lamp({1})->dark, DarkWhy::Emitters);
     EXPECT_EQ(stage().lamp({9}), nullptr);
     for (int why = 1; why <= static_cast<int>(DarkWhy::Emitters); ++why)
@@ -51,7 +56,7 @@ TEST_F(StageTest, EveryDarkLampSaysWhy) {
 }
 
 TEST_F(StageTest, EachTypeGetsItsOwnMixOfOneColour) {
-    hand = show::withIntensity(show::withColour(hand, all, {"cct:3200"}), all, 1);
+    hand = show::withIntensity(show::withColour(hand, all, wishFor("cct:3200")), all, 1);
     const auto s = stage();
     const auto want = s.lamp({1})->colour->wanted.uv();
     EXPECT_LT(colour::distance(colour::toUv(s.lamp({1})->sent.xyz), want), 1e-4);
@@ -60,7 +65,7 @@ TEST_F(StageTest, EachTypeGetsItsOwnMixOfOneColour) {
 }
 
 TEST_F(StageTest, TheVirtualDimmerAndTheMasterScaleTheLight) {
-    hand = show::withIntensity(show::withColour(hand, all, {"cct:4000"}), all, 1);
+    hand = show::withIntensity(show::withColour(hand, all, wishFor("cct:4000")), all, 1);
     const double full = stage().lamp({2})->sent.xyz.Y;
     EXPECT_NEAR(stage({0.5, false}).lamp({2})->sent.xyz.Y / full, 0.5, 0.06);
     const double eight = stage().lamp({1})->sent.xyz.Y;
@@ -69,7 +74,7 @@ TEST_F(StageTest, TheVirtualDimmerAndTheMasterScaleTheLight) {
 
 TEST_F(StageTest, AColourThatIsNotToBeHadFallsBackToWhatItWas) {
     const colour::Uv was{0.26, 0.52};
-    hand = show::withColour(hand, {{1}}, {"gel:lost", was});
+    hand = show::withColour(hand, {{1}}, wishFor("gel:lost", was));
     const auto s = stage();
     const auto& mixed = *s.lamp({1})->colour;
     EXPECT_NE(mixed.trouble.find("no gel lost"), std::string::npos);
@@ -77,7 +82,7 @@ TEST_F(StageTest, AColourThatIsNotToBeHadFallsBackToWhatItWas) {
 }
 
 TEST_F(StageTest, KeepOutsByNameMissingOnATypeArePassedOver) {
-    show::ColourWish wish{"cct:3200"};
+    show::ColourWish wish = wishFor("cct:3200");
     wish.keep_out = {"E4", "E9"};
     wish.pins = {{"E1", 0.2}};
     hand = show::withColour(hand, {{1}, {2}}, wish);
@@ -100,14 +105,14 @@ TEST_F(StageTest, FramesHoldEveryFixtureAtItsAddress) {
 }
 
 TEST_F(StageTest, TheSameWishIsSolvedOnce) {
-    const auto mixer = mixes.mixer("eight", "");
-    const auto a = mixes.mixed(mixer, {"cct:3200"});
-    EXPECT_EQ(a, mixes.mixed(mixer, {"cct:3200"}));
-    show::ColourWish other{"cct:3200"};
+    const auto mixer = mixes.mixer(types, "eight", "");
+    const auto a = mixes.mixed(types, mixer, wishFor("cct:3200"));
+    EXPECT_EQ(a, mixes.mixed(types, mixer, wishFor("cct:3200")));
+    show::ColourWish other = wishFor("cct:3200");
     other.give_up = 0.1;
-    EXPECT_NE(a, mixes.mixed(mixer, other));
-    EXPECT_EQ(mixes.mixer("none", ""), nullptr);
-    EXPECT_EQ(mixes.mixer("eight", "no such mode"), nullptr);
+    EXPECT_NE(a, mixes.mixed(types, mixer, other));
+    EXPECT_EQ(mixes.mixer(types, "none", ""), nullptr);
+    EXPECT_EQ(mixes.mixer(types, "eight", "no such mode"), nullptr);
 }
 
 } // namespace

@@ -7,8 +7,9 @@
 
 namespace zelo::play {
 
-class Types : public TypeSource, public light::ColourSources {
+class Types : public Sources {
 public:
+    std::uint64_t version() const override { return 1; }
     std::shared_ptr<const light::FixtureType> type(const std::string& id) const override {
         if (id == "eight")
             return eight;

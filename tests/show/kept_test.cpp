@@ -2,15 +2,18 @@
 // What is kept under a name: palettes and what follows them, looks, outputs, the show's own types.
 #include "show/history.h"
 #include "show/kept.h"
+#include "support/asked.h"
 
 #include <gtest/gtest.h>
 
 namespace zelo::show {
 namespace {
 
+using test::textOf;
+
 ColourWish wish(const char* asked) {
     ColourWish w;
-    w.asked = asked;
+    w.asked = light::parseAsked(asked).value();
     return w;
 }
 
@@ -27,8 +30,11 @@ protected:
         }
         hand = withIntensity(withColour(emptyHand(), {{1}}, wish("gel:214")), {{1}}, 0.7);
     }
-    Value shown(int id) { return shownValue(*show, *hand, {id}); }
+    Shown shown(int id) { return shownValue(*show, *hand, {id}); }
     const Palette& palette(const char* name) { return *show->paletteNamed(name); }
+
+    State state() const { return {show, hand}; }
+    const Look& look(int id) { return *show->lookOf({id}); }
 
     ShowPtr show;
     HandPtr hand;
@@ -38,7 +44,7 @@ TEST_F(Kept, APaletteHoldsColourOrIntensityOrBoth) {
     show = *keepPalette(show, *hand, {{1}}, KeepWhat::Colour, "warm");
     show = *keepPalette(show, *hand, {{1}}, KeepWhat::Intensity, "seventy");
     show = *keepPalette(show, *hand, {{1}}, KeepWhat::Both, "warm at seventy");
-    EXPECT_EQ(palette("warm").colour->asked, "gel:214");
+    EXPECT_EQ(textOf(palette("warm").colour), "gel:214");
     EXPECT_FALSE(palette("warm").intensity);
     EXPECT_FALSE(palette("seventy").colour);
     EXPECT_EQ(palette("warm at seventy").intensity, 0.7);
@@ -51,7 +57,7 @@ TEST_F(Kept, APaletteHoldsColourOrIntensityOrBoth) {
     EXPECT_FALSE(shown(2).intensity);
     hand = withIntensity(hand, {{2}}, 0.3);
     hand = withPalette(hand, {{2}}, palette("seventy"));
-    EXPECT_EQ(shown(2).colour->asked, "gel:214");
+    EXPECT_EQ(textOf(shown(2).colour), "gel:214");
     EXPECT_EQ(shown(2).intensity, 0.7);
 }
 
@@ -65,40 +71,40 @@ TEST_F(Kept, WhatUsesAPaletteFollowsIt) {
     cold.intensity = 0.2;
     show = *changePalette(show, cold);
     for (const int id : {2, 3}) {
-        EXPECT_EQ(shown(id).colour->asked, "gel:338") << id;
+        EXPECT_EQ(textOf(shown(id).colour), "gel:338") << id;
         EXPECT_EQ(shown(id).intensity, 0.2) << id;
     }
-    EXPECT_EQ(followed(*show, *show->looks[0]->values.at({3})).colour->asked, "gel:338");
-    EXPECT_EQ(shown(1).colour->asked, "gel:214") << "lamp 1 has the colour, not the palette";
+    EXPECT_EQ(textOf(followed(*show, *look(1).values.at({3})).colour), "gel:338");
+    EXPECT_EQ(textOf(shown(1).colour), "gel:214") << "lamp 1 has the colour, not the palette";
     // A colour of its own ends the following; the intensity still follows.
     hand = withColour(hand, {{2}}, wish("cct:3200"));
     cold.intensity = 0.9;
     show = *changePalette(show, cold);
-    EXPECT_EQ(shown(2).colour->asked, "cct:3200");
+    EXPECT_EQ(textOf(shown(2).colour), "cct:3200");
     EXPECT_EQ(shown(2).intensity, 0.9);
 }
 
 TEST_F(Kept, UsesAreCountedAndDeletingLeavesTheValues) {
     show = *keepPalette(show, *hand, {{1}}, KeepWhat::Colour, "warm");
     const auto id = palette("warm").id;
-    EXPECT_TRUE(usesOf(*show, *hand, id).none());
+    EXPECT_TRUE(usesOf(state(), id).none());
     hand = withPalette(hand, {{2}, {3}}, palette("warm"));
     show = *keepLook(show, *hand, {{2}, {3}}, "evening");
     show = *keepHand(show, *putDown(hand, {{1}, {3}}));
-    const Uses uses = usesOf(*show, *hand, id);
-    EXPECT_EQ(uses.stage, std::vector<FixtureId>{{2}});
+    const Uses uses = usesOf(state(), id);
+    EXPECT_EQ(uses.standing, std::vector<FixtureId>{{2}});
     EXPECT_EQ(uses.hand, (std::vector<FixtureId>{{2}, {3}}));
     ASSERT_EQ(uses.looks.size(), 1u);
     EXPECT_EQ(uses.looks[0].second, 2u);
     Palette cold = palette("warm");
     cold.colour = wish("gel:338"); // later than the links: what is left must be this
     show = *changePalette(show, cold);
-    const auto gone = *removePalette(show, hand, id);
+    const auto gone = *removePalette(state(), id);
     EXPECT_TRUE(gone.show->palettes.empty());
-    EXPECT_TRUE(usesOf(*gone.show, *gone.hand, id).none());
-    EXPECT_EQ(gone.hand->at({3})->colour->asked, "gel:338");
-    EXPECT_EQ(gone.show->look.at({2})->colour->asked, "gel:338");
-    EXPECT_EQ(gone.show->looks[0]->values.at({2})->colour->asked, "gel:338");
+    EXPECT_TRUE(usesOf(gone, id).none());
+    EXPECT_EQ(textOf(gone.hand->at({3})->colour), "gel:338");
+    EXPECT_EQ(textOf(gone.show->standing.at({2})->colour), "gel:338");
+    EXPECT_EQ(textOf(gone.show->looks.at({1})->values.at({2})->colour), "gel:338");
     EXPECT_EQ(show->palettes.size(), 1u) << "the show given never changes";
 }
 
@@ -111,10 +117,10 @@ TEST_F(Kept, ALockedPaletteRefusesAllButUnlocking) {
     EXPECT_FALSE(changePalette(show, p));
     p.locked = false;
     EXPECT_FALSE(changePalette(show, p)) << "unlock first, then change";
-    EXPECT_FALSE(removePalette(show, hand, p.id));
+    EXPECT_FALSE(removePalette(state(), p.id));
     p.name = "warm";
     show = *changePalette(show, p);
-    EXPECT_TRUE(removePalette(show, hand, p.id));
+    EXPECT_TRUE(removePalette(state(), p.id));
 }
 
 TEST_F(Kept, MergingSendsAllFollowersToOne) {
@@ -122,26 +128,26 @@ TEST_F(Kept, MergingSendsAllFollowersToOne) {
     show = *keepPalette(show, *hand, {{1}}, KeepWhat::Colour, "b");
     hand = withPalette(hand, {{2}}, palette("a"));
     hand = withPalette(hand, {{3}}, palette("b"));
-    EXPECT_FALSE(mergePalettes(show, hand, palette("a").id, palette("b").id))
+    EXPECT_FALSE(mergePalettes(state(), palette("a").id, palette("b").id))
         << "followers of a take an intensity from it, and b has none";
-    const auto merged = *mergePalettes(show, hand, palette("b").id, palette("a").id);
+    const auto merged = *mergePalettes(state(), palette("b").id, palette("a").id);
     EXPECT_EQ(merged.show->palettes.size(), 1u);
-    EXPECT_EQ(merged.hand->at({3})->colour_from, palette("a").id);
-    EXPECT_FALSE(mergePalettes(show, hand, palette("a").id, palette("a").id));
+    EXPECT_EQ(merged.hand->at({3})->colour->palette(), palette("a").id);
+    EXPECT_FALSE(mergePalettes(state(), palette("a").id, palette("a").id));
 }
 
 TEST_F(Kept, LooksComeBackIntoTheHand) {
     show = *keepLook(show, *hand, {{1}, {2}}, "evening");
-    EXPECT_EQ(show->looks[0]->values.size(), 1u) << "lamp 2 shows nothing";
+    EXPECT_EQ(look(1).values.size(), 1u) << "lamp 2 shows nothing";
     EXPECT_FALSE(keepLook(show, *hand, {{1}}, "evening"));
-    const auto later = withLook(withColour(hand, {{1}}, wish("cct:2000")), *show->looks[0]);
-    EXPECT_EQ(later->at({1})->colour->asked, "gel:214");
-    Look locked = *show->looks[0];
+    const auto later = withLook(withColour(hand, {{1}}, wish("cct:2000")), look(1));
+    EXPECT_EQ(textOf(later->at({1})->colour), "gel:214");
+    Look locked = look(1);
     locked.locked = true;
     show = *changeLook(show, locked);
     EXPECT_FALSE(removeLook(show, locked.id));
-    show = *removeFixtures(show, {{1}});
-    EXPECT_TRUE(show->looks[0]->values.empty());
+    show = removeFixtures(state(), {{1}})->show;
+    EXPECT_TRUE(look(1).values.empty());
 }
 
 TEST_F(Kept, OutputsMustBeReachable) {
@@ -169,7 +175,7 @@ TEST_F(Kept, TheShowsOwnTypesStayWhileUsed) {
     type.modes.push_back({"one"});
     show = *keepType(show, std::make_shared<light::FixtureType>(type));
     EXPECT_FALSE(removeType(show, "petrel-4")) << "four lamps are of it";
-    show = *removeFixtures(show, {{1}, {2}, {3}, {4}});
+    show = removeFixtures(state(), {{1}, {2}, {3}, {4}})->show;
     EXPECT_TRUE(removeType(show, "petrel-4"));
     EXPECT_FALSE(removeType(show, "tern-6"));
 }
@@ -184,10 +190,11 @@ TEST_F(Kept, StageMeasuredAndFavourites) {
     EXPECT_EQ(show->measured.size(), 1u);
     show = *removeMeasured(show, "street lamp");
     EXPECT_TRUE(show->measured.empty());
-    show = *toggleFavourite(show, "gel:214");
-    EXPECT_EQ(show->favourites, std::vector<std::string>{"gel:214"});
-    show = *toggleFavourite(show, "gel:214");
-    EXPECT_TRUE(show->favourites.empty());
+    show = *toggleFavourite(show, test::asked("gel:214"));
+    EXPECT_TRUE(show->favourite(test::asked("gel:214")));
+    EXPECT_FALSE(show->favourite(test::asked("gel:21")));
+    show = *toggleFavourite(show, test::asked("gel:214"));
+    EXPECT_FALSE(show->favourite(test::asked("gel:214")));
 }
 
 } // namespace

@@ -1,6 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "show/edits.h"
 #include "show/history.h"
+#include "show/holders.h"
+#include "show/kept.h"
+#include "show/limits.h"
+#include "support/asked.h"
 
 #include <gtest/gtest.h>
 
@@ -21,17 +25,17 @@ ShowPtr showOf(int fixtures) {
 
 TEST(Edits, NeverChangeTheShowTheyAreGiven) {
     const auto before = showOf(3);
-    const auto after = removeFixtures(before, {{2}});
+    const auto after = removeFixtures({before, emptyHand()}, {{2}});
     ASSERT_TRUE(after);
     EXPECT_EQ(before->fixtures.size(), 3u);
-    EXPECT_EQ((*after)->fixtures.size(), 2u);
+    EXPECT_EQ(after->show->fixtures.size(), 2u);
     // What did not change is shared, not copied.
-    EXPECT_EQ(before->fixtures.at({1}).get(), (*after)->fixtures.at({1}).get());
+    EXPECT_EQ(before->fixtures.at({1}).get(), after->show->fixtures.at({1}).get());
 }
 
 TEST(Edits, IdsAreNeverUsedAgain) {
     auto show = showOf(3);
-    show = *removeFixtures(show, {{3}});
+    show = removeFixtures({show, emptyHand()}, {{3}})->show;
     Fixture f;
     f.type = "tern-6";
     show = *addFixture(show, f);
@@ -62,61 +66,63 @@ TEST(Edits, BadPatchesAreRefusedWithTheRule) {
 TEST(Edits, GroupsKeepTheirOrderAndFollowTheRig) {
     auto show = showOf(4);
     show = *addGroup(show, "back", {{3}, {1}, {4}});
-    EXPECT_EQ(show->groups[0]->fixtures, (std::vector<FixtureId>{{3}, {1}, {4}}));
+    EXPECT_EQ(show->group({1})->fixtures, (std::vector<FixtureId>{{3}, {1}, {4}}));
     EXPECT_FALSE(addGroup(show, "back", {{1}})) << "the name is taken";
     EXPECT_FALSE(addGroup(show, "none", {}));
     EXPECT_FALSE(addGroup(show, "ghost", {{9}}));
-    show = *removeFixtures(show, {{1}});
-    EXPECT_EQ(show->groups[0]->fixtures, (std::vector<FixtureId>{{3}, {4}}));
-    EXPECT_TRUE(removeGroup(show, show->groups[0]->id));
+    show = removeFixtures({show, emptyHand()}, {{1}})->show;
+    EXPECT_EQ(show->group({1})->fixtures, (std::vector<FixtureId>{{3}, {4}}));
+    EXPECT_TRUE(removeGroup(show, GroupId{1}));
     EXPECT_FALSE(removeGroup(show, {77}));
 }
 
 TEST(Hand, ColourAndIntensityAreApart) {
     auto show = showOf(2);
-    ColourWish red{"gel:104", {0.4, 0.5}};
+    const ColourWish red = test::wishFor("gel:104", {0.4, 0.5});
     show = *keepHand(show, *withIntensity(withColour(emptyHand(), {{1}}, red), {{1}}, 0.8));
     // Intensity alone in hand: the kept colour stays, and the other way round.
     const auto dim = withIntensity(emptyHand(), {{1}}, 0.2);
-    EXPECT_EQ(shownValue(*show, *dim, {1}).colour->asked, "gel:104");
+    EXPECT_EQ(test::textOf(shownValue(*show, *dim, {1}).colour), "gel:104");
     EXPECT_EQ(shownValue(*show, *dim, {1}).intensity, 0.2);
-    const auto blue = withColour(emptyHand(), {{1}}, {"gel:341", {}});
+    const auto blue = withColour(emptyHand(), {{1}}, test::wishFor("gel:341"));
     EXPECT_EQ(shownValue(*show, *blue, {1}).intensity, 0.8);
-    EXPECT_EQ(shownValue(*show, *blue, {1}).colour->asked, "gel:341");
+    EXPECT_EQ(test::textOf(shownValue(*show, *blue, {1}).colour), "gel:341");
     EXPECT_TRUE(shownValue(*show, *emptyHand(), {2}).empty());
 }
 
-TEST(Hand, DrivesByHandYieldToANewColour) {
-    const auto show = showOf(1);
-    light::Drives d(4, 0.5);
-    auto hand = withDrives(emptyHand(), {{1}}, d, ColourWish{"gel:1", {}});
-    EXPECT_EQ(shownValue(*show, *hand, {1}).drives, d);
-    hand = withColour(hand, {{1}}, {"gel:2", {}});
-    EXPECT_FALSE(shownValue(*show, *hand, {1}).drives);
+TEST(Hand, PartsSetByHandAreEachOnTheirOwnAndYieldToANewColour) {
+    auto show = showOf(1);
+    auto hand = withParts(emptyHand(), {{1}}, {{"Red", 0.5}, {"Blue", 0.2}});
+    show = *keepHand(show, *hand);
+    hand = withParts(emptyHand(), {{1}}, {{"Red", 0.9}});
+    EXPECT_EQ(shownValue(*show, *hand, {1}).parts, (PartLevels{{"Blue", 0.2}, {"Red", 0.9}}))
+        << "only the red of it";
+    hand = withColour(hand, {{1}}, test::wishFor("gel:2"));
+    EXPECT_TRUE(shownValue(*show, *hand, {1}).parts.empty());
     hand = putDown(hand, {{1}});
     EXPECT_TRUE(hand->empty());
 }
 
 TEST(History, UndoesAndRedoesWithoutBound) {
-    History history(showOf(0), emptyHand());
+    History history({showOf(0), emptyHand()});
     for (int i = 1; i <= 1000; ++i)
-        history.push({"Add", showOf(1), emptyHand()});
+        history.push({"Add", {showOf(1), emptyHand()}});
     for (int i = 0; i < 1000; ++i)
         history.undo();
     EXPECT_FALSE(history.canUndo());
-    EXPECT_TRUE(history.now().show->fixtures.empty());
+    EXPECT_TRUE(history.now().state.show->fixtures.empty());
     history.undo();
     history.redo();
     EXPECT_EQ(history.position(), 1u);
-    history.push({"Other way", showOf(2), emptyHand()});
+    history.push({"Other way", {showOf(2), emptyHand()}});
     EXPECT_FALSE(history.canRedo()) << "what was undone is forgotten by a new edit";
     EXPECT_EQ(history.undoName(), "Other way");
 }
 
 TEST(History, GoesToAnyMomentAndForward) {
-    History history(showOf(0), emptyHand());
+    History history({showOf(0), emptyHand()});
     for (int i = 1; i <= 5; ++i)
-        history.push({"edit " + std::to_string(i), showOf(i), emptyHand()});
+        history.push({"edit " + std::to_string(i), {showOf(i), emptyHand()}});
     history.goTo(2);
     EXPECT_EQ(history.undoName(), "edit 2");
     EXPECT_EQ(history.redoName(), "edit 3");
@@ -124,49 +130,36 @@ TEST(History, GoesToAnyMomentAndForward) {
     EXPECT_FALSE(history.canRedo());
     history.goTo(0);
     EXPECT_FALSE(history.canUndo());
-    history.push({"other", showOf(9), emptyHand()});
+    history.push({"other", {showOf(9), emptyHand()}});
     EXPECT_EQ(history.moments().size(), 2u) << "what was undone is forgotten by another edit";
 }
 
 TEST(History, ADragIsOneStep) {
-    History history(showOf(1), emptyHand());
+    History history({showOf(1), emptyHand()});
     for (int i = 0; i < 50; ++i)
-        history.push({"Intensity", history.now().show, withIntensity(emptyHand(), {{1}}, i / 50.0)},
-                     "drag-1");
+        history.push(
+            {"Intensity", {history.now().state.show, withIntensity(emptyHand(), {{1}}, i / 50.0)}},
+            "drag-1");
     EXPECT_EQ(history.position(), 1u);
-    history.push({"Intensity", history.now().show, emptyHand()}, "drag-2");
+    history.push({"Intensity", {history.now().state.show, emptyHand()}}, "drag-2");
     EXPECT_EQ(history.position(), 2u);
     history.undo();
-    history.push({"Intensity", history.now().show, emptyHand()}, "drag-2");
+    history.push({"Intensity", {history.now().state.show, emptyHand()}}, "drag-2");
     EXPECT_EQ(history.position(), 2u) << "after an undo a new step begins";
-}
-
-TEST(History, KnowsWhatIsKeptAcrossUndo) {
-    History history(showOf(1), emptyHand());
-    EXPECT_TRUE(history.kept());
-    history.push({"Add", showOf(2), emptyHand()});
-    EXPECT_FALSE(history.kept());
-    history.markKept();
-    history.undo();
-    EXPECT_FALSE(history.kept());
-    history.redo();
-    EXPECT_TRUE(history.kept());
-    history.push({"Dim", history.now().show, withIntensity(emptyHand(), {{1}}, 0.5)});
-    EXPECT_FALSE(history.kept()) << "what is in hand is saved too";
 }
 
 TEST(History, AThousandEditsOfALargeShowStaySmall) {
     auto show = showOf(500);
-    History history(show, emptyHand());
+    History history({show, emptyHand()});
     const void* untouched = show->fixtures.at({250}).get();
     for (int i = 0; i < 1000; ++i) {
         Fixture f = *show->fixture({1});
         f.note = std::to_string(i);
         show = *changeFixture(show, f);
-        history.push({"Note", show, emptyHand()});
+        history.push({"Note", {show, emptyHand()}});
     }
     for (const auto& m : history.moments())
-        ASSERT_EQ(m.show->fixtures.at({250}).get(), untouched);
+        ASSERT_EQ(m.state.show->fixtures.at({250}).get(), untouched);
 }
 
 } // namespace

@@ -39,7 +39,7 @@ inline const light::SwatchBook& shippedBook() {
 inline light::Wanted gelWanted(const light::Gel& gel) {
     const auto lamp = colour::lampOf({light::kGelLampK});
     auto w = wantedSpectrum(gel.transmittance * lamp);
-    w.asked = "gel:" + gel.id;
+    w.asked = light::AskedGel{gel.id, {}, {}, {}};
     w.lamp = lamp;
     return w;
 }

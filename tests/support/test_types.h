@@ -61,11 +61,11 @@ inline const std::vector<EmitterSpec> kFive = {
     {634, 10, 1800}, {596, 9, 1100}, {550, 45, 5000}, {523, 18, 2300}, {465, 12, 600}};
 
 inline light::Wanted wantedXyz(const colour::Xyz& xyz) {
-    return {"test", (1 / xyz.Y) * xyz, std::nullopt, std::nullopt, 1};
+    return {{}, (1 / xyz.Y) * xyz, std::nullopt, std::nullopt, 1};
 }
 inline light::Wanted wantedSpectrum(const colour::Spectrum& s) {
     const auto xyz = colour::toXyz(s);
-    return {"test", (1 / xyz.Y) * xyz, s.scaled(1 / xyz.Y), std::nullopt, 1};
+    return {{}, (1 / xyz.Y) * xyz, s.scaled(1 / xyz.Y), std::nullopt, 1};
 }
 
 } // namespace zelo::test

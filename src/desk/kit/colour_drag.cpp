@@ -6,39 +6,40 @@
 
 namespace zelo::desk {
 
-QMimeData* colourMime(const std::string& asked) {
+QMimeData* colourMime(const light::Asked& asked) {
+    const std::string text = light::toText(asked);
     auto* mime = new QMimeData;
-    mime->setData(kColourMime, QByteArray::fromStdString(asked));
-    mime->setText(toQt(asked));
+    mime->setData(kColourMime, QByteArray::fromStdString(text));
+    mime->setText(toQt(text));
     return mime;
 }
 
-std::optional<std::string> colourOf(const QMimeData* mime) {
+std::optional<light::Asked> colourOf(const QMimeData* mime) {
     if (!mime || !mime->hasFormat(kColourMime))
         return std::nullopt;
-    return mime->data(kColourMime).toStdString();
+    auto asked = light::parseAsked(mime->data(kColourMime).toStdString());
+    return asked ? std::optional(std::move(*asked)) : std::nullopt;
 }
 
-void giveColour(Document& document, const show::Lineup& fixtures, const std::string& asked) {
-    auto& session = document.session();
+void giveColour(Document& document, const show::Lineup& fixtures, const light::Asked& asked) {
     if (fixtures.empty())
         return document.tell(QObject::tr("No lamp here takes the colour."));
-    const std::string name = startsWith(asked, "palette:") ? asked.substr(8) : std::string();
-    if (const auto* palette = document.show().paletteNamed(name))
-        return session.setHand(fromQt(QObject::tr("Palette %1").arg(toQt(name))),
-                               show::withPalette(session.hand(), fixtures, *palette));
-    const auto wanted = session.mixes().wanted(asked);
+    const auto* named = std::get_if<light::AskedPalette>(&asked);
+    if (const auto* palette = named ? document.show().paletteNamed(named->name) : nullptr)
+        return document.setHand(QObject::tr("Palette %1").arg(toQt(named->name)),
+                                show::withPalette(document.state().hand, fixtures, *palette));
+    const auto wanted = document.wanted(asked);
     if (!wanted)
         return document.tell(toQt(wanted.error().text()));
-    auto hand = session.hand();
+    auto hand = document.state().hand;
     for (const auto id : fixtures) { // what it is mixed by stays: intent, keep-outs, pins
         auto wish =
-            show::shownValue(*session.show(), *hand, id).colour.value_or(show::ColourWish{});
+            show::shownValue(*document.state().show, *hand, id).colour.value_or(show::ColourWish{});
         wish.asked = asked;
-        wish.uv = wanted->uv();
+        wish.uv = (*wanted)->uv();
         hand = show::withColour(hand, {id}, wish);
     }
-    session.setHand(fromQt(QObject::tr("Colour %1").arg(toQt(asked))), hand);
+    document.setHand(QObject::tr("Colour %1").arg(toQt(light::toText(asked))), hand);
 }
 
 } // namespace zelo::desk

@@ -12,11 +12,11 @@ namespace zelo::desk {
 inline constexpr const char* kColourMime = "application/x-zelochrome-colour";
 
 // Carries the colour as it is asked for, and as plain text too.
-QMimeData* colourMime(const std::string& asked);
-std::optional<std::string> colourOf(const QMimeData* mime);
+QMimeData* colourMime(const light::Asked& asked);
+std::optional<light::Asked> colourOf(const QMimeData* mime);
 
 // These fixtures take the colour into the hand, or follow the palette of palette:NAME. Says so when
 // it cannot be read.
-void giveColour(Document& document, const show::Lineup& fixtures, const std::string& asked);
+void giveColour(Document& document, const show::Lineup& fixtures, const light::Asked& asked);
 
 } // namespace zelo::desk

@@ -1,34 +1,43 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/document.h"
 
+#include "desk/kit/qt_text.h"
+#include "host/log.h"
+
 namespace zelo::desk {
 
 Document::Document(std::unique_ptr<host::Session> session)
-    : session_(std::move(session)),
-      stage_(std::make_shared<play::Stage>(
-          play::Stage{session_->show(), session_->hand(), session_->controls(), {}})),
-      colours_(Kelvin{session_->show()->white_cct_k}), white_cct_k_(session_->show()->white_cct_k) {
+    : session_(std::move(session)), stage_(std::make_shared<play::Stage>(
+                                        play::Stage{session_->state(), session_->controls(), {}})),
+      colours_(Kelvin{session_->show()->white_cct_k}) {
     session_->on_stage = [this](std::shared_ptr<const play::Stage> stage) {
         QMetaObject::invokeMethod(
             this,
             [this, stage = std::move(stage)] {
                 stage_ = stage;
-                emit stageComputed();
+                emit changed(Change::Light);
+            },
+            Qt::QueuedConnection);
+    };
+    session_->guard().on_trouble = [this] {
+        QMetaObject::invokeMethod(
+            this,
+            [this] {
+                const auto why = trouble();
+                emit troubled(why.empty() ? QString()
+                                          : tr("Unsaved work is not kept: %1").arg(toQt(why)));
             },
             Qt::QueuedConnection);
     };
     if (auto* network = session_->network())
         network->onFound([this] {
             QMetaObject::invokeMethod(
-                this, [this] { emit foundChanged(); }, Qt::QueuedConnection);
+                this, [this] { emit changed(Change::Found); }, Qt::QueuedConnection);
         });
-    session_->on_change = [this] {
-        if (show().white_cct_k != white_cct_k_) {
-            white_cct_k_ = show().white_cct_k;
-            if (!camera_k_)
-                colours_ = LightColours(Kelvin{white_cct_k_});
-        }
-        emit showChanged();
+    session_->on_change = [this](Changes what) {
+        if (what.has(Change::White) && !camera_k_)
+            colours_ = LightColours(Kelvin{show().white_cct_k});
+        emit changed(what);
     };
 }
 
@@ -36,15 +45,44 @@ Document::~Document() {
     session_.reset(); // ends the workers while the signals they post to are still there
 }
 
-void Document::setCamera(std::optional<double> balance_k) {
-    camera_k_ = balance_k;
-    colours_ = LightColours(Kelvin{camera_k_.value_or(white_cct_k_)});
-    emit seenByChanged();
+bool Document::edit(const QString& name, const Result<show::ShowPtr>& next,
+                    const std::string& merge) {
+    const auto done = session_->edit(fromQt(name), next, merge);
+    if (!done)
+        tell(toQt(done.error().text()));
+    return done.has_value();
 }
 
-void Document::setLineup(show::Lineup lineup) {
-    session_->setLineup(std::move(lineup));
-    emit lineupChanged();
+bool Document::edit(const QString& name, const Result<show::State>& next,
+                    const std::string& merge) {
+    const auto done = session_->edit(fromQt(name), next, merge);
+    if (!done)
+        tell(toQt(done.error().text()));
+    return done.has_value();
+}
+
+void Document::setHand(const QString& name, show::HandPtr hand, const std::string& merge) {
+    session_->setHand(fromQt(name), std::move(hand), merge);
+}
+
+Done Document::addBook(const std::filesystem::path& path) {
+    auto added = session_->library().addBook(path);
+    if (added)
+        session_->recompute();
+    return added;
+}
+
+Done Document::opened(Done done) {
+    if (done)
+        for (const auto& note : session_->notes())
+            tell(tr("Left out: %1").arg(toQt(note)));
+    return done;
+}
+
+void Document::setCamera(std::optional<double> balance_k) {
+    camera_k_ = balance_k;
+    colours_ = LightColours(Kelvin{camera_k_.value_or(show().white_cct_k)});
+    emit changed(Change::Seen);
 }
 
 Document::TypeKey Document::typeOf(show::FixtureId id) const {
@@ -58,16 +96,17 @@ Document::TypeKey Document::focusType() const {
     std::size_t parts = 0;
     for (const show::FixtureId id : lineup()) {
         const show::Fixture* f = show().fixture(id);
-        if (f && f->type == last.type && f->mode == last.mode)
+        if (!f || (f->type == last.type && f->mode == last.mode))
             continue;
-        const TypeKey key = typeOf(id);
+        const TypeKey key{f->type, f->mode};
         if (key == chosen_focus_)
             return key;
         last = key;
-        const auto mixer = session_->mixes().mixer(key.type, key.mode);
+        const auto type = library().type(key.type);
+        const light::Mode* mode = type ? type->mode(key.mode) : nullptr;
         std::size_t set = 0; // parts that the mode sets
-        for (std::size_t i = 0; mixer && i < mixer->type().partCount(); ++i)
-            set += mixer->mode().channelOf(i).has_value();
+        for (std::size_t i = 0; mode && i < type->partCount(); ++i)
+            set += mode->channelOf(i).has_value();
         if (set > parts || most.type.empty()) {
             parts = set;
             most = key;
@@ -78,10 +117,11 @@ Document::TypeKey Document::focusType() const {
 
 void Document::setFocusType(const TypeKey& key) {
     chosen_focus_ = key;
-    emit focusTypeChanged();
+    emit changed(Change::Focus);
 }
 
 void Document::tell(const QString& message) {
+    host::log(host::LogLevel::Info, fromQt(message));
     emit told(message);
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The session as Qt objects see it: signals on the interface thread, work in the background.
-// All panels share one Document; it outlives them.
+// The document as the panels see it. It alone edits, undoes and changes the lineup; whatever
+// changed is told by one signal that says what it was. Work runs in the background and comes back
+// on the interface thread. All panels share one Document; it outlives them.
 #pragma once
 
 #include "desk/kit/light_colours.h"
@@ -12,26 +13,78 @@
 
 namespace zelo::desk {
 
+using host::Change;
+using host::Changes;
+
 class Document : public QObject {
     Q_OBJECT
 public:
     explicit Document(std::unique_ptr<host::Session> session);
     ~Document() override;
 
-    host::Session& session() { return *session_; }
+    // --- what there is
+    const show::State& state() const { return session_->state(); }
     const show::Show& show() const { return *session_->show(); }
     const show::Lineup& lineup() const { return session_->lineup(); }
+    const show::History& history() const { return session_->history(); }
+    const play::Controls& controls() const { return session_->controls(); }
+    bool onStage() const { return session_->onStage(); }
     // What every fixture shows, as last computed; never null.
     const play::Stage& stage() const { return *stage_; }
     std::shared_ptr<const play::Stage> stagePtr() const { return stage_; }
     const LightColours& colours() const { return colours_; }
+    const host::Library& library() const { return session_->library(); }
+    std::shared_ptr<const play::Sources> sources() const { return session_->sources(); }
+    Result<std::shared_ptr<const light::Wanted>> wanted(const light::Asked& asked) const {
+        return session_->mixes().wanted(*sources(), asked);
+    }
+    play::Mixes& mixes() const { return session_->mixes(); } // for work in the background
+    host::Network* network() const { return session_->network(); }
+    const host::Player* player() const { return session_->player(); }
 
+    // --- edits: the only way in
+    // False, and the reason told, when it cannot be done. With the same non-empty `merge` as the
+    // edit before it is one step with it: a drag.
+    bool edit(const QString& name, const Result<show::ShowPtr>& next,
+              const std::string& merge = {});
+    bool edit(const QString& name, const Result<show::State>& next, const std::string& merge = {});
+    void setHand(const QString& name, show::HandPtr hand, const std::string& merge = {});
+    Done keepHand() { return session_->keepHand(); }
+    void putDown() { session_->putDown(); }
+    void undo() { session_->undo(); }
+    void redo() { session_->redo(); }
+    void goTo(std::size_t position) { session_->goTo(position); }
+    void setLineup(show::Lineup lineup) { session_->setLineup(std::move(lineup)); }
+    void setControls(const play::Controls& controls) { session_->setControls(controls); }
+    void setOnStage(bool on) { session_->setOnStage(on); }
+    Done addBook(const std::filesystem::path& path); // a swatch book, for all shows
+
+    // --- files
+    const std::optional<std::filesystem::path>& path() const { return session_->path(); }
+    bool kept() const { return session_->kept(); }
+    bool nothingToLose() const { return session_->nothingToLose(); }
+    Done open(const std::filesystem::path& path) { return opened(session_->open(path)); }
+    Done openCopy(const std::filesystem::path& path) { return opened(session_->openCopy(path)); }
+    void start(show::ShowPtr show, show::HandPtr hand) { session_->start(show, hand); }
+    Done startFrom(const std::filesystem::path& path, std::string name) {
+        return opened(session_->startFrom(path, std::move(name)));
+    }
+    Done save(bool over = false) { return session_->save(over); }
+    Done saveAs(const std::filesystem::path& path) { return session_->saveAs(path); }
+    Done saveCopy(const std::filesystem::path& path) const { return session_->saveCopy(path); }
+    std::vector<host::LeftWork> leftWork() { return session_->guard().leftWork(); }
+    Done recover(const host::LeftWork& left) { return opened(session_->recover(left)); }
+    void throwAway(const host::LeftWork& left) { session_->guard().throwAway(left); }
+    void letGo() { session_->letGo(); }
+    void flush() { session_->flush(); }
+    // Why unsaved work is not kept right now; empty when all is well.
+    std::string trouble() const { return session_->guard().trouble(); }
+
+    // --- how it is looked at
     // Colours as a camera balanced to this shows them; nothing: as the eye does, adapted to the
     // show's white.
     void setCamera(std::optional<double> balance_k);
     const std::optional<double>& camera() const { return camera_k_; }
-
-    void setLineup(show::Lineup lineup);
     // The fixture type of the lineup that Mix and Readings are about: its fixtures' type and mode.
     struct TypeKey {
         std::string type;
@@ -42,6 +95,7 @@ public:
     void setFocusType(const TypeKey& key);
     TypeKey typeOf(show::FixtureId id) const;
 
+    // --- work
     // Runs `compute` on a worker and hands its result to `take` on this thread, unless `owner` is
     // gone by then or a newer job with this key was asked for.
     template <class Compute, class Take>
@@ -60,26 +114,22 @@ public:
                 Qt::QueuedConnection);
         });
     }
-
     // What was asked for under this key is not wanted any more.
     void forget(const char* key) { ++wishes_[key]; }
+    void waitUntilIdle() { session_->waitUntilIdle(); } // for tests and pictures
 
     void tell(const QString& message); // one line for people, shown for a while
 
 signals:
-    void showChanged();   // the document, the hand or the controls
-    void stageComputed(); // stage() is new
-    void lineupChanged();
-    void focusTypeChanged();
+    void changed(Changes what); // kit/watch.h connects a view to what it shows
     void told(const QString& message);
-    void seenByChanged(); // eye or camera: colours() are others
-    void foundChanged();  // the finder has something new
+    void troubled(const QString& message); // stays until it is right: then it is empty
 
 private:
+    Done opened(Done done); // tells what was left out
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
     LightColours colours_;
-    double white_cct_k_;
     std::optional<double> camera_k_;
     TypeKey chosen_focus_;
     std::map<std::string, std::uint64_t> wishes_;

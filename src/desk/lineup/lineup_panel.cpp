@@ -5,6 +5,7 @@
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 
 #include <QDateTime>
 #include <QHelpEvent>
@@ -47,9 +48,7 @@ LineupPanel::LineupPanel(Document& document, QWidget* parent)
     connect(middle_, &Button::clicked, this, &LineupPanel::fromTheMiddle);
     connect(shuffle_, &Button::clicked, this, &LineupPanel::shuffle);
     const auto repaint = [this] { update(); };
-    connect(&document_, &Document::stageComputed, this, repaint);
-    connect(&document_, &Document::lineupChanged, this, repaint);
-    connect(&document_, &Document::focusTypeChanged, this, repaint);
+    watch(document_, this, Change::Light | Change::Lineup | Change::Focus | Change::Rig, repaint);
 }
 
 void LineupPanel::dragEnterEvent(QDragEnterEvent* event) {
@@ -171,7 +170,7 @@ void LineupPanel::paintBrackets(QPainter& p) {
     // A run of neighbours that are in one group gets a bracket with its name and type.
     const auto& lineup = document_.lineup();
     const auto groupOf = [&](show::FixtureId id) -> const show::Group* {
-        for (const auto& g : document_.show().groups)
+        for (const auto& [g_id, g] : document_.show().groups)
             if (std::find(g->fixtures.begin(), g->fixtures.end(), id) != g->fixtures.end())
                 return g.get();
         return nullptr;
@@ -214,7 +213,7 @@ void LineupPanel::paintWords(QPainter& p) {
     for (const auto id : lineup) {
         const auto key = document_.typeOf(id);
         ++types[{key.type, key.mode}];
-        in_hand += document_.session().hand()->contains(id);
+        in_hand += document_.state().hand->contains(id);
     }
     if (lineup.empty()) {
         drawText(p, 20, 50, tr("No lamps chosen yet."), typeface(Type::Small), theme().dim);
@@ -256,13 +255,12 @@ void LineupPanel::paintEvent(QPaintEvent*) {
 }
 
 void LineupPanel::shiftIntensity(double by, int gesture) {
-    auto& session = document_.session();
-    auto hand = hand_at_press_ ? hand_at_press_ : session.hand();
+    auto hand = hand_at_press_ ? hand_at_press_ : document_.state().hand;
     for (const auto id : document_.lineup()) {
-        const auto value = show::shownValue(*session.show(), *hand, id);
+        const auto value = show::shownValue(*document_.state().show, *hand, id);
         hand = show::withIntensity(hand, {id}, value.intensity.value_or(0) + by);
     }
-    session.setHand("Intensity", hand, fmt::format("intensity-{}", gesture));
+    document_.setHand("Intensity", hand, fmt::format("intensity-{}", gesture));
 }
 
 void LineupPanel::mousePressEvent(QMouseEvent* event) {
@@ -282,7 +280,7 @@ void LineupPanel::mouseMoveEvent(QMouseEvent* event) {
     const QPointF way = event->position() - pressed_;
     if (drag_ == Drag::Undecided && way.manhattanLength() > 5) {
         drag_ = std::abs(way.y()) >= std::abs(way.x()) ? Drag::Intensity : Drag::Order;
-        hand_at_press_ = document_.session().hand();
+        hand_at_press_ = document_.state().hand;
     }
     if (drag_ == Drag::Intensity)
         shiftIntensity(-way.y() / kGlassHeight * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1),
@@ -384,7 +382,7 @@ void LineupPanel::chooseLamps() {
     QMenu menu(this);
     menu.addAction(tr("All lamps"), this, &LineupPanel::chooseAll);
     menu.addSeparator();
-    for (const auto& group : document_.show().groups) {
+    for (const auto& [group_id, group] : document_.show().groups) {
         auto* action =
             menu.addAction(tr("%1, %n lamps", nullptr, static_cast<int>(group->fixtures.size()))
                                .arg(toQt(group->name)));

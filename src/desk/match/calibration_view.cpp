@@ -5,6 +5,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/value_control.h"
+#include "desk/kit/watch.h"
 
 #include <algorithm>
 #include <thread>
@@ -42,15 +43,17 @@ CalibrationView::CalibrationView(Document& document, QWidget* parent)
     for (NumberField* field : {u_, v_})
         connect(field, &NumberField::valueEdited, field,
                 [field](double value) { field->setValue(value); });
-    connect(&document_, &Document::showChanged, this, [this] {
-        if (measuring_ && own_ && document_.session().hand() != own_)
+    connect(&document_, &Document::changed, this, [this](Changes what) {
+        if (what.has(Change::Hand) && measuring_ && own_ && document_.state().hand != own_)
             end(tr("Stopped: something else was taken in hand."));
-        if (isVisible())
-            refresh();
     });
-    connect(&document_, &Document::stageComputed, this, [this] {
+    watch(document_, this, Change::Hand | Change::Rig | Change::Types | Change::Controls,
+          [this] { refresh(); });
+    connect(&document_, &Document::changed, this, [this](Changes what) {
+        if (!what.has(Change::Light))
+            return;
         // By this stage the light goes out; one computed before it may still be the last mix.
-        if (awaiting_ && document_.stage().hand == document_.session().hand())
+        if (awaiting_ && document_.stage().state.hand == document_.state().hand)
             read();
         if (isVisible() && v_->value() == 0)
             if (const auto* lamp = document_.stage().lamp(id_); lamp && lamp->colour) {
@@ -79,7 +82,7 @@ void CalibrationView::open() {
 
 std::shared_ptr<const light::FixtureType> CalibrationView::type() const {
     const auto* f = fixture();
-    return f ? document_.session().library().type(f->type) : nullptr;
+    return f ? document_.library().type(f->type) : nullptr;
 }
 
 void CalibrationView::refresh() {
@@ -95,15 +98,14 @@ void CalibrationView::refresh() {
 }
 
 void CalibrationView::start() {
-    auto& session = document_.session();
-    const auto& controls = session.controls();
+    const auto& controls = document_.controls();
     const auto t = type();
     if (!t || t->emitters.empty())
         return document_.tell(tr("This fixture has no emitters to measure."));
-    if (!session.onStage() || controls.dark || controls.master < 1)
+    if (!document_.onStage() || controls.dark || controls.master < 1)
         return document_.tell(
             tr("Measuring needs the light: On stage, Dark off, master at 100 %."));
-    before_ = session.hand();
+    before_ = document_.state().hand;
     measured_.clear();
     step_ = 0;
     measuring_ = true;
@@ -123,11 +125,11 @@ void CalibrationView::next() {
         return end({});
     light::Drives drives = t->rest();
     drives[step_] = 1;
-    auto& session = document_.session();
     awaiting_ = true;
-    own_ = show::withIntensity(show::withDrives(before_, {id_}, drives, {}), {id_}, 1);
-    session.setHand(fromQt(tr("Measure lamp %1").arg(f->number)), own_,
-                    fmt::format("measure {}", id_.value));
+    own_ = show::withIntensity(show::withParts(before_, {id_}, show::partLevels(*t, drives)), {id_},
+                               1);
+    document_.setHand(tr("Measure lamp %1").arg(f->number), own_,
+                      fmt::format("measure {}", id_.value));
     refresh();
 }
 
@@ -157,14 +159,10 @@ void CalibrationView::end(const QString& why) {
     measuring_ = awaiting_ = false;
     said_ = why;
     // Only this lamp's part goes back: others may have been taken in hand meanwhile.
-    auto& session = document_.session();
-    show::Values hand = *session.hand();
-    hand.erase(id_);
-    if (const auto was = before_->find(id_); was != before_->end())
-        hand[id_] = was->second;
-    own_ = hand == *before_ ? before_ : std::make_shared<const show::Values>(std::move(hand));
-    session.setHand(fromQt(tr("Measure lamp %1").arg(fixture() ? fixture()->number : 0)), own_,
-                    fmt::format("measure {}", id_.value));
+    const show::Values hand = document_.state().hand->changed({{id_, before_->item(id_)}});
+    own_ = hand == *before_ ? before_ : std::make_shared<const show::Values>(hand);
+    document_.setHand(tr("Measure lamp %1").arg(fixture() ? fixture()->number : 0), own_,
+                      fmt::format("measure {}", id_.value));
     if (!why.isEmpty())
         document_.tell(why);
     refresh();
@@ -187,9 +185,8 @@ void CalibrationView::keep() {
         calibration.emitters[name] = spectrum;
     calibration.off = {0, 0}; // what was corrected by hand is measured now
     const auto name = tr("Calibrate lamp %1").arg(f->number);
-    const auto next = show::calibrate(document_.session().show(), id_, std::move(calibration));
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        document_.tell(toQt(done.error().text()));
+    const auto next = show::calibrate(document_.state().show, id_, std::move(calibration));
+    document_.edit(name, next);
 }
 
 void CalibrationView::forget() {
@@ -197,10 +194,7 @@ void CalibrationView::forget() {
     if (!f)
         return;
     const auto name = tr("No calibration of lamp %1").arg(f->number);
-    if (const auto done = document_.session().edit(
-            fromQt(name), show::calibrate(document_.session().show(), id_, {}));
-        !done)
-        document_.tell(toQt(done.error().text()));
+    document_.edit(name, show::calibrate(document_.state().show, id_, {}));
 }
 
 void CalibrationView::correct(const colour::Uv& measured) {
@@ -217,10 +211,7 @@ void CalibrationView::correct(const colour::Uv& measured) {
                "it this lamp's light?")
                 .arg(numberText(std::hypot(calibration.off.u, calibration.off.v), 3)));
     const auto name = tr("Correct lamp %1 by hand").arg(f->number);
-    if (const auto done = document_.session().edit(
-            fromQt(name), show::calibrate(document_.session().show(), id_, std::move(calibration)));
-        !done)
-        document_.tell(toQt(done.error().text()));
+    document_.edit(name, show::calibrate(document_.state().show, id_, std::move(calibration)));
 }
 
 void CalibrationView::hideEvent(QHideEvent*) {

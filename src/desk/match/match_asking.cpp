@@ -34,15 +34,15 @@ Ask MatchModel::askedAs() const {
     if (!w)
         return Ask::Gel;
     const auto& asked = w->asked;
-    if (startsWith(asked, "cct:"))
+    if (std::holds_alternative<light::AskedWhite>(asked))
         return Ask::White;
-    if (startsWith(asked, "xy:"))
+    if (std::holds_alternative<light::AskedXy>(asked))
         return Ask::Xy;
-    if (startsWith(asked, "uv:"))
+    if (std::holds_alternative<light::AskedUv>(asked))
         return as_hue_ ? Ask::HueSaturation : Ask::Uv;
-    if (startsWith(asked, "srgb:"))
+    if (std::holds_alternative<light::AskedSrgb>(asked))
         return Ask::Hex;
-    return startsWith(asked, "spd:") ? Ask::Measured : Ask::Gel;
+    return std::holds_alternative<light::AskedMeasured>(asked) ? Ask::Measured : Ask::Gel;
 }
 
 std::optional<route::Disc> MatchModel::disc() const {
@@ -65,19 +65,18 @@ void MatchModel::askAs(Ask ask) {
         const auto cct = colour::cctOf(uv);
         if (!cct || std::abs(cct->duv) > 0.05)
             return document_.tell(tr("This colour is too far from white to be kelvin and tint."));
-        return pick(fmt::format("cct:{:.0f}/{:.4f}", cct->cct.value, cct->duv));
+        return pick(light::AskedWhite{cct->cct.value, cct->duv});
     }
     case Ask::Xy: {
-        const auto xyz = light->xyz;
-        const double sum = xyz.X + xyz.Y + xyz.Z;
-        return pick(fmt::format("xy:{:.4f},{:.4f}", xyz.X / sum, xyz.Y / sum));
+        const auto xy = colour::toXy(light->xyz);
+        return pick(light::AskedXy{xy.x, xy.y});
     }
     case Ask::Uv:
     case Ask::HueSaturation:
-        return pick(fmt::format("uv:{:.4f},{:.4f}", uv.u, uv.v));
+        return pick(light::AskedUv{uv.u, uv.v});
     case Ask::Hex: {
         const auto c = nearestHex(uv);
-        return pick(fmt::format("srgb:#{:02x}{:02x}{:02x}", c.r, c.g, c.b));
+        return pick(light::AskedSrgb{c.r, c.g, c.b});
     }
     default:
         break; // picked from the book, a file or a lamp
@@ -90,12 +89,10 @@ std::optional<std::pair<double, double>> MatchModel::askedNumbers() const {
     if (!w || !light)
         return std::nullopt;
     const Ask ask = askedAs();
-    if (ask == Ask::Xy || ask == Ask::Uv) {
-        const auto parts = split(std::string_view(w->asked).substr(3), ',');
-        const auto a = toNumber(parts[0]);
-        const auto b = parts.size() > 1 ? toNumber(parts[1]) : std::nullopt;
-        return a && b ? std::optional(std::pair(*a, *b)) : std::nullopt;
-    }
+    if (const auto* c = std::get_if<light::AskedXy>(&w->asked))
+        return std::pair(c->x, c->y);
+    if (const auto* c = std::get_if<light::AskedUv>(&w->asked); c && ask == Ask::Uv)
+        return std::pair(c->u, c->v);
     if (ask != Ask::HueSaturation)
         return std::nullopt;
     const auto d = disc();
@@ -111,13 +108,13 @@ std::optional<std::pair<double, double>> MatchModel::askedNumbers() const {
 void MatchModel::setAskedNumbers(double a, double b, int gesture) {
     switch (askedAs()) {
     case Ask::Xy:
-        return pick(fmt::format("xy:{:.4f},{:.4f}", a, b), gesture);
+        return pick(light::AskedXy{a, b}, gesture);
     case Ask::Uv:
-        return pick(fmt::format("uv:{:.4f},{:.4f}", a, b), gesture);
+        return pick(light::AskedUv{a, b}, gesture);
     case Ask::HueSaturation:
         if (const auto d = disc()) {
             const auto uv = d->fromDisc({b / 100, a * kDegree});
-            pick(fmt::format("uv:{:.5f},{:.5f}", uv.u, uv.v), gesture);
+            pick(light::AskedUv{uv.u, uv.v}, gesture);
         }
         return;
     default:
@@ -127,16 +124,16 @@ void MatchModel::setAskedNumbers(double a, double b, int gesture) {
 
 QString MatchModel::hex() const {
     const auto w = wish();
-    return w && startsWith(w->asked, "srgb:") ? toQt(w->asked.substr(5)) : QString();
+    const auto* c = w ? std::get_if<light::AskedSrgb>(&w->asked) : nullptr;
+    return c ? toQt(light::toText(*c)).section(':', 1) : QString();
 }
 
 void MatchModel::pickUv(const colour::Uv& uv, int gesture) {
     if (askedAs() == Ask::Xy) {
-        const auto xyz = colour::toXyz(uv);
-        const double sum = xyz.X + xyz.Y + xyz.Z;
-        return pick(fmt::format("xy:{:.4f},{:.4f}", xyz.X / sum, xyz.Y / sum), gesture);
+        const auto xy = colour::toXy(colour::toXyz(uv));
+        return pick(light::AskedXy{xy.x, xy.y}, gesture);
     }
-    pick(fmt::format("uv:{:.4f},{:.4f}", uv.u, uv.v), gesture);
+    pick(light::AskedUv{uv.u, uv.v}, gesture);
 }
 
 void MatchModel::takeLamp(int number) {
@@ -148,13 +145,13 @@ void MatchModel::takeLamp(int number) {
             return document_.tell(tr("Lamp %1 shows no light now.").arg(number));
         const auto uv = colour::toUv(lamp->sent.xyz);
         as_hue_ = false;
-        return pick(fmt::format("uv:{:.5f},{:.5f}", uv.u, uv.v));
+        return pick(light::AskedUv{uv.u, uv.v});
     }
     document_.tell(tr("There is no lamp %1.").arg(number));
 }
 
 // A drag is one colour tried: its last.
-void MatchModel::remember(const std::string& asked, int gesture) {
+void MatchModel::remember(const light::Asked& asked, int gesture) {
     if (stepping_)
         return;
     const bool goes_on = gesture != 0 && gesture == tried_gesture_ && !tried_.empty();
@@ -190,11 +187,10 @@ void MatchModel::levelBrightness() {
         weakest = std::min(weakest, row.candela);
     if (!(weakest > 0))
         return document_.tell(tr("One of the types gives no light: nothing to level to."));
-    auto& session = document_.session();
-    auto hand = session.hand();
+    auto hand = document_.state().hand;
     for (const TypeRow& row : rows_)
         hand = show::withIntensity(hand, row.fixtures, weakest / row.candela);
-    session.setHand(fromQt(tr("Level to %1 cd").arg(numberText(weakest, 0))), hand);
+    document_.setHand(tr("Level to %1 cd").arg(numberText(weakest, 0)), hand);
 }
 
 void MatchModel::askCommonReach() {
@@ -211,7 +207,24 @@ void MatchModel::askCommonReach() {
     if (nearest.distance <= 0)
         return document_.tell(tr("All of these types reach this colour."));
     as_hue_ = false;
-    pick(fmt::format("uv:{:.5f},{:.5f}", nearest.at.u, nearest.at.v));
+    pick(light::AskedUv{nearest.at.u, nearest.at.v});
+}
+
+void MatchModel::setByHand(const QString& name, const std::map<std::size_t, double>& parts,
+                           int gesture) {
+    const auto& lamp = focus()->lamp;
+    const auto& type = lamp.mixer->type();
+    startByHand();
+    show::PartLevels levels;
+    if (!lamp.colour && !lamp.by_hand)
+        levels = show::partLevels(type, *by_hand_); // from nothing, not from home
+    for (const auto& [part, level] : parts) {
+        (*by_hand_)[part] = level;
+        levels[type.partName(part)] = level;
+    }
+    document_.setHand(name,
+                      shining(show::withParts(document_.state().hand, focus()->fixtures, levels)),
+                      fmt::format("{}-{}", fromQt(name), gesture));
 }
 
 void MatchModel::startByHand() {
@@ -271,15 +284,10 @@ void MatchModel::setFamilyDrive(const Family& family, double target, int gesture
     if (!focus())
         return;
     const double before = familyDrive(family);
-    startByHand();
+    std::map<std::size_t, double> parts;
     for (const std::size_t e : family.parts)
-        (*by_hand_)[e] =
-            std::clamp(before > 0.05 ? (*by_hand_)[e] * target / before : target, 0.0, 1.0);
-    auto& session = document_.session();
-    const auto name = fromQt(tr("%1 by hand").arg(family.name));
-    session.setHand(name,
-                    shining(show::withDrives(session.hand(), focus()->fixtures, *by_hand_, wish())),
-                    fmt::format("{}-{}", name, gesture));
+        parts[e] = std::clamp(before > 0.05 ? drive(e) * target / before : target, 0.0, 1.0);
+    setByHand(tr("%1 by hand").arg(family.name), parts, gesture);
 }
 
 } // namespace zelo::desk

@@ -13,25 +13,6 @@
 
 namespace zelo::desk {
 
-namespace {
-
-// The parts of cct:K/DUV; nothing for any other notation.
-std::optional<std::pair<double, double>> whiteParts(const std::string& asked) {
-    if (!startsWith(asked, "cct:"))
-        return std::nullopt;
-    const auto parts = split(std::string_view(asked).substr(4), '/');
-    const auto k = toNumber(parts[0]);
-    const auto duv = parts.size() > 1 ? toNumber(parts[1]) : std::optional<double>(0);
-    return k && duv ? std::optional(std::pair(*k, *duv)) : std::nullopt;
-}
-
-std::string whiteText(double kelvin, double duv) {
-    return duv == 0 ? fmt::format("cct:{:.0f}", kelvin)
-                    : fmt::format("cct:{:.0f}/{:.4f}", kelvin, duv);
-}
-
-} // namespace
-
 QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& got,
                   const colour::Uv& white) {
     const auto way = QObject::tr(mix::words(mix::wayOf(wanted, got, white)));
@@ -51,10 +32,12 @@ QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& go
 }
 
 MatchModel::MatchModel(Document& document, QObject* parent) : QObject(parent), document_(document) {
-    connect(&document_, &Document::stageComputed, this, &MatchModel::rebuild);
-    connect(&document_, &Document::lineupChanged, this, &MatchModel::rebuild);
-    connect(&document_, &Document::seenByChanged, this, &MatchModel::rowsChanged);
-    connect(&document_, &Document::focusTypeChanged, this, &MatchModel::rebuild);
+    connect(&document_, &Document::changed, this, [this](Changes what) {
+        if (what.has(Change::Light | Change::Lineup | Change::Focus))
+            rebuild();
+        else if (what.has(Change::Seen))
+            emit rowsChanged();
+    });
 }
 
 void MatchModel::rebuild() {
@@ -104,7 +87,7 @@ void MatchModel::rebuild() {
     if (const light::Wanted* want = wanted())
         for (TypeRow& row : rows_)
             if (row.lamp.colour && row.lamp.colour->wanted.asked != want->asked) {
-                row.words = tr("shows %1").arg(toQt(row.lamp.colour->wanted.asked));
+                row.words = tr("shows %1").arg(toQt(light::toText(row.lamp.colour->wanted.asked)));
                 if (colour::hasChromaticity(row.lamp.sent.xyz))
                     row.miss_uv = colour::distance(want->uv(), colour::toUv(row.lamp.sent.xyz));
             }
@@ -165,123 +148,139 @@ const light::Wanted* MatchModel::wanted() const {
 }
 
 std::optional<show::ColourWish> MatchModel::wish() const {
-    auto& session = document_.session();
     const auto fixtures = focus() ? focus()->fixtures : document_.lineup();
     if (fixtures.empty())
         return std::nullopt;
-    return show::shownValue(*session.show(), *session.hand(), fixtures.front()).colour;
+    return show::shownValue(document_.show(), *document_.state().hand, fixtures.front()).colour;
+}
+
+const light::AskedGel* MatchModel::askedGel() const {
+    wish_now_ = wish();
+    return wish_now_ ? std::get_if<light::AskedGel>(&wish_now_->asked) : nullptr;
+}
+
+const light::AskedWhite* MatchModel::askedWhite() const {
+    wish_now_ = wish();
+    return wish_now_ ? std::get_if<light::AskedWhite>(&wish_now_->asked) : nullptr;
 }
 
 QString MatchModel::headline() const {
     const auto w = wish();
     if (!w)
         return {};
-    if (const auto gel = light::parseGelText(w->asked))
+    if (const auto* gel = askedGel())
         return toQt(gel->id);
-    if (const auto white = whiteParts(w->asked))
-        return numberText(white->first, 0);
-    return toQt(w->asked.substr(0, w->asked.find(':')));
+    if (const auto* white = askedWhite())
+        return numberText(white->cct_k, 0);
+    return toQt(light::toText(w->asked)).section(':', 0, 0);
 }
 
 QString MatchModel::headlineName() const {
     const auto w = wish();
     if (!w)
         return {};
-    if (const auto gel = light::parseGelText(w->asked)) {
-        const auto found = document_.session().library().gel(gel->id);
+    if (const auto* gel = askedGel()) {
+        const auto found = document_.library().gel(gel->id);
         return found ? toQt(found->name) : tr("not in the book");
     }
-    if (const auto white = whiteParts(w->asked))
+    if (askedWhite())
         return tr("kelvin white");
-    return toQt(w->asked.substr(w->asked.find(':') + 1));
+    if (const auto* c = std::get_if<light::AskedXy>(&w->asked))
+        return tr("%1, %2").arg(numberText(c->x, 4), numberText(c->y, 4));
+    if (const auto* c = std::get_if<light::AskedUv>(&w->asked))
+        return tr("%1, %2").arg(numberText(c->u, 4), numberText(c->v, 4));
+    return toQt(light::toText(w->asked)).section(':', 1);
 }
 
 QString MatchModel::kindText() const {
     const auto w = wish();
     if (!w)
         return tr("pick a colour from the swatch book");
-    if (light::parseGelText(w->asked))
+    if (askedGel())
         return tr("gel, under a lamp of");
-    if (whiteParts(w->asked))
+    if (askedWhite())
         return tr("white, with a tint of");
-    if (w->asked.rfind("palette:", 0) == 0)
+    if (std::holds_alternative<light::AskedPalette>(w->asked))
         return tr("palette, as it is now");
-    if (w->asked.rfind("spd:", 0) == 0)
+    if (std::holds_alternative<light::AskedMeasured>(w->asked))
         return tr("measured light");
     return tr("typed colour");
 }
 
 std::optional<double> MatchModel::lampK() const {
-    const auto w = wish();
-    const auto gel = w ? light::parseGelText(w->asked) : std::nullopt;
-    if (!gel)
+    const auto* gel = askedGel();
+    if (!gel || !gel->lamp.empty())
         return std::nullopt;
-    return gel->lamp.empty() ? light::kGelLampK : toNumber(gel->lamp);
+    return gel->lamp_k.value_or(light::kGelLampK);
 }
 
 std::optional<double> MatchModel::whiteK() const {
-    const auto w = wish();
-    const auto white = w ? whiteParts(w->asked) : std::nullopt;
-    return white ? std::optional(white->first) : std::nullopt;
+    const auto* white = askedWhite();
+    return white ? std::optional(white->cct_k) : std::nullopt;
 }
 
 std::optional<double> MatchModel::whiteDuv() const {
-    const auto w = wish();
-    const auto white = w ? whiteParts(w->asked) : std::nullopt;
-    return white ? std::optional(white->second) : std::nullopt;
+    const auto* white = askedWhite();
+    return white ? std::optional(white->duv.value_or(0)) : std::nullopt;
 }
 
 void MatchModel::editWishes(const QString& name, bool whole_lineup, int gesture,
-                            const std::function<void(show::ColourWish&)>& change) {
-    auto& session = document_.session();
+                            const std::function<void(show::ColourWish&)>& change,
+                            bool from_nothing) {
     const auto fixtures = whole_lineup || !focus() ? document_.lineup() : focus()->fixtures;
     if (fixtures.empty())
         return document_.tell(tr("No lamps in the lineup: choose some first."));
     by_hand_.reset();
-    auto hand = session.hand();
+    auto hand = document_.state().hand;
     for (const show::FixtureId id : fixtures) {
-        auto wish = show::shownValue(*session.show(), *hand, id).colour;
+        auto wish = show::shownValue(*document_.state().show, *hand, id).colour;
+        if (!wish && !from_nothing)
+            continue;
         if (!wish)
             wish = show::ColourWish{};
         change(*wish);
-        if (wish->asked.empty())
-            continue;
-        if (const auto read = session.mixes().wanted(wish->asked))
-            wish->uv = read->uv();
+        if (const auto read = document_.wanted(wish->asked))
+            wish->uv = (*read)->uv();
         hand = show::withColour(hand, {id}, *wish);
     }
-    session.setHand(fromQt(name), hand,
-                    gesture ? fmt::format("{}-{}", fromQt(name), gesture) : std::string());
+    document_.setHand(name, hand,
+                      gesture ? fmt::format("{}-{}", fromQt(name), gesture) : std::string());
 }
 
-void MatchModel::pick(const std::string& asked, int gesture) {
-    std::string text = asked;
+void MatchModel::pick(const std::string& notation) {
+    if (const auto asked = light::parseAsked(notation))
+        pick(*asked);
+    else
+        document_.tell(toQt(asked.error().text()));
+}
+
+void MatchModel::pick(const light::Asked& wanted, int gesture) {
+    light::Asked asked = wanted;
     // A gel picked without a lamp keeps the lamp that is in use.
-    if (auto gel = light::parseGelText(asked); gel && gel->lamp.empty()) {
-        if (const auto k = lampK())
-            gel->lamp = fmt::format("{:.0f}", *k);
-        text = light::toText(*gel);
-    }
-    if (const auto read = document_.session().mixes().wanted(text); !read)
+    if (auto* gel = std::get_if<light::AskedGel>(&asked); gel && !gel->lamp_k && gel->lamp.empty())
+        gel->lamp_k = lampK();
+    if (const auto read = document_.wanted(asked); !read)
         return document_.tell(toQt(read.error().text()));
     // A drag has one name, so that it is one step.
-    editWishes(gesture ? tr("Colour") : tr("Colour %1").arg(toQt(text)), true, gesture,
-               [&](show::ColourWish& w) { w.asked = text; });
-    remember(text, gesture);
+    editWishes(
+        gesture ? tr("Colour") : tr("Colour %1").arg(toQt(light::toText(asked))), true, gesture,
+        [&](show::ColourWish& w) { w.asked = asked; }, true);
+    remember(asked, gesture);
 }
 
 void MatchModel::setLampK(double kelvin, int gesture) {
     editWishes(tr("Lamp behind the gel"), true, gesture, [&](show::ColourWish& w) {
-        if (auto gel = light::parseGelText(w.asked)) {
-            gel->lamp = fmt::format("{:.0f}", kelvin);
-            w.asked = light::toText(*gel);
+        if (auto* gel = std::get_if<light::AskedGel>(&w.asked)) {
+            gel->lamp_k = kelvin;
+            gel->lamp.clear();
         }
     });
 }
 
 void MatchModel::setWhite(double kelvin, double duv, int gesture) {
-    editWishes(tr("White"), true, gesture,
-               [&](show::ColourWish& w) { w.asked = whiteText(kelvin, duv); });
+    const light::AskedWhite white{kelvin, duv == 0 ? std::nullopt : std::optional(duv)};
+    editWishes(
+        tr("White"), true, gesture, [&](show::ColourWish& w) { w.asked = white; }, true);
 }
 
 void MatchModel::setIntent(mix::Intent intent) {
@@ -319,13 +318,8 @@ void MatchModel::setDrive(std::size_t emitter, double drive, int gesture) {
                               w.pins.emplace_back(pin, std::clamp(drive, 0.0, 1.0));
                           });
     }
-    startByHand();
-    (*by_hand_)[emitter] = std::clamp(drive, 0.0, 1.0);
-    auto& session = document_.session();
-    const auto name = fmt::format("{} by hand", emitterName(emitter));
-    session.setHand(name,
-                    shining(show::withDrives(session.hand(), focus()->fixtures, *by_hand_, wish())),
-                    fmt::format("{}-{}", name, gesture));
+    setByHand(tr("%1 by hand").arg(toQt(emitterName(emitter))),
+              {{emitter, std::clamp(drive, 0.0, 1.0)}}, gesture);
 }
 
 void MatchModel::solveAgain() {
@@ -428,8 +422,8 @@ void MatchModel::askTradeOff() {
         return;
     }
     const auto& colour = *row->lamp.colour;
-    std::string key =
-        row->key.type + row->key.mode + colour.wanted.asked + mix::nameOf(colour.wish.intent);
+    std::string key = row->key.type + row->key.mode + light::toText(colour.wanted.asked) +
+                      mix::nameOf(colour.wish.intent);
     for (const std::size_t e : colour.wish.keep_out)
         key += fmt::format("-{}", e);
     for (const auto& p : colour.wish.pins)

@@ -46,7 +46,8 @@ public:
     std::optional<double> lampK() const;          // of a gel
     std::optional<double> whiteK() const;
     std::optional<double> whiteDuv() const;
-    void pick(const std::string& asked, int gesture = 0); // for the whole lineup
+    void pick(const light::Asked& asked, int gesture = 0); // for the whole lineup
+    void pick(const std::string& notation); // the same, as it is written; tells what is wrong
     void setLampK(double kelvin, int gesture);
     void setWhite(double kelvin, double duv, int gesture);
 
@@ -61,9 +62,9 @@ public:
     QString hex() const;                            // of what is asked for as hex; empty else
     void pickUv(const colour::Uv& uv, int gesture); // on the map; asked for as it is chosen
     void takeLamp(int number);                      // as this lamp shows now
-    // Through the colours that were tried in this session.
+    // Through the colours that were tried in this document_.
     void stepTried(int by);
-    const std::vector<std::string>& tried() const { return tried_; }
+    const std::vector<light::Asked>& tried() const { return tried_; }
 
     // --- Get
     // All types show the brightness of the weakest at full, by their intensities.
@@ -105,23 +106,30 @@ private:
     void rebuild();
     void askTradeOff();
     void askRendering(); // R_f of each row, in the background
+    // Only these parts, each on its own: the others stay in the mix.
+    void setByHand(const QString& name, const std::map<std::size_t, double>& parts, int gesture);
     // Emitters at home are not what a hand begins from: without a colour it begins from nothing.
     void startByHand();
     show::HandPtr shining(show::HandPtr hand) const; // lamps that have no intensity get it full
-    void remember(const std::string& asked, int gesture);
+    void remember(const light::Asked& asked, int gesture);
     std::optional<route::Disc> disc() const; // the focus's reach about the show's white
+    // `from_nothing`: also for lamps of which no colour was asked yet.
     void editWishes(const QString& name, bool whole_lineup, int gesture,
-                    const std::function<void(show::ColourWish&)>& change);
+                    const std::function<void(show::ColourWish&)>& change,
+                    bool from_nothing = false);
+    const light::AskedGel* askedGel() const; // of the wish; null when it is none
+    const light::AskedWhite* askedWhite() const;
     std::string emitterName(std::size_t emitter) const;
 
     Document& document_;
     std::vector<TypeRow> rows_;
     std::size_t focus_ = 0;
-    std::optional<light::Drives> by_hand_; // ahead of the stage while a drag goes on
+    mutable std::optional<show::ColourWish> wish_now_; // what askedGel() points into
+    std::optional<light::Drives> by_hand_;             // ahead of the stage while a drag goes on
     std::vector<mix::TradePoint> trade_;
     std::string trade_key_;
     bool as_hue_ = false; // a chromaticity is asked for as hue and saturation
-    std::vector<std::string> tried_;
+    std::vector<light::Asked> tried_;
     std::size_t tried_at_ = 0;
     int tried_gesture_ = 0;
     bool stepping_ = false;

@@ -9,6 +9,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
+#include "desk/kit/watch.h"
 #include "desk/match/asked_as.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/mix_panel.h"
@@ -142,7 +143,7 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
         balance_->setValue(k);
         document_.setCamera(k);
     });
-    connect(&document_, &Document::seenByChanged, this, [this] {
+    watch(document_, this, Change::Seen, [this] {
         seen_by_->setChosen(document_.camera() ? 1 : 0);
         balance_->setVisible(document_.camera().has_value());
     });

@@ -40,7 +40,7 @@ void SkinPanel::ask() {
     }
     document_.later(
         "skin", this,
-        [lamp = row->lamp, &library = document_.session().library(),
+        [lamp = row->lamp, &library = document_.library(),
          white = Kelvin{document_.show().white_cct_k}] {
             std::vector<colour::Spectrum> surfaces;
             for (const auto& s : library.surfaces().gels)
@@ -71,7 +71,7 @@ void SkinPanel::paintEvent(QPaintEvent*) {
                           "light."));
         return;
     }
-    const auto& samples = document_.session().library().surfaces().gels;
+    const auto& samples = document_.library().surfaces().gels;
     const int rows = (static_cast<int>(seen_.size()) + kColumns - 1) / kColumns;
     const double wide = width() / static_cast<double>(kColumns);
     const double high = (height() - 22.0) / rows;

@@ -123,7 +123,7 @@ void FullReadings::ask() {
     document_.later(
         "full readings", this,
         [lamp = row->lamp, white = Kelvin{document_.show().white_cct_k},
-         tungsten = document_.session().library().type("eider-1000")] {
+         tungsten = document_.library().type("eider-1000")] {
             return numbersOf(lamp, colour::lampOf(white), tungsten);
         },
         [this](const FullNumbers& numbers) {

@@ -8,6 +8,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "desk/readings/reach_map.h"
 #include "desk/readings/spectrum_plot.h"
 #include "light/levels.h"
@@ -37,8 +38,8 @@ ReadingsPanel::ReadingsPanel(Document& document, MatchModel& match, QWidget* par
     connect(keep_, &Button::clicked, this, &ReadingsPanel::keepWanted);
     connect(put_down_, &Button::clicked, this, &ReadingsPanel::putDownWanted);
     connect(&match_, &MatchModel::rowsChanged, this, &ReadingsPanel::refresh);
-    connect(&document_, &Document::showChanged, this, [this] {
-        const bool holding = !document_.session().hand()->empty();
+    watch(document_, this, Change::Hand, [this] {
+        const bool holding = !document_.state().hand->empty();
         for (Button* b : {keep_, put_down_}) {
             b->setEnabled(holding);
             b->update();

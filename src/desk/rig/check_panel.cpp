@@ -4,6 +4,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 
 namespace zelo::desk {
 
@@ -21,9 +22,8 @@ CheckPanel::CheckPanel(Document& document, QWidget* parent)
     setAccessibleName(tr("Light check"));
     setToolTip(tr("From what is asked for to the light that comes out, link by link"));
     connect(next_, &Button::clicked, this, &CheckPanel::nextDark);
-    connect(&document_, &Document::stageComputed, this, &CheckPanel::refresh);
-    connect(&document_, &Document::lineupChanged, this, &CheckPanel::refresh);
-    connect(&document_, &Document::foundChanged, this, &CheckPanel::refresh);
+    // The check goes over the whole patch: not while nobody looks.
+    watch(document_, this, Change::Light | Change::Lineup | Change::Found, [this] { refresh(); });
 }
 
 void CheckPanel::showEvent(QShowEvent*) {
@@ -35,18 +35,18 @@ void CheckPanel::refresh() {
         return;
     links_.clear();
     if (!document_.lineup().empty()) {
-        auto& session = document_.session();
         play::OutputState output;
-        output.sends = session.player() != nullptr;
-        output.on_stage = session.onStage();
-        if (auto* network = session.network()) {
+        output.sends = document_.player() != nullptr;
+        output.on_stage = document_.onStage();
+        if (auto* network = document_.network()) {
             output.network_chosen = network->choice().leavesComputer();
             output.receivers_known = network->finder() != nullptr;
             output.receivers = network->receivers();
         }
-        const auto slots_of = [&](const show::Fixture& f) {
-            const auto mixer = session.mixes().mixer(f.type, f.mode);
-            return mixer ? mixer->mode().footprint : 0;
+        const auto slots_of = [from = document_.sources()](const show::Fixture& f) {
+            const auto type = from->type(f.type);
+            const light::Mode* mode = type ? type->mode(f.mode) : nullptr;
+            return mode ? mode->footprint : 0;
         };
         if (auto links =
                 play::lightCheck(document_.stage(), document_.lineup().front(), slots_of, output))

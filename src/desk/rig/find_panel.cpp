@@ -5,6 +5,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 
 #include <QPointer>
 #include <QScrollArea>
@@ -114,11 +115,8 @@ FindPanel::FindPanel(Document& document, QWidget* parent)
     add_all_->hide();
     connect(search_, &Button::clicked, this, &FindPanel::search);
     connect(add_all_, &Button::clicked, this, &FindPanel::addAll);
-    connect(&document_, &Document::foundChanged, this, &FindPanel::refreshSoon);
-    connect(&document_, &Document::showChanged, this, [this] {
-        if (isVisible())
-            refreshSoon();
-    });
+    watch(document_, this, Change::Found | Change::Rig | Change::Types | Change::Outputs,
+          [this] { refreshSoon(); });
 }
 
 void FindPanel::refreshSoon() {
@@ -132,7 +130,7 @@ void FindPanel::refreshSoon() {
 }
 
 void FindPanel::search() {
-    auto* network = document_.session().network();
+    auto* network = document_.network();
     if (!network || !network->finder())
         return document_.tell(tr("No network: its port could not be opened."));
     if (found_.searching)
@@ -142,13 +140,13 @@ void FindPanel::search() {
 }
 
 void FindPanel::refresh() {
-    if (auto* network = document_.session().network(); network && network->finder())
+    if (auto* network = document_.network(); network && network->finder())
         found_ = network->finder()->state();
     fill();
 }
 
 void FindPanel::fill() {
-    matches_ = host::matchRig(document_.show(), document_.session().library(), found_);
+    matches_ = host::matchRig(document_.show(), document_.library(), found_);
     const QString now = contents();
     if (now == filled_with_)
         return update();
@@ -233,7 +231,7 @@ QString FindPanel::note() const {
 }
 
 void FindPanel::identify(const wire::Uid& uid, bool on) {
-    auto* finder = document_.session().network()->finder();
+    auto* finder = document_.network()->finder();
     std::erase(flashing_, uid);
     if (on)
         flashing_.push_back(uid);
@@ -243,10 +241,10 @@ void FindPanel::identify(const wire::Uid& uid, bool on) {
 
 void FindPanel::add(const std::vector<RigMatch>& which) {
     show::Lineup added;
-    const auto next = host::addFound(document_.session().show(), found_, which, &added);
+    const auto next = host::addFound(document_.state().show, found_, which, &added);
     const auto name = tr("Add %1, found").arg(lampCount(added.size()));
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        return document_.tell(toQt(done.error().text()));
+    if (!document_.edit(name, next))
+        return;
     document_.setLineup(std::move(added));
 }
 
@@ -255,14 +253,13 @@ void FindPanel::addAll() {
 }
 
 void FindPanel::take(const RigMatch& match) {
-    const auto next = host::takeOver(document_.session().show(), found_, match);
-    if (const auto done = document_.session().edit(fromQt(tr("Patch as found")), next); !done)
-        document_.tell(toQt(done.error().text()));
+    const auto next = host::takeOver(document_.state().show, found_, match);
+    document_.edit(tr("Patch as found"), next);
 }
 
 // The device takes the patch's mode first: its slots decide whether the address fits.
 void FindPanel::set(const RigMatch& match) {
-    auto* finder = document_.session().network()->finder();
+    auto* finder = document_.network()->finder();
     const auto* f = document_.show().fixture(*match.fixture);
     const auto uid = found_.devices[match.device].uid;
     if (match.other_mode && match.type)

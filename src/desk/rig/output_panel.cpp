@@ -6,6 +6,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 
 #include <QComboBox>
 #include <QHeaderView>
@@ -62,8 +63,8 @@ OutputPanel::OutputPanel(Document& document, QWidget* parent)
     connect(lines_, &QTableWidget::cellChanged, this, &OutputPanel::editCell);
     connect(add_, &Button::clicked, this, &OutputPanel::addLine);
     connect(remove_, &Button::clicked, this, &OutputPanel::removeLine);
-    connect(&document_, &Document::showChanged, this, &OutputPanel::refresh);
-    connect(&document_, &Document::foundChanged, this, [this] { update(); });
+    watch(document_, this, Change::Outputs | Change::Rig | Change::Controls, [this] { refresh(); });
+    watch(document_, this, Change::Found, [this] { update(); });
     auto* timer = new QTimer(this); // packets are counted as they go
     connect(timer, &QTimer::timeout, this, [this] {
         if (isVisible())
@@ -78,7 +79,7 @@ void OutputPanel::showEvent(QShowEvent*) {
 
 void OutputPanel::refresh() {
     filling_ = true;
-    auto* network = document_.session().network();
+    auto* network = document_.network();
     cards_->clear();
     cards_->addItem(tr("this computer only"), QStringLiteral("127.0.0.1"));
     for (const auto& card : host::networkCards())
@@ -109,9 +110,8 @@ void OutputPanel::refresh() {
 }
 
 void OutputPanel::change(const QString& name, std::vector<show::OutputLine> lines) {
-    const auto next = show::changeOutputs(document_.session().show(), std::move(lines));
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        document_.tell(toQt(done.error().text()));
+    const auto next = show::changeOutputs(document_.state().show, std::move(lines));
+    document_.edit(name, next);
     refresh();
 }
 
@@ -182,7 +182,7 @@ void OutputPanel::removeLine() {
 
 // Going out to a network is asked once more: others may be listening there.
 void OutputPanel::chooseCard() {
-    auto* network = document_.session().network();
+    auto* network = document_.network();
     if (!network)
         return;
     const QString card = cards_->currentData().toString();
@@ -221,7 +221,7 @@ void OutputPanel::paintEvent(QPaintEvent*) {
     drawText(p, kMargin, 62, tr("network"), typeface(Type::Small), theme().dim);
     drawText(p, kMargin, 128, tr("universes and where they go"), typeface(Type::Small),
              theme().dim);
-    auto* network = document_.session().network();
+    auto* network = document_.network();
     const int room = width() - 2 * kMargin;
     p.setFont(typeface(Type::Small));
     if (document_.show().outputs.empty()) {
@@ -232,7 +232,7 @@ void OutputPanel::paintEvent(QPaintEvent*) {
     }
     int y = add_->geometry().bottom() + 26;
     if (!network) {
-        drawText(p, kMargin, y, tr("No output in this session."), typeface(Type::Small),
+        drawText(p, kMargin, y, tr("No output in this document_."), typeface(Type::Small),
                  theme().text);
         return;
     }

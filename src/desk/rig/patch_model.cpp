@@ -14,20 +14,19 @@ using show::FixtureId;
 
 PatchModel::PatchModel(Document& document, QObject* parent)
     : QAbstractTableModel(parent), document_(document) {
-    connect(&document_, &Document::showChanged, this, &PatchModel::refresh);
     refresh();
 }
 
 show::SlotsOf PatchModel::slotsOf() const {
     return [this](const show::Fixture& f) {
-        const auto type = document_.session().library().type(f.type);
+        const auto type = document_.library().type(f.type);
         const light::Mode* mode = type ? type->mode(f.mode) : nullptr;
         return mode ? mode->footprint : 0;
     };
 }
 
 void PatchModel::refresh() {
-    const show::ShowPtr& now = document_.session().show();
+    const show::ShowPtr& now = document_.state().show;
     if (now == seen_)
         return;
     std::vector<FixtureId> ids;
@@ -59,7 +58,7 @@ int PatchModel::columnCount(const QModelIndex& parent) const {
 }
 
 QString PatchModel::groupOf(FixtureId id) const {
-    for (const auto& g : document_.show().groups)
+    for (const auto& [g_id, g] : document_.show().groups)
         if (std::find(g->fixtures.begin(), g->fixtures.end(), id) != g->fixtures.end())
             return toQt(g->name);
     return {};
@@ -102,7 +101,7 @@ QVariant PatchModel::data(const QModelIndex& at, int role) const {
     case Number:
         return f->number;
     case Type: {
-        const auto type = document_.session().library().type(f->type);
+        const auto type = document_.library().type(f->type);
         return type ? toQt(type->name) : tr("%1, not in the library").arg(toQt(f->type));
     }
     case Mode:
@@ -146,7 +145,7 @@ Qt::ItemFlags PatchModel::flags(const QModelIndex& index) const {
 
 Result<show::ShowPtr> PatchModel::edited(int column, const QString& text,
                                          const std::vector<FixtureId>& ids) const {
-    const auto& now = document_.session().show();
+    const auto& now = document_.state().show;
     const std::string plain = fromQt(text.trimmed());
     const auto whole = [&](int low, int high) -> Result<int> {
         const auto n = toInteger(plain);
@@ -178,7 +177,7 @@ Result<show::ShowPtr> PatchModel::edited(int column, const QString& text,
     }
     case Mode:
         for (const FixtureId id : ids) {
-            const auto type = document_.session().library().type(now->fixture(id)->type);
+            const auto type = document_.library().type(now->fixture(id)->type);
             if (type && !type->mode(plain))
                 return fail(ErrorCode::NotFound, "{} has no mode '{}'", type->name, plain);
         }
@@ -197,15 +196,12 @@ bool PatchModel::setData(const QModelIndex& at, const QVariant& value, int role)
     const QStringList what{tr("Number"),  {},        tr("Mode"), tr("Universe"),
                            tr("Address"), QString(), tr("Note")};
     const auto name = tr("%1 of %2").arg(what[at.column()], lampCount(ids.size()));
-    const auto done =
-        document_.session().edit(fromQt(name), edited(at.column(), value.toString(), ids));
-    if (!done)
-        document_.tell(toQt(done.error().text()));
-    return done.has_value();
+    return document_.edit(name, edited(at.column(), value.toString(), ids));
 }
 
 void PatchModel::resolveFaults() {
-    show::ShowPtr next = document_.session().show();
+    refresh(); // Rig may not have been looked at since
+    show::ShowPtr next = document_.state().show;
     int moved = 0;
     // One at a time: a move may make room for the next.
     for (auto faults = faults_; !faults.clashes.empty() || !faults.past_end.empty();
@@ -222,7 +218,7 @@ void PatchModel::resolveFaults() {
     if (moved == 0)
         return;
     const auto name = tr("Move %1 to free slots").arg(lampCount(moved));
-    if (const auto done = document_.session().edit(fromQt(name), next); done)
+    if (document_.edit(name, Result<show::ShowPtr>(next)))
         document_.tell(name);
 }
 

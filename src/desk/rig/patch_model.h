@@ -23,6 +23,8 @@ public:
     QString faultText(show::FixtureId id) const; // "overlaps 21 by 4 slots"; empty when none
     show::SlotsOf slotsOf() const;
 
+    void refresh(); // the rig or its types changed
+
     // Rows that an edit is for; set by the table.
     std::function<std::vector<show::FixtureId>()> chosen;
 
@@ -37,7 +39,6 @@ public:
     bool setData(const QModelIndex& index, const QVariant& value, int role) override;
 
 private:
-    void refresh();
     QString groupOf(show::FixtureId id) const;
     Result<show::ShowPtr> edited(int column, const QString& text,
                                  const std::vector<show::FixtureId>& ids) const;

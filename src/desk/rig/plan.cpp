@@ -4,6 +4,7 @@
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "show/arrange.h"
 #include "show/patch.h"
 
@@ -60,9 +61,8 @@ Plan::Plan(Document& document, QWidget* parent) : QWidget(parent), document_(doc
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setAcceptDrops(true);
-    connect(&document_, &Document::stageComputed, this, [this] { update(); });
-    connect(&document_, &Document::lineupChanged, this, [this] { update(); });
-    connect(&document_, &Document::showChanged, this, [this] {
+    watch(document_, this, Change::Light | Change::Lineup | Change::Hand, [this] { update(); });
+    watch(document_, this, Change::Rig, [this] {
         if (fitted_)
             fit();
         update();
@@ -354,7 +354,7 @@ void Plan::hoverArea(const QPointF& at) {
 
 void Plan::arrange(Arrange how) {
     const auto& lineup = document_.lineup();
-    const auto& show = document_.session().show();
+    const auto& show = document_.state().show;
     const auto lamps = lampCount(lineup.size());
     const auto [name, next] = [&]() -> std::pair<QString, Result<show::ShowPtr>> {
         switch (how) {
@@ -374,8 +374,7 @@ void Plan::arrange(Arrange how) {
         return {tr("Pan %1").arg(lamps), show::panBeams(show, lineup, 5)};
     }();
     fitted_ = false;
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        document_.tell(toQt(done.error().text()));
+    document_.edit(name, next);
 }
 
 void Plan::mousePressEvent(QMouseEvent* event) {
@@ -401,20 +400,19 @@ void Plan::mousePressEvent(QMouseEvent* event) {
     else if (!in)
         choose({*pressed_}, How::Only);
     drag_ = Drag::Lamps;
-    before_ = document_.session().show();
+    before_ = document_.state().show;
 }
 
 void Plan::moveChosen(double dx_m, double dy_m, const std::string& merge) {
     const auto& lineup = document_.lineup();
     const auto next = show::changeEach(
-        before_ ? before_ : document_.session().show(), lineup, [&](show::Fixture& f, std::size_t) {
+        before_ ? before_ : document_.state().show, lineup, [&](show::Fixture& f, std::size_t) {
             f.place.x_m = std::round((f.place.x_m + dx_m) / kSnap_m) * kSnap_m;
             f.place.y_m = std::round((f.place.y_m + dy_m) / kSnap_m) * kSnap_m;
         });
     const auto name = tr("Move %1").arg(lampCount(lineup.size()));
     fitted_ = false; // the paper stays where it is under a moving lamp
-    if (const auto done = document_.session().edit(fromQt(name), next, merge); !done)
-        document_.tell(toQt(done.error().text()));
+    document_.edit(name, next, merge);
 }
 
 void Plan::mouseMoveEvent(QMouseEvent* event) {
@@ -541,7 +539,7 @@ void Plan::keyPressEvent(QKeyEvent* event) {
         }
         if (document_.lineup().empty())
             return;
-        before_ = document_.session().show();
+        before_ = document_.state().show;
         moveChosen(x * step, y * step, {});
         before_.reset();
     };

@@ -4,6 +4,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "desk/rig/type_editor.h"
 #include "show/edits.h"
 
@@ -74,7 +75,7 @@ public:
             return QStyledItemDelegate::createEditor(parent, option, at);
         auto* box = new QComboBox(parent);
         const auto* f = document_.show().fixture(patch_.idAt(sorted_.mapToSource(at).row()));
-        const auto type = f ? document_.session().library().type(f->type) : nullptr;
+        const auto type = f ? document_.library().type(f->type) : nullptr;
         for (const auto& mode : type ? type->modes : std::vector<light::Mode>{})
             box->addItem(toQt(mode.name));
         box->setCurrentText(at.data(Qt::EditRole).toString());
@@ -147,9 +148,10 @@ RigView::RigView(Document& document, QWidget* parent)
                                     : keys & Qt::ShiftModifier ? Plan::How::Add
                                                                : Plan::How::Only);
             });
-    connect(&document_, &Document::lineupChanged, this, &RigView::lineupToTable);
+    watch(document_, this, Change::Rig | Change::Types, [this] { patch_->refresh(); });
+    watch(document_, this, Change::Lineup, [this] { lineupToTable(); });
     connect(sorted_, &QAbstractItemModel::modelReset, this, &RigView::lineupToTable);
-    connect(&document_, &Document::showChanged, this, [this] {
+    watch(document_, this, Change::Rig | Change::Types, [this] {
         resizeEvent(nullptr);
         update();
     });
@@ -291,10 +293,10 @@ void RigView::copyPatch() {
 void RigView::pastePatch() {
     const auto text = fromQt(QApplication::clipboard()->text());
     show::Lineup added;
-    const auto next = show::addFromText(document_.session().show(), text, &added);
+    const auto next = show::addFromText(document_.state().show, text, &added);
     const auto name = tr("Paste %1").arg(lampCount(added.size()));
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        return document_.tell(toQt(done.error().text()));
+    if (!document_.edit(name, next))
+        return;
     document_.setLineup(std::move(added));
 }
 
@@ -303,19 +305,18 @@ void RigView::removeChosen() {
     if (ids.empty())
         return;
     const auto name = tr("Remove %1").arg(lampCount(ids.size()));
-    const auto next = show::removeFixtures(document_.session().show(), ids);
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        return document_.tell(toQt(done.error().text()));
-    emit document_.lineupChanged();
+    const auto next = show::removeFixtures(document_.state(), ids);
+    if (!document_.edit(name, next))
+        return;
     document_.tell(tr("%1. Ctrl+Z brings them back.").arg(name));
 }
 
 void RigView::add(const show::AddWish& wish) {
     show::Lineup added;
-    const auto next = show::addMany(document_.session().show(), wish, &added);
+    const auto next = show::addMany(document_.state().show, wish, &added);
     const auto name = tr("Add %1").arg(lampCount(wish.count));
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        return document_.tell(toQt(done.error().text()));
+    if (!document_.edit(name, next))
+        return;
     document_.setLineup(std::move(added));
 }
 
@@ -341,7 +342,7 @@ void RigView::askAdd() {
     auto* address = spin(1, show::kSlotsInUniverse, 1);
     auto* spacing = spin(0, show::kSlotsInUniverse, 0);
     spacing->setSpecialValueText(tr("no gap"));
-    const auto types = document_.session().library().types();
+    const auto types = document_.library().types();
     for (const auto& t : types)
         type->addItem(toQt(t->name), toQt(t->id));
     const auto chosen = [=]() -> std::pair<std::shared_ptr<const light::FixtureType>, int> {

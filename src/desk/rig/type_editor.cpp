@@ -5,6 +5,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "desk/readings/spectrum_plot.h"
 #include "desk/rig/hull_plot.h"
 #include "files/spectrum_file.h"
@@ -127,10 +128,7 @@ TypeEditor::TypeEditor(Document& document, QWidget* parent)
         next.maker = fromQt(maker_->text());
         change(tr("Maker"), next);
     });
-    connect(&document_, &Document::showChanged, this, [this] {
-        if (isVisible())
-            refresh();
-    });
+    watch(document_, this, Change::Types | Change::Rig, [this] { refresh(); });
     hide();
 }
 
@@ -144,7 +142,7 @@ void TypeEditor::open(const std::string& id) {
 }
 
 std::shared_ptr<const light::FixtureType> TypeEditor::type() const {
-    return document_.session().library().type(id_);
+    return document_.library().type(id_);
 }
 
 std::size_t TypeEditor::mode() const {
@@ -154,12 +152,10 @@ std::size_t TypeEditor::mode() const {
 void TypeEditor::change(const QString& name, const Result<light::FixtureType>& next) {
     if (!next)
         document_.tell(toQt(next.error().text()));
-    else if (const auto done = document_.session().edit(
-                 fromQt(tr("%1 of %2").arg(name, toQt(next->name))),
-                 show::keepType(document_.session().show(),
-                                std::make_shared<light::FixtureType>(*next)));
-             !done)
-        document_.tell(toQt(done.error().text()));
+    else
+        document_.edit(
+            tr("%1 of %2").arg(name, toQt(next->name)),
+            show::keepType(document_.state().show, std::make_shared<light::FixtureType>(*next)));
     refresh();
 }
 
@@ -236,7 +232,7 @@ void TypeEditor::refresh() {
                                                                         : 2);
     filling_ = false;
     hull_->show(t, document_.colours());
-    if (const auto mixer = document_.session().mixes().mixer(id_, {})) {
+    if (const auto mixer = document_.mixes().mixer(*document_.sources(), id_, {})) {
         light::Drives full = t->rest();
         for (std::size_t i = 0; i < t->emitters.size(); ++i)
             full[i] = 1;

@@ -5,6 +5,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "desk/readings/spectrum_plot.h"
 #include "desk/rig/hull_plot.h"
 #include "files/gdtf_reader.h"
@@ -82,10 +83,7 @@ TypesPanel::TypesPanel(Document& document, QWidget* parent)
         if (const auto type = chosen())
             emit editWanted(type->id);
     });
-    connect(&document_, &Document::showChanged, this, [this] {
-        if (isVisible())
-            refresh();
-    });
+    watch(document_, this, Change::Types | Change::Rig, [this] { refresh(); });
 }
 
 std::shared_ptr<const light::FixtureType> TypesPanel::chosen() const {
@@ -104,7 +102,7 @@ void TypesPanel::choose(const std::string& id) {
 void TypesPanel::refresh() {
     const auto before = chosen();
     const std::string id = before ? before->id : std::string();
-    types_ = document_.session().library().types();
+    types_ = document_.library().types();
     std::map<std::string, int> uses;
     for (const auto& [fixture, f] : document_.show().fixtures)
         ++uses[f->type];
@@ -126,7 +124,7 @@ void TypesPanel::refresh() {
     filling_ = false;
     const auto type = chosen();
     hull_->show(type, document_.colours());
-    const auto mixer = type ? document_.session().mixes().mixer(type->id, {}) : nullptr;
+    const auto mixer = type ? document_.mixes().mixer(*document_.sources(), type->id, {}) : nullptr;
     if (mixer) {
         light::Drives full = type->rest();
         for (std::size_t i = 0; i < type->emitters.size(); ++i)
@@ -144,9 +142,9 @@ void TypesPanel::keep(const QString& name, const Result<light::FixtureType>& typ
     if (!type)
         return document_.tell(toQt(type.error().text()));
     const auto next =
-        show::keepType(document_.session().show(), std::make_shared<light::FixtureType>(*type));
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        return document_.tell(toQt(done.error().text()));
+        show::keepType(document_.state().show, std::make_shared<light::FixtureType>(*type));
+    if (!document_.edit(name, next))
+        return;
     choose(type->id);
     if (open)
         emit editWanted(type->id);
@@ -154,7 +152,7 @@ void TypesPanel::keep(const QString& name, const Result<light::FixtureType>& typ
 
 void TypesPanel::makeNew(const QString& name) {
     const auto id = light::idOf(fromQt(name));
-    if (document_.session().library().type(id))
+    if (document_.library().type(id))
         return document_.tell(tr("There is a fixture type “%1” already.").arg(name));
     keep(tr("New fixture type %1").arg(name), light::blankType(fromQt(name)), true);
 }
@@ -163,7 +161,7 @@ void TypesPanel::makeCopy(const QString& name) {
     const auto type = chosen();
     if (!type)
         return;
-    if (document_.session().library().type(light::idOf(fromQt(name))))
+    if (document_.library().type(light::idOf(fromQt(name))))
         return document_.tell(tr("There is a fixture type “%1” already.").arg(name));
     keep(tr("Copy of %1").arg(toQt(type->name)), light::copyOf(*type, fromQt(name)), true);
 }
@@ -173,12 +171,9 @@ void TypesPanel::remove() {
     if (!type)
         return;
     // A shipped type of this id is there again afterwards: then it may be in use.
-    auto next = show::removeType(document_.session().show(), type->id,
-                                 document_.session().library().ships(type->id));
-    if (const auto done =
-            document_.session().edit(fromQt(tr("Remove type %1").arg(toQt(type->name))), next);
-        !done)
-        document_.tell(toQt(done.error().text()));
+    auto next =
+        show::removeType(document_.state().show, type->id, document_.library().ships(type->id));
+    document_.edit(tr("Remove type %1").arg(toQt(type->name)), next);
 }
 
 void TypesPanel::read(const QString& path) {

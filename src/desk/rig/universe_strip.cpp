@@ -3,6 +3,7 @@
 
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 
 #include <QHelpEvent>
 #include <QKeyEvent>
@@ -24,8 +25,7 @@ UniverseStrip::UniverseStrip(Document& document, PatchModel& patch, QWidget* par
     setToolTip(tr("Who takes which of the 512 slots; wheel or arrow keys: another universe"));
     setFocusPolicy(Qt::StrongFocus);
     setFixedHeight(kTop + kHeight + 20);
-    connect(&document_, &Document::showChanged, this, [this] { update(); });
-    connect(&document_, &Document::lineupChanged, this, [this] { update(); });
+    watch(document_, this, Change::Rig | Change::Types | Change::Lineup, [this] { update(); });
 }
 
 void UniverseStrip::setUniverse(int universe) {

@@ -6,6 +6,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
+#include "desk/kit/watch.h"
 
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -101,7 +102,7 @@ Header::Header(Document& document, QWidget* parent)
     connect(name_, &Button::clicked, this,
             [this] { emit menuWanted(name_->mapToGlobal(QPoint(0, name_->height() + 6))); });
     const auto controls = [this] {
-        document_.session().setControls({master_->value() / 100, dark_->isChecked()});
+        document_.setControls({master_->value() / 100, dark_->isChecked()});
     };
     connect(master_, &NumberField::valueEdited, this, controls);
     connect(master_, &NumberField::resetWanted, this, [this, controls] {
@@ -110,11 +111,11 @@ Header::Header(Document& document, QWidget* parent)
     });
     connect(dark_, &Button::clicked, this, controls);
     connect(stage_, &StageSwitch::onStageChosen, this,
-            [this](bool on) { document_.session().setOnStage(on); });
-    connect(&document_, &Document::showChanged, this, &Header::refresh);
+            [this](bool on) { document_.setOnStage(on); });
+    watch(document_, this, Change::Saved | Change::Controls, [this] { refresh(); });
     auto* beat = new QTimer(this);
     connect(beat, &QTimer::timeout, this, [this] {
-        const host::Player* player = document_.session().player();
+        const host::Player* player = document_.player();
         if (player && player->framesPerSecond() > 1)
             beat_ = (beat_ + 1) % kBars;
         update();
@@ -128,10 +129,10 @@ void Header::setView(int view) {
 }
 
 void Header::refresh() {
-    const auto& controls = document_.session().controls();
+    const auto& controls = document_.controls();
     master_->setValue(100 * controls.master);
     dark_->setChecked(controls.dark);
-    stage_->setOnStage(document_.session().onStage());
+    stage_->setOnStage(document_.onStage());
     name_->setText(toQt(document_.show().name));
     name_->setAccessibleName(tr("Show: %1").arg(name_->text()));
     resizeEvent(nullptr);
@@ -160,18 +161,18 @@ void Header::mousePressEvent(QMouseEvent*) {
 void Header::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.fillRect(rect(), theme().head);
-    const bool on = document_.session().onStage();
+    const bool on = document_.onStage();
     p.fillRect(0, height() - (on ? 3 : 1), width(), on ? 3 : 1, on ? theme().bright : theme().hair);
 
-    QString kept = document_.session().kept() ? tr("all kept") : tr("not yet kept");
-    if (!document_.session().path() && !document_.session().kept())
+    QString kept = document_.kept() ? tr("all kept") : tr("not yet kept");
+    if (!document_.path() && !document_.kept())
         kept = tr("a copy");
     drawText(p, name_->geometry().right() + 12, 30, kept, typeface(Type::Small), theme().dim);
 
     // Heartbeat: a bar that moves while frames go out, and where to.
-    const host::Player* player = document_.session().player();
+    const host::Player* player = document_.player();
     const int right = master_->geometry().left() - 60;
-    const host::Network* network = document_.session().network();
+    const host::Network* network = document_.network();
     const int receivers = network ? network->receivers() : 0;
     const QString where = receivers == 1  ? tr("1 receiver")
                           : receivers > 1 ? tr("%1 receivers").arg(receivers)

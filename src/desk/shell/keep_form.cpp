@@ -68,34 +68,32 @@ QString KeepForm::explanation() const {
 }
 
 Result<show::ShowPtr> KeepForm::kept(const std::string& name) const {
-    const auto& session = document_.session();
     const auto& lineup = document_.lineup();
     switch (choice_->chosen()) {
     case Colour:
-        return show::keepPalette(session.show(), *session.hand(), lineup, show::KeepWhat::Colour,
-                                 name);
+        return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
+                                 show::KeepWhat::Colour, name);
     case Intensity:
-        return show::keepPalette(session.show(), *session.hand(), lineup, show::KeepWhat::Intensity,
-                                 name);
+        return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
+                                 show::KeepWhat::Intensity, name);
     case Both:
-        return show::keepPalette(session.show(), *session.hand(), lineup, show::KeepWhat::Both,
-                                 name);
+        return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
+                                 show::KeepWhat::Both, name);
     case Look:
-        return show::keepLook(session.show(), *session.hand(), lineup, name);
+        return show::keepLook(document_.state().show, *document_.state().hand, lineup, name);
     default:
-        return show::addGroup(session.show(), name, lineup);
+        return show::addGroup(document_.state().show, name, lineup);
     }
 }
 
 void KeepForm::keep() {
-    auto& session = document_.session();
     const auto fails = [this](const Error& error) {
         trouble_ = toQt(error.text());
         setAccessibleDescription(trouble_);
         update();
     };
     if (choice_->chosen() == Stage) {
-        if (const auto done = session.keepHand(); !done)
+        if (const auto done = document_.keepHand(); !done)
             return fails(done.error());
     } else {
         const QString name = name_->text().trimmed();
@@ -106,11 +104,12 @@ void KeepForm::keep() {
         if (!next)
             return fails(next.error());
         // From now on the lineup follows the palette it was kept as: one step with the keeping.
-        const auto hand =
-            choice_->chosen() <= Both
-                ? show::withPalette(session.hand(), document_.lineup(), *(*next)->palettes.back())
-                : session.hand();
-        session.edit(fromQt(what), show::Both{*next, hand});
+        const auto hand = choice_->chosen() <= Both
+                              ? show::withPalette(document_.state().hand, document_.lineup(),
+                                                  *(*next)->palette({(*next)->last_palette_id}))
+                              : document_.state().hand;
+        if (!document_.edit(what, Result<show::State>(show::State{*next, hand})))
+            return;
     }
     close();
 }
@@ -154,7 +153,7 @@ void openGroups(Document& document, QWidget* window) {
     menu->setAttribute(Qt::WA_DeleteOnClose);
     menu->setTitle(QObject::tr("Groups"));
     int n = 0;
-    for (const auto& group : document.show().groups) {
+    for (const auto& [group_id, group] : document.show().groups) {
         ++n;
         const QString figure = n <= 9 ? QStringLiteral("&%1  ").arg(n) : QStringLiteral("    ");
         auto* action =
@@ -173,35 +172,32 @@ void openGroups(Document& document, QWidget* window) {
         });
     }
     menu->addSeparator();
-    auto& session = document.session();
     const auto edit = [&document](const QString& name, const Result<show::ShowPtr>& next) {
-        if (const auto done = document.session().edit(fromQt(name), next); !done)
-            document.tell(toQt(done.error().text()));
+        document.edit(name, next);
     };
     auto* change = menu->addMenu(QObject::tr("Change a group"));
     change->setEnabled(!document.show().groups.empty());
-    for (const auto& group : document.show().groups) {
+    for (const auto& [group_id, group] : document.show().groups) {
         auto* one = change->addMenu(toQt(group->name));
         const auto name = toQt(group->name);
-        QObject::connect(
-            one->addAction(QObject::tr("Becomes the lineup, in its order")), &QAction::triggered,
-            window, [=, &document, id = group->id] {
-                edit(QObject::tr("Group %1").arg(name),
-                     show::refillGroup(document.session().show(), id, document.lineup()));
-            });
+        QObject::connect(one->addAction(QObject::tr("Becomes the lineup, in its order")),
+                         &QAction::triggered, window, [=, &document, id = group->id] {
+                             edit(QObject::tr("Group %1").arg(name),
+                                  show::refillGroup(document.state().show, id, document.lineup()));
+                         });
         QObject::connect(one->addAction(QObject::tr("Rename…")), &QAction::triggered, window,
-                         [=, &session, id = group->id] {
+                         [=, &document, id = group->id] {
                              const auto next = QInputDialog::getText(window, QObject::tr("Rename"),
                                                                      QObject::tr("Name"),
                                                                      QLineEdit::Normal, name);
                              if (!next.isEmpty())
                                  edit(QObject::tr("Rename group to %1").arg(next),
-                                      show::renameGroup(session.show(), id, fromQt(next)));
+                                      show::renameGroup(document.state().show, id, fromQt(next)));
                          });
         QObject::connect(one->addAction(QObject::tr("Delete")), &QAction::triggered, window,
-                         [=, &session, id = group->id] {
+                         [=, &document, id = group->id] {
                              edit(QObject::tr("Delete group %1").arg(name),
-                                  show::removeGroup(session.show(), id));
+                                  show::removeGroup(document.state().show, id));
                          });
     }
     QObject::connect(
@@ -214,25 +210,23 @@ void openLooks(Document& document, QWidget* window) {
     auto* menu = new QMenu(window);
     menu->setAttribute(Qt::WA_DeleteOnClose);
     menu->setTitle(QObject::tr("Looks"));
-    auto& session = document.session();
     const auto edit = [&document](const QString& name, const Result<show::ShowPtr>& next) {
-        if (const auto done = document.session().edit(fromQt(name), next); !done)
-            document.tell(toQt(done.error().text()));
+        document.edit(name, next);
     };
     if (document.show().looks.empty())
         menu->addAction(QObject::tr("No looks yet: K keeps one"))->setEnabled(false);
-    for (const auto& look : document.show().looks) {
+    for (const auto& [look_id, look] : document.show().looks) {
         auto* one = menu->addMenu(toQt(look->name) +
                                   (look->locked ? QObject::tr("  (locked)") : QString()));
         const auto name = toQt(look->name);
         QObject::connect(one->addAction(QObject::tr("Take it into the hand")), &QAction::triggered,
-                         window, [&session, id = look->id, name] {
-                             if (const auto* l = session.show()->lookOf(id))
-                                 session.setHand(fromQt(QObject::tr("Look %1").arg(name)),
-                                                 show::withLook(session.hand(), *l));
+                         window, [&document, id = look->id, name] {
+                             if (const auto* l = document.state().show->lookOf(id))
+                                 document.setHand(QObject::tr("Look %1").arg(name),
+                                                  show::withLook(document.state().hand, *l));
                          });
         QObject::connect(one->addAction(QObject::tr("Rename…")), &QAction::triggered, window,
-                         [=, &session, copy = *look] {
+                         [=, &document, copy = *look] {
                              const auto next = QInputDialog::getText(window, QObject::tr("Rename"),
                                                                      QObject::tr("Name"),
                                                                      QLineEdit::Normal, name);
@@ -241,20 +235,20 @@ void openLooks(Document& document, QWidget* window) {
                              auto renamed = copy;
                              renamed.name = fromQt(next);
                              edit(QObject::tr("Rename look to %1").arg(next),
-                                  show::changeLook(session.show(), renamed));
+                                  show::changeLook(document.state().show, renamed));
                          });
         QObject::connect(one->addAction(look->locked ? QObject::tr("Unlock") : QObject::tr("Lock")),
-                         &QAction::triggered, window, [=, &session, copy = *look] {
+                         &QAction::triggered, window, [=, &document, copy = *look] {
                              auto next = copy;
                              next.locked = !next.locked;
                              edit(next.locked ? QObject::tr("Lock look %1").arg(name)
                                               : QObject::tr("Unlock look %1").arg(name),
-                                  show::changeLook(session.show(), next));
+                                  show::changeLook(document.state().show, next));
                          });
         QObject::connect(one->addAction(QObject::tr("Delete")), &QAction::triggered, window,
-                         [=, &session, id = look->id] {
+                         [=, &document, id = look->id] {
                              edit(QObject::tr("Delete look %1").arg(name),
-                                  show::removeLook(session.show(), id));
+                                  show::removeLook(document.state().show, id));
                          });
     }
     menu->popup(window->mapToGlobal(QPoint(300, 80)));

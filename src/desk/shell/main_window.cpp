@@ -5,6 +5,7 @@
 #include "colour/lamp.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/match/asked_as.h"
 #include "desk/match/calibration_view.h"
@@ -21,8 +22,11 @@
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/message_line.h"
+#include "desk/shell/show_files.h"
 #include "desk/swatches/swatch_panel.h"
 #include "files/mvr.h"
+#include "host/log.h"
+#include "host/report.h"
 #include "light/levels.h"
 #include "mix/nearest_gels.h"
 
@@ -32,6 +36,7 @@
 #include <QFileInfo>
 #include <QMenu>
 #include <QMessageBox>
+#include <QScreen>
 #include <QSettings>
 #include <QToolTip>
 
@@ -52,7 +57,8 @@ MainWindow::MainWindow(Document& document)
       match_view_(new MatchView(document, *match_model_, views_)), side_(new QStackedWidget(this)),
       readings_(new ReadingsPanel(document, *match_model_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
-      message_(new MessageLine(this)), split_(new SplitField(document, *match_model_, this)) {
+      message_(new MessageLine(this)), files_(new ShowFiles(document, this)),
+      split_(new SplitField(document, *match_model_, this)) {
     setWindowTitle(tr("Zelochrome"));
     setMinimumSize(1180, 720);
     resize(1280, 800);
@@ -78,9 +84,9 @@ MainWindow::MainWindow(Document& document)
     connect(header_, &Header::viewChosen, this, &MainWindow::showView);
     connect(header_, &Header::menuWanted, this, &MainWindow::openMenu);
     connect(&document_, &Document::told, this, &MainWindow::tell);
+    connect(&document_, &Document::troubled, message_, &MessageLine::stand);
     connect(readings_, &ReadingsPanel::keepWanted, this, [this] { openKeep(KeepForm::Stage); });
-    connect(readings_, &ReadingsPanel::putDownWanted, this,
-            [this] { document_.session().putDown(); });
+    connect(readings_, &ReadingsPanel::putDownWanted, this, [this] { document_.putDown(); });
     connect(&match_view_->askedAs(), &AskedAs::bookWanted, this,
             [this] { swatches_->focusSearch(); });
     connect(&match_view_->askedAs(), &AskedAs::measuredWanted, this, [this] {
@@ -88,11 +94,12 @@ MainWindow::MainWindow(Document& document)
                                                        tr("Spectra (*.csv *.sp *.txt *.spdx)"));
         if (path.isEmpty())
             return;
-        if (const auto done = swatches_->loadMeasured(path); !done)
-            return tell(toQt(done.error().text()));
-        match_model_->pick("spd:" + document_.show().measured.back()->name);
+        if (const auto asked = swatches_->loadMeasured(path))
+            match_model_->pick(*asked);
+        else
+            tell(toQt(asked.error().text()));
     });
-    connect(&document_, &Document::seenByChanged, this, [this] {
+    watch(document_, this, Change::Seen, [this] {
         for (QWidget* w : findChildren<QWidget*>()) // whatever shows light shows it otherwise now
             w->update();
     });
@@ -112,13 +119,13 @@ void MainWindow::whichGel() {
     light.spectrum = light::spectrumOf(row->lamp.mixer->type(), row->lamp.sent.drives);
     document_.later(
         "which gel", this,
-        [light, books = document_.session().library().books(), k = swatches_->model().lampK()] {
+        [light, books = document_.library().books(), k = swatches_->model().lampK()] {
             std::vector<const light::Gel*> gels;
             for (const auto& book : books)
                 for (const auto& gel : book->gels)
                     gels.push_back(&gel);
             const auto lamp = colour::lampOf(Kelvin{k});
-            std::vector<std::pair<QString, std::string>> lines;
+            std::vector<std::pair<QString, light::Asked>> lines;
             for (const auto by : {mix::Near::Colour, mix::Near::Spectrum})
                 for (const auto& near : mix::nearestGels(gels, light, lamp, by, 6))
                     lines.emplace_back(by == mix::Near::Colour
@@ -128,10 +135,10 @@ void MainWindow::whichGel() {
                                            : tr("%1 %2\tspectrum %3 % off")
                                                  .arg(toQt(near.gel->id), toQt(near.gel->name),
                                                       numberText(100 * near.spectral_miss, 0)),
-                                       "gel:" + near.gel->id);
+                                       light::AskedGel{near.gel->id, {}, {}, {}});
             return lines;
         },
-        [this](const std::vector<std::pair<QString, std::string>>& lines) {
+        [this](const std::vector<std::pair<QString, light::Asked>>& lines) {
             auto* menu = new QMenu(this);
             menu->setAttribute(Qt::WA_DeleteOnClose);
             menu->setTitle(tr("Which gel is this?"));
@@ -162,7 +169,6 @@ void MainWindow::showView(int view) {
 }
 
 void MainWindow::makeCommands() {
-    auto& session = document_.session();
     const QStringList names{tr("Rig"),       tr("Match"), tr("Gradient"),
                             tr("Crossfade"), tr("Cues"),  tr("Ripple")};
     for (int i = 0; i < names.size(); ++i)
@@ -185,14 +191,14 @@ void MainWindow::makeCommands() {
     add(tr("Paste lamps from a spreadsheet"), {}, [this] { rig_view_->pastePatch(); });
     add(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
     add(tr("Find a command"), "Ctrl+K", [this] { openFinder(commands_, this); });
-    add(tr("Put down what is in hand"), "Esc", [this, &session] {
+    add(tr("Put down what is in hand"), "Esc", [this] {
         // First what lies over the window or the bench goes, then what is in hand.
         for (QWidget* over : std::initializer_list<QWidget*>{split_, &rig_view_->typeEditor(),
                                                              &match_view_->fullReadings(),
                                                              &match_view_->calibration()})
             if (over->isVisible())
                 return over->hide();
-        session.putDown();
+        document_.putDown();
     });
     add(tr("Keep as…"), "K", [this] { openKeep(KeepForm::Stage); });
     add(tr("Group from the lineup"), "Shift+G", [this] { openKeep(KeepForm::Group); });
@@ -214,23 +220,29 @@ void MainWindow::makeCommands() {
     add(tr("Groups"), "G", [this] { openGroups(document_, this); });
     add(tr("Looks"), "O", [this] { openLooks(document_, this); });
     add(
-        tr("Undo"), "Ctrl+Z", [&session] { session.undo(); }, true);
+        tr("Undo"), "Ctrl+Z", [this] { document_.undo(); }, true);
     add(
-        tr("Redo"), "Ctrl+Shift+Z", [&session] { session.redo(); }, true);
+        tr("Redo"), "Ctrl+Shift+Z", [this] { document_.redo(); }, true);
     add(
         tr("History of edits…"), "Ctrl+H", [this] { openHistory(); }, true);
     add(
-        tr("Open a show…"), "Ctrl+O", [this] { askOpen(); }, true);
+        tr("New show"), "Ctrl+N", [this] { files_->askNew(); }, true);
     add(
-        tr("Recent shows…"), "Ctrl+Shift+O", [this] { openRecent(); }, true);
+        tr("Open a show…"), "Ctrl+O", [this] { files_->askOpen(); }, true);
     add(
-        tr("Save"), "Ctrl+S", [this] { save(); }, true);
+        tr("Recent shows…"), "Ctrl+Shift+O",
+        [this] { files_->openRecent(mapToGlobal(QPoint(20, kHeader))); }, true);
     add(
-        tr("Save as…"), "Ctrl+Shift+S", [this] { askSaveAs(); }, true);
+        tr("Save"), "Ctrl+S", [this] { files_->save(); }, true);
     add(
-        tr("Save a copy…"), {}, [this] { askSaveCopy(); }, true);
+        tr("Save as…"), "Ctrl+Shift+S", [this] { files_->askSaveAs(); }, true);
     add(
-        tr("Start from a template…"), {}, [this] { askStartFrom(); }, true);
+        tr("Save a copy…"), {}, [this] { files_->askSaveCopy(); }, true);
+    add(
+        tr("Unsaved work left behind…"), {},
+        [this] { files_->openLeftWork(mapToGlobal(QPoint(20, kHeader))); }, true);
+    add(
+        tr("Start from a template…"), {}, [this] { files_->askStartFrom(); }, true);
     add(
         tr("Read a rig (MVR)…"), {},
         [this] {
@@ -266,12 +278,12 @@ void MainWindow::makeCommands() {
     add(tr("Reverse the lineup"), {}, [this] { lineup_->reverse(); });
     add(tr("Lineup from the middle"), {}, [this] { lineup_->fromTheMiddle(); });
     add(tr("Shuffle the lineup"), {}, [this] { lineup_->shuffle(); });
-    add(tr("Dark: all light out, or back"), "Ctrl+D", [&session] {
-        auto controls = session.controls();
+    add(tr("Dark: all light out, or back"), "Ctrl+D", [this] {
+        auto controls = document_.controls();
         controls.dark = !controls.dark;
-        session.setControls(controls);
+        document_.setControls(controls);
     });
-    add(tr("Rehearsal or On stage"), "F9", [&session] { session.setOnStage(!session.onStage()); });
+    add(tr("Rehearsal or On stage"), "F9", [this] { document_.setOnStage(!document_.onStage()); });
     add(
         tr("Dark or light theme"), "Ctrl+T",
         [] { useTheme(theme().booth ? deskTheme() : boothTheme()); }, true);
@@ -281,6 +293,8 @@ void MainWindow::makeCommands() {
     add(tr("Menu of the show"), "F10", [this] { openMenu(mapToGlobal(QPoint(20, kHeader))); });
     add(
         tr("Explain what is under the pointer"), "F1", [this] { explain(); }, true);
+    add(
+        tr("Save a report for help…"), {}, [this] { askReport(); }, true);
     add(
         tr("List all keys"), "F2", [this] { openKeys(commands_, this); }, true);
 }
@@ -292,7 +306,7 @@ void MainWindow::openMenu(const QPoint& global) {
         if (!c.in_menu)
             continue;
         QString text = c.text;
-        const auto& history = document_.session().history();
+        const auto& history = document_.history();
         if (c.key == "Ctrl+Z" && history.canUndo())
             text = tr("Undo: %1").arg(toQt(history.undoName()));
         if (c.key == "Ctrl+Shift+Z" && history.canRedo())
@@ -306,7 +320,7 @@ void MainWindow::openMenu(const QPoint& global) {
 // The newest edits at the top; what was undone stays in the list until another edit is made.
 void MainWindow::openHistory() {
     constexpr std::size_t kMostShown = 40;
-    const auto& history = document_.session().history();
+    const auto& history = document_.history();
     const auto& moments = history.moments();
     auto* menu = new QMenu(tr("History of edits"), this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
@@ -317,108 +331,45 @@ void MainWindow::openHistory() {
         if (name.isEmpty())
             name = tr("As opened");
         QAction* action = menu->addAction(i == history.position() ? tr("%1\tnow").arg(name) : name);
-        connect(action, &QAction::triggered, this, [this, i] { document_.session().goTo(i); });
+        connect(action, &QAction::triggered, this, [this, i] { document_.goTo(i); });
     }
     menu->popup(mapToGlobal(QPoint(20, kHeader)));
 }
 
-void MainWindow::remember(const QString& path) {
-    constexpr int kRecent = 8;
-    QSettings settings;
-    QStringList recent = settings.value("show/recent").toStringList();
-    const QString whole = QFileInfo(path).absoluteFilePath();
-    recent.removeAll(whole);
-    recent.prepend(whole);
-    settings.setValue("show/recent", recent.mid(0, kRecent));
+void MainWindow::askReport() {
+    auto* box = new QMessageBox(this);
+    box->setAttribute(Qt::WA_DeleteOnClose);
+    box->setText(tr("A report holds the log, the version and facts of this computer. May the show "
+                    "go into it too?"));
+    auto* with = box->addButton(tr("With the show"), QMessageBox::AcceptRole);
+    auto* without = box->addButton(tr("Without it"), QMessageBox::AcceptRole);
+    box->addButton(tr("No report"), QMessageBox::RejectRole);
+    connect(box, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
+        if (chosen != with && chosen != without)
+            return;
+        const auto path = QFileDialog::getSaveFileName(
+            this, tr("Save a report"), "zelochrome-report.zip", tr("Reports (*.zip)"));
+        if (!path.isEmpty())
+            writeReport(path, chosen == with);
+    });
+    box->open();
 }
 
-void MainWindow::openRecent() {
-    auto* menu = new QMenu(tr("Recent shows"), this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const QString& path : QSettings().value("show/recent").toStringList()) {
-        QAction* action =
-            menu->addAction(QFileInfo(path).fileName() + '\t' + QFileInfo(path).absolutePath());
-        connect(action, &QAction::triggered, this, [this, path] {
-            if (!mayLeave())
-                return;
-            if (auto opened = open(path); !opened)
-                tell(toQt(opened.error().text()));
-        });
-    }
-    if (menu->isEmpty())
-        menu->addAction(tr("No show was opened or saved yet"))->setEnabled(false);
-    menu->popup(mapToGlobal(QPoint(20, kHeader)));
-}
-
-Done MainWindow::open(const QString& path) {
-    auto opened = document_.session().open(fromQt(path));
-    if (opened) {
-        disposable_ = false;
-        remember(path);
-        emit document_.lineupChanged();
-        const auto unsaved = host::Autosave::besideOf(fromQt(path));
-        if (std::error_code error; std::filesystem::exists(unsaved, error))
-            offerUnsaved(unsaved, std::filesystem::path(fromQt(path)));
-    }
-    return opened;
-}
-
-void MainWindow::askOpen() {
-    if (!mayLeave())
-        return;
-    const QString path =
-        QFileDialog::getOpenFileName(this, tr("Open a show"), {}, tr("Shows (*.zelo)"));
-    if (path.isEmpty())
-        return;
-    if (auto opened = open(path); !opened)
-        tell(toQt(opened.error().text()));
-}
-
-void MainWindow::save() {
-    if (!document_.session().path())
-        return askSaveAs();
-    if (auto saved = document_.session().save(); !saved)
-        tell(toQt(saved.error().text()));
-}
-
-void MainWindow::askSaveAs() {
-    QString path = QFileDialog::getSaveFileName(
-        this, tr("Save the show as"), toQt(document_.show().name) + ".zelo", tr("Shows (*.zelo)"));
-    if (path.isEmpty())
-        return;
-    if (!path.endsWith(".zelo"))
-        path += ".zelo";
-    if (auto saved = document_.session().saveAs(fromQt(path)); !saved)
-        return tell(toQt(saved.error().text()));
-    remember(path);
-    disposable_ = false;
-}
-
-void MainWindow::askSaveCopy() {
-    QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"),
-                                                tr("%1 copy.zelo").arg(toQt(document_.show().name)),
-                                                tr("Shows (*.zelo)"));
-    if (path.isEmpty())
-        return;
-    if (!path.endsWith(".zelo"))
-        path += ".zelo";
-    if (auto saved = document_.session().saveCopy(fromQt(path)); !saved)
-        return tell(toQt(saved.error().text()));
-    tell(tr("A copy is at %1; you go on in the same show.").arg(path));
-}
-
-void MainWindow::askStartFrom() {
-    if (!mayLeave())
-        return;
-    const QString path =
-        QFileDialog::getOpenFileName(this, tr("Start from this show"), {}, tr("Shows (*.zelo)"));
-    if (path.isEmpty())
-        return;
-    const auto name = tr("New, from %1").arg(QFileInfo(path).completeBaseName());
-    if (auto begun = document_.session().startFrom(fromQt(path), fromQt(name)); !begun)
-        return tell(toQt(begun.error().text()));
-    disposable_ = false;
-    emit document_.lineupChanged();
+void MainWindow::writeReport(const QString& path, bool with_show) {
+    host::ReportWish wish;
+    wish.version = fromQt(QCoreApplication::applicationVersion());
+    wish.facts.push_back(
+        fmt::format("interface   Qt {}, {}", qVersion(), fromQt(QGuiApplication::platformName())));
+    for (const QScreen* screen : QGuiApplication::screens())
+        wish.facts.push_back(fmt::format("screen      {} x {}, {} %", screen->size().width(),
+                                         screen->size().height(),
+                                         std::lround(100 * screen->devicePixelRatio())));
+    wish.log_folder = host::logFolder();
+    if (with_show)
+        wish.show = document_.state();
+    const auto bytes = host::reportBytes(wish);
+    const auto written = bytes ? writeFile(fromQt(path), *bytes) : passOn(bytes.error());
+    tell(written ? tr("The report is at %1.").arg(path) : toQt(written.error().text()));
 }
 
 void MainWindow::readRig(const QString& path) {
@@ -426,82 +377,31 @@ void MainWindow::readRig(const QString& path) {
     const auto rig = bytes ? files::parseMvr(*bytes) : passOn(bytes.error());
     if (!rig)
         return tell(toQt(rig.error().text()));
-    auto next = document_.session().show();
+    auto next = document_.state().show;
     for (const auto& type : rig->types)
-        if (!document_.session().library().type(type->id))
+        if (!document_.library().type(type->id))
             if (auto with = show::keepType(next, type))
                 next = *with;
     show::Lineup added;
-    for (const auto& fixture : rig->fixtures) {
-        auto with = show::addFixture(next, fixture);
-        if (!with)
-            return tell(toQt(with.error().text()));
-        next = *with;
-        added.push_back({next->last_fixture_id});
-    }
+    const auto with = show::addFixtures(next, rig->fixtures, &added);
     const auto name =
         tr("Read %1 from %2").arg(lampCount(added.size()), QFileInfo(path).fileName());
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        return tell(toQt(done.error().text()));
+    if (!document_.edit(name, with))
+        return;
     document_.setLineup(std::move(added));
     tell(rig->notes.empty() ? name : tr("%1. %2").arg(name, toQt(rig->notes.front())));
 }
 
 void MainWindow::writeRig(const QString& path) {
     const QString file = path.endsWith(".mvr") ? path : path + ".mvr";
-    const auto bytes = files::mvrBytes(document_.show(), [this](const std::string& id) {
-        return document_.session().library().type(id);
-    });
+    const auto bytes = files::mvrBytes(
+        document_.show(), [this](const std::string& id) { return document_.library().type(id); });
     const auto written = bytes ? writeFile(fromQt(file), *bytes) : passOn(bytes.error());
     tell(written ? tr("Written: %1").arg(file) : toQt(written.error().text()));
 }
 
-void MainWindow::offerUnsaved(const std::filesystem::path& unsaved,
-                              const std::optional<std::filesystem::path>& file) {
-    auto* box = new QMessageBox(this);
-    box->setAttribute(Qt::WA_DeleteOnClose);
-    const auto when = QFileInfo(toQt(unsaved.string())).lastModified().toString("d MMM, HH:mm:ss");
-    const auto name = file ? toQt(file->filename().string()) : tr("a show without a file");
-    box->setText(
-        tr("The program ended before work on %1 was saved. It was kept at %2.").arg(name, when));
-    auto* take = box->addButton(tr("Take it back"), QMessageBox::AcceptRole);
-    auto* drop = box->addButton(tr("Throw it away"), QMessageBox::DestructiveRole);
-    box->addButton(tr("Decide later"), QMessageBox::RejectRole);
-    connect(box, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
-        if (chosen == drop) {
-            std::error_code error;
-            std::filesystem::remove(unsaved, error);
-        }
-        if (chosen != take)
-            return;
-        if (auto taken = document_.session().recover(unsaved, file); !taken)
-            return tell(toQt(taken.error().text()));
-        disposable_ = false;
-        emit document_.lineupChanged();
-    });
-    box->open();
-}
-
-bool MainWindow::mayLeave() {
-    auto& session = document_.session();
-    if (disposable_ || session.kept() || (!session.path() && !session.history().canUndo()))
-        return true;
-    QMessageBox box(this);
-    box.setText(tr("“%1” has changes that are not on disk yet.").arg(toQt(document_.show().name)));
-    auto* keep = box.addButton(tr("Save them"), QMessageBox::AcceptRole);
-    auto* lose = box.addButton(tr("Lose them"), QMessageBox::DestructiveRole);
-    box.addButton(tr("Stay here"), QMessageBox::RejectRole);
-    box.exec();
-    if (box.clickedButton() == keep)
-        save();
-    return box.clickedButton() == lose || session.kept();
-}
-
 void MainWindow::closeEvent(QCloseEvent* event) {
-    const bool leaves = mayLeave();
-    if (leaves)
-        document_.session().letGo();
-    event->setAccepted(leaves);
+    event->setAccepted(files_->mayLeave());
 }
 
 void MainWindow::explain() {
@@ -514,7 +414,7 @@ void MainWindow::explain() {
 }
 
 void MainWindow::tell(const QString& message) {
-    static_cast<MessageLine*>(message_)->tell(message);
+    message_->tell(message);
 }
 
 void MainWindow::resizeEvent(QResizeEvent*) {

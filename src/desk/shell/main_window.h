@@ -17,7 +17,9 @@ class MatchModel;
 class MatchView;
 class RigSide;
 class RigView;
+class MessageLine;
 class ReadingsPanel;
+class ShowFiles;
 class SplitField;
 class SwatchPanel;
 
@@ -31,16 +33,12 @@ public:
     int view() const { return views_->currentIndex(); }
     static int viewNamed(const QString& name); // -1 when there is none
 
-    // A demo copy may be closed without asking.
-    void setDisposable(bool disposable) { disposable_ = disposable; }
-    Done open(const QString& path);
-    // Unsaved work was left behind, of a file or of none: asks whether to take it back, without
-    // standing in the way.
-    void offerUnsaved(const std::filesystem::path& unsaved,
-                      const std::optional<std::filesystem::path>& file);
+    ShowFiles& files() { return *files_; }
 
     void readRig(const QString& path); // MVR: its fixtures and types are added
     void writeRig(const QString& path);
+    void askReport(); // log, version, system, the show if wished
+    void writeReport(const QString& path, bool with_show);
 
     MatchModel& matchModel() { return *match_model_; }
     RigView& rigView() { return *rig_view_; }
@@ -60,18 +58,10 @@ protected:
 private:
     void makeCommands();
     void openMenu(const QPoint& global);
-    void openHistory(); // every edit by name, to go back to
-    void openRecent();
-    void remember(const QString& path); // among the recent shows
-    void openKeep(int as);              // KeepForm::As
-    void whichGel();                    // the gels nearest to what the first of the lineup shows
-    void askOpen();
-    void save();
-    void askSaveAs();
-    void askSaveCopy();
-    void askStartFrom(); // a new show from one that stays as it is
-    bool mayLeave();     // asks when something is not kept
-    void explain();      // F1: what is under the pointer
+    void openHistory();    // every edit by name, to go back to
+    void openKeep(int as); // KeepForm::As
+    void whichGel();       // the gels nearest to what the first of the lineup shows
+    void explain();        // F1: what is under the pointer
     void tell(const QString& message);
 
     Document& document_;
@@ -85,10 +75,10 @@ private:
     ReadingsPanel* readings_;
     RigSide* rig_side_;
     LineupPanel* lineup_;
-    QWidget* message_;
+    MessageLine* message_;
+    ShowFiles* files_;
     SplitField* split_;
     std::vector<Command> commands_;
-    bool disposable_ = false;
 };
 
 } // namespace zelo::desk

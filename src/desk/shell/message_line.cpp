@@ -9,22 +9,40 @@ MessageLine::MessageLine(QWidget* parent) : QWidget(parent) {
     setAccessibleName(tr("Message"));
     setToolTip(tr("A click closes it"));
     gone_.setSingleShot(true);
-    connect(&gone_, &QTimer::timeout, this, &QWidget::hide);
+    connect(&gone_, &QTimer::timeout, this, &MessageLine::over);
     hide();
 }
 
 void MessageLine::tell(const QString& text) {
-    text_ = text;
-    setAccessibleDescription(text);
     // Long enough to be read: about twelve signs a second, six seconds at least.
     gone_.start(std::max<int>(6000, static_cast<int>(text.size()) * 80));
+    showText(text);
+}
+
+void MessageLine::stand(const QString& trouble) {
+    standing_ = trouble;
+    if (!gone_.isActive())
+        over();
+}
+
+void MessageLine::over() {
+    gone_.stop();
+    if (standing_.isEmpty())
+        hide();
+    else
+        showText(standing_);
+}
+
+void MessageLine::showText(const QString& text) {
+    text_ = text;
+    setAccessibleDescription(text);
     show();
     raise();
     update();
 }
 
 void MessageLine::mousePressEvent(QMouseEvent*) {
-    hide();
+    over();
 }
 
 void MessageLine::paintEvent(QPaintEvent*) {

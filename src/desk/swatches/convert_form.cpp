@@ -66,7 +66,7 @@ host::BookWish ConvertForm::wish() const {
                 wish.gels.emplace_back(fromQt(s.number), fromQt(s.name));
     } else {
         std::set<std::string> ids; // of two books with one number the first counts
-        for (const auto& book : document_.session().library().books())
+        for (const auto& book : document_.library().books())
             for (const auto& gel : book->gels)
                 if (ids.insert(gel.id).second)
                     wish.gels.emplace_back(gel.id, gel.name);
@@ -76,7 +76,7 @@ host::BookWish ConvertForm::wish() const {
         const auto key = document_.typeOf(id);
         if (!seen.insert({key.type, key.mode}).second)
             continue;
-        if (auto mixer = document_.session().mixes().mixer(key.type, key.mode))
+        if (auto mixer = document_.mixes().mixer(*document_.sources(), key.type, key.mode))
             wish.types.push_back(std::move(mixer));
     }
     return wish;
@@ -84,11 +84,11 @@ host::BookWish ConvertForm::wish() const {
 
 void ConvertForm::makePalettes() {
     std::size_t made = 0;
-    auto& session = document_.session();
-    const auto next = host::bookPalettes(session.show(), wish(), session.library(), &made);
+    const auto next =
+        host::bookPalettes(document_.state().show, wish(), document_.library(), &made);
     const auto name = tr("%1 palettes from the book").arg(made);
-    if (const auto done = session.edit(fromQt(name), next); !done)
-        return document_.tell(toQt(done.error().text()));
+    if (!document_.edit(name, next))
+        return;
     document_.tell(tr("%1. Ctrl+Z takes them back.").arg(name));
 }
 
@@ -103,7 +103,7 @@ void ConvertForm::compute() {
     working_ = true;
     document_.later(
         "book report", this,
-        [what, &library = document_.session().library(), stop = stop_.get_token(), done = done_] {
+        [what, &library = document_.library(), stop = stop_.get_token(), done = done_] {
             return host::bookReport(what, library, stop, [&](std::size_t n) { *done = n; });
         },
         [this](const std::vector<host::BookLine>& lines) {

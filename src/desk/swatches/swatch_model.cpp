@@ -5,6 +5,7 @@
 #include "colour/words.h"
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "mix/rounding.h"
 
 #include <QRegularExpression>
@@ -21,11 +22,12 @@ constexpr double kWhiteChroma = 0.02;
 
 Swatch white(int kelvin) {
     return {Swatch::Kind::White, QString::number(kelvin), QObject::tr("kelvin white"),
-            fmt::format("cct:{}", kelvin), QObject::tr("%1 kelvin white").arg(kelvin)};
+            light::AskedWhite{static_cast<double>(kelvin), std::nullopt},
+            QObject::tr("%1 kelvin white").arg(kelvin)};
 }
 
-// "3200 +0.006" or "3200/-0.006": a white with a tint (Duv, up is green); else nothing asked.
-Swatch tintedWhite(const QString& query) {
+// "3200 +0.006" or "3200/-0.006": a white with a tint (Duv, up is green).
+std::optional<Swatch> tintedWhite(const QString& query) {
     static const QRegularExpression form(
         QStringLiteral("^(\\d{4,5})\\s*(?:/\\s*|\\s)([+−-]?0?[.,]\\d{1,4})$"));
     const auto match = form.match(query);
@@ -35,26 +37,23 @@ Swatch tintedWhite(const QString& query) {
     const double duv = match.captured(2).replace(QChar(0x2212), '-').replace(',', '.').toDouble();
     if (std::abs(duv) > 0.05)
         return {};
-    return {Swatch::Kind::White, QString::number(kelvin),
-            duv < 0 ? QObject::tr("white, magenta %1").arg(numberText(-duv, 4))
-                    : QObject::tr("white, green %1").arg(numberText(duv, 4)),
-            fmt::format("cct:{}/{:.4f}", kelvin, duv), query};
+    return Swatch{Swatch::Kind::White, QString::number(kelvin),
+                  duv < 0 ? QObject::tr("white, magenta %1").arg(numberText(-duv, 4))
+                          : QObject::tr("white, green %1").arg(numberText(duv, 4)),
+                  light::AskedWhite{static_cast<double>(kelvin), duv}, query};
 }
 
 Swatch palette(const show::Palette& p) {
     const QString name = toQt(p.name);
     const QString number =
         p.intensity ? QStringLiteral("%1 %").arg(std::lround(100 * *p.intensity)) : QString();
-    return {Swatch::Kind::Palette, number, name, "palette:" + p.name, name.toLower(), p.id};
+    return {Swatch::Kind::Palette, number, name, light::AskedPalette{p.name}, name.toLower(), p.id};
 }
 
-std::string withLamp(const std::string& asked, double lamp_k) {
-    auto gel = light::parseGelText(asked);
-    if (!gel)
-        return asked;
-    if (gel->lamp.empty())
-        gel->lamp = fmt::format("{:.0f}", lamp_k);
-    return light::toText(*gel);
+light::Asked withLamp(light::Asked asked, double lamp_k) {
+    if (auto* gel = std::get_if<light::AskedGel>(&asked); gel && !gel->lamp_k && gel->lamp.empty())
+        gel->lamp_k = lamp_k;
+    return asked;
 }
 
 Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted) {
@@ -87,15 +86,17 @@ Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted) {
 
 SwatchModel::SwatchModel(Document& document, QObject* parent)
     : QAbstractListModel(parent), document_(document) {
-    connect(&document_, &Document::lineupChanged, this, &SwatchModel::askChips);
-    connect(&document_, &Document::stageComputed, this, &SwatchModel::askChips);
-    connect(&document_, &Document::showChanged, this, [this] {
-        const auto& now = *document_.session().show();
+    connect(&document_, &Document::changed, this, [this](Changes what) {
+        if (what.has(Change::Lineup | Change::Light))
+            askChips();
+        if (!what.has(Change::Palettes))
+            return;
+        const auto& now = *document_.state().show;
         if (seen_ && now.palettes == seen_->palettes && now.measured == seen_->measured &&
             now.favourites == seen_->favourites)
             return;
         if (seen_ && now.palettes == seen_->palettes && now.measured == seen_->measured) {
-            seen_ = document_.session().show();
+            seen_ = document_.state().show;
             return show(); // favourites only: their marks
         }
         reload();
@@ -104,23 +105,24 @@ SwatchModel::SwatchModel(Document& document, QObject* parent)
 }
 
 void SwatchModel::gather() {
-    seen_ = document_.session().show();
+    seen_ = document_.state().show;
     all_.clear();
     has_typed_ = false;
-    for (const auto& p : seen_->palettes)
+    for (const auto& [p_id, p] : seen_->palettes)
         all_.push_back(palette(*p));
     std::set<std::string> ids; // a number in an earlier book hides it in a later one
-    for (const auto& book : document_.session().library().books())
+    for (const auto& book : document_.library().books())
         for (const auto& gel : book->gels) {
             if (!ids.insert(gel.id).second)
                 continue;
             const QString name = toQt(gel.name);
-            all_.push_back(
-                {Swatch::Kind::Gel, toQt(gel.id), name, "gel:" + gel.id, name.toLower()});
+            all_.push_back({Swatch::Kind::Gel, toQt(gel.id), name,
+                            light::AskedGel{gel.id, {}, {}, {}}, name.toLower()});
         }
-    for (const auto& m : seen_->measured) {
+    for (const auto& [m_id, m] : seen_->measured) {
         const QString name = toQt(m->name);
-        all_.push_back({Swatch::Kind::Measured, {}, name, "spd:" + m->name, name.toLower()});
+        all_.push_back(
+            {Swatch::Kind::Measured, {}, name, light::AskedMeasured{m->name}, name.toLower()});
     }
     for (int kelvin = 2000; kelvin <= 10000; kelvin += kelvin < 7000 ? 100 : 500)
         all_.push_back(white(kelvin));
@@ -157,7 +159,7 @@ Qt::ItemFlags SwatchModel::flags(const QModelIndex& index) const {
 }
 
 QMimeData* SwatchModel::mimeData(const QModelIndexList& rows) const {
-    return rows.isEmpty() ? nullptr : colourMime(askedOf(swatch(rows.front().row())));
+    return rows.isEmpty() ? nullptr : colourMime(askedOf(swatch(rows.front().row()).asked));
 }
 
 const Chip* SwatchModel::chip(int row) const {
@@ -166,16 +168,16 @@ const Chip* SwatchModel::chip(int row) const {
 }
 
 bool SwatchModel::favourite(int row) const {
-    const auto& all = document_.show().favourites;
-    return std::find(all.begin(), all.end(), swatch(row).asked) != all.end();
+    return document_.show().favourite(swatch(row).asked);
 }
 
-std::string SwatchModel::askedOf(const Swatch& s) const {
-    auto gel = light::parseGelText(s.asked);
+light::Asked SwatchModel::askedOf(const light::Asked& asked) const {
+    const auto* gel = std::get_if<light::AskedGel>(&asked);
     if (!gel || layer_.empty() || gel->id == layer_)
-        return s.asked;
-    gel->layer = layer_;
-    return light::toText(*gel);
+        return asked;
+    light::AskedGel both = *gel;
+    both.layer = layer_;
+    return both;
 }
 
 void SwatchModel::show() {
@@ -270,11 +272,9 @@ void SwatchModel::search() {
         std::size_t at;
     };
     std::vector<Found> found;
-    const auto& favourites = document_.show().favourites;
     for (std::size_t i = 0; i < all_.size(); ++i) {
         if (!wantedKind(all_[i]) ||
-            (favourites_only_ &&
-             std::find(favourites.begin(), favourites.end(), all_[i].asked) == favourites.end()))
+            (favourites_only_ && !document_.show().favourite(all_[i].asked)))
             continue;
         const int r = rank(i);
         if (r < 0)
@@ -305,11 +305,12 @@ void SwatchModel::search() {
             return all_[i].kind == Swatch::Kind::White && all_[i].number == query;
         }))
         typed = white(kelvin);
-    else if (const auto tinted = tintedWhite(query); !tinted.asked.empty())
-        typed = tinted;
-    else if (query.contains(':') && document_.session().mixes().wanted(fromQt(query_)))
-        typed = {Swatch::Kind::Typed, query_.section(':', 0, 0), query_.section(':', 1),
-                 fromQt(query_), query};
+    else if (const auto tinted = tintedWhite(query))
+        typed = *tinted;
+    else if (const auto asked = light::parseAsked(fromQt(query_));
+             asked && document_.wanted(*asked))
+        typed = {Swatch::Kind::Typed, query_.section(':', 0, 0), query_.section(':', 1), *asked,
+                 query};
     else
         return;
     if (typed.kind != Swatch::Kind::White)
@@ -320,18 +321,19 @@ void SwatchModel::search() {
 }
 
 void SwatchModel::askChips() {
-    std::shared_ptr<const mix::Mixer> mixer;
-    if (!document_.lineup().empty()) {
-        const auto key = document_.typeOf(document_.lineup().front());
-        mixer = document_.session().mixes().mixer(key.type, key.mode);
-    }
-    const QString key = QString::number(reinterpret_cast<quintptr>(mixer.get())) + '/' +
-                        (has_typed_ ? query_ : QString()) + '/' + QString::number(lamp_k_) + '/' +
-                        toQt(layer_);
-    if (!mixer || key == chip_key_)
+    if (document_.lineup().empty())
+        return;
+    const auto of = document_.typeOf(document_.lineup().front());
+    const auto type = document_.library().type(of.type);
+    const QString key = QString::number(reinterpret_cast<quintptr>(type.get())) + '/' +
+                        toQt(of.mode) + '/' + QString::number(document_.sources()->version()) +
+                        '/' + (has_typed_ ? query_ : QString()) + '/' + QString::number(lamp_k_) +
+                        '/' + toQt(layer_);
+    if (!type || !type->mode(of.mode) || key == chip_key_)
         return;
     chip_key_ = key;
-    mixer_ = mixer;
+    chips_for_ = of;
+    chip_type_next_ = toQt(type->name);
     missing_.clear();
     for (std::size_t i = all_.size(); i-- > 0;) // what is shown comes first
         missing_.push_back(all_[i].asked);
@@ -341,30 +343,27 @@ void SwatchModel::askChips() {
 }
 
 void SwatchModel::nextChips() {
-    std::vector<std::string> asked;
+    std::vector<light::Asked> asked;
     while (!missing_.empty() && asked.size() < kStretch) {
         asked.push_back(std::move(missing_.back()));
         missing_.pop_back();
     }
     if (asked.empty())
         return;
-    std::vector<std::pair<std::string, std::string>> jobs; // row, and the light it stands for
-    for (const auto& a : asked) {
-        Swatch s;
-        s.asked = a;
-        jobs.emplace_back(a, withLamp(askedOf(s), lamp_k_));
-    }
-    auto& mixes = document_.session().mixes();
+    std::vector<std::pair<light::Asked, light::Asked>> jobs; // row, and the light it stands for
+    for (const auto& a : asked)
+        jobs.emplace_back(a, withLamp(askedOf(a), lamp_k_));
     document_.later(
         "chips", this,
-        [mixer = mixer_, jobs, &mixes] {
-            std::map<std::string, Chip> chips;
-            for (const auto& [row, light] : jobs)
-                if (const auto wanted = mixes.wanted(light))
-                    chips[row] = chipOf(*mixer, *wanted);
+        [of = chips_for_, jobs, from = document_.sources(), &mixes = document_.mixes()] {
+            std::map<light::Asked, Chip> chips;
+            if (const auto mixer = mixes.mixer(*from, of.type, of.mode))
+                for (const auto& [row, light] : jobs)
+                    if (const auto wanted = mixes.wanted(*from, light))
+                        chips[row] = chipOf(*mixer, **wanted);
             return chips;
         },
-        [this, name = toQt(mixer_->type().name)](const std::map<std::string, Chip>& chips) {
+        [this, name = chip_type_next_](const std::map<light::Asked, Chip>& chips) {
             for (const auto& [row, chip] : chips)
                 chips_[row] = chip;
             chip_type_ = name;

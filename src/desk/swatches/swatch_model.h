@@ -15,7 +15,7 @@ struct Swatch {
     Kind kind = Kind::Gel;
     QString number;
     QString name;
-    std::string asked;            // "gel:214", "cct:3200", "palette:embers"
+    light::Asked asked;
     QString key;                  // lower case, for searching
     show::PaletteId palette = {}; // of Kind::Palette
 };
@@ -62,7 +62,7 @@ public:
     const Chip* chip(int row) const;                       // null until computed
     const QString& chipType() const { return chip_type_; } // "Petrel 4"
     // As it is picked: the lamp left open, the second layer in it.
-    std::string askedOf(const Swatch& swatch) const;
+    light::Asked askedOf(const light::Asked& asked) const;
 
 signals:
     void chipsComputed();
@@ -80,10 +80,11 @@ private:
     std::vector<Swatch> all_; // the last one is what is typed, when it is a colour of its own
     bool has_typed_ = false;
     std::vector<std::size_t> shown_;
-    std::map<std::string, Chip> chips_; // by asked
-    std::vector<std::string> missing_;  // asked for, chips not computed yet; the next at the end
-    std::shared_ptr<const mix::Mixer> mixer_;
+    std::map<light::Asked, Chip> chips_;
+    std::vector<light::Asked> missing_; // asked for, chips not computed yet; the next at the end
+    Document::TypeKey chips_for_;
     QString chip_type_;
+    QString chip_type_next_; // being computed
     QString chip_key_;
     double lamp_k_ = light::kGelLampK;
     std::string layer_;

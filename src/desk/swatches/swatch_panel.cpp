@@ -38,7 +38,7 @@ public:
     LeafDelegate(const SwatchModel& model, const Document& document, QObject* parent)
         : QStyledItemDelegate(parent), model_(model), document_(document) {}
 
-    std::string chosen; // what is asked for now
+    std::optional<light::Asked> chosen; // what is asked for now
 
     QSize sizeHint(const QStyleOptionViewItem&, const QModelIndex&) const override {
         return {200, kRow};
@@ -192,53 +192,52 @@ void SwatchPanel::pickRow(int row) {
     const Swatch& s = model_->swatch(row);
     const show::Palette* palette = document_.show().palette(s.palette);
     if (!palette)
-        return match_.pick(model_->askedOf(s));
+        return match_.pick(model_->askedOf(s.asked));
     if (document_.lineup().empty())
         return document_.tell(tr("No lamps in the lineup: choose some first."));
-    auto& session = document_.session();
-    session.setHand(fromQt(tr("Palette %1").arg(s.name)),
-                    show::withPalette(session.hand(), document_.lineup(), *palette));
+    document_.setHand(tr("Palette %1").arg(s.name),
+                      show::withPalette(document_.state().hand, document_.lineup(), *palette));
 }
 
 void SwatchPanel::change(const QString& name, const Result<show::ShowPtr>& next) {
-    if (const auto done = document_.session().edit(fromQt(name), next); !done)
-        document_.tell(toQt(done.error().text()));
+    document_.edit(name, next);
 }
 
 void SwatchPanel::toggleFavourite(int row) {
     if (row < 0 || row >= model_->rowCount())
         return;
     const auto asked = model_->swatch(row).asked;
-    change(model_->favourite(row) ? tr("No favourite: %1").arg(toQt(asked))
-                                  : tr("Favourite: %1").arg(toQt(asked)),
-           show::toggleFavourite(document_.session().show(), asked));
+    change(model_->favourite(row) ? tr("No favourite: %1").arg(toQt(light::toText(asked)))
+                                  : tr("Favourite: %1").arg(toQt(light::toText(asked))),
+           show::toggleFavourite(document_.state().show, asked));
 }
 
 Done SwatchPanel::loadBook(const QString& path) {
-    if (auto added = document_.session().library().addBook(fromQt(path)); !added)
+    if (auto added = document_.addBook(fromQt(path)); !added)
         return added;
-    document_.session().mixes().forgetColours();
     model_->reload();
     QSettings settings;
     auto books = settings.value("swatches/books").toStringList();
     books.removeAll(path);
     settings.setValue("swatches/books", QStringList(path) + books);
-    const auto book = document_.session().library().books().front();
+    const auto book = document_.library().books().front();
     document_.tell(tr("%1 gels of %2 loaded, before those already there.")
                        .arg(book->gels.size())
                        .arg(book->name.empty() ? QFileInfo(path).fileName() : toQt(book->name)));
     return {};
 }
 
-Done SwatchPanel::loadMeasured(const QString& path) {
+Result<light::Asked> SwatchPanel::loadMeasured(const QString& path) {
     const auto light = files::readLight(fromQt(path));
     if (!light)
         return passOn(light.error());
     QString name = QFileInfo(path).completeBaseName();
     name.replace('+', ' ').replace('@', ' ');
-    return document_.session().edit(
-        fromQt(tr("Measured light %1").arg(name)),
-        show::keepMeasured(document_.session().show(), fromQt(name), *light));
+    const auto next = show::keepMeasured(document_.state().show, fromQt(name), *light);
+    if (!next)
+        return passOn(next.error());
+    document_.edit(tr("Measured light %1").arg(name), next);
+    return light::AskedMeasured{fromQt(name)};
 }
 
 void SwatchPanel::openMenu() {
@@ -268,7 +267,7 @@ void SwatchPanel::openMenu() {
     connect(tick(layers->addAction(tr("none")), model_->layer().empty()), &QAction::triggered, this,
             [this] { model_->setLayer({}); });
     const auto wish = match_.wish();
-    if (const auto gel = wish ? light::parseGelText(wish->asked) : std::nullopt)
+    if (const auto* gel = wish ? std::get_if<light::AskedGel>(&wish->asked) : nullptr)
         connect(tick(layers->addAction(tr("gel %1, over each").arg(toQt(gel->id))),
                      model_->layer() == gel->id),
                 &QAction::triggered, this, [this, id = gel->id] { model_->setLayer(id); });
@@ -316,10 +315,11 @@ QMenu* SwatchPanel::rowMenu(int row) {
     };
     add(model_->favourite(row) ? tr("No favourite any more\tB") : tr("Favourite\tB"),
         [this, row] { toggleFavourite(row); });
-    auto& session = document_.session();
-    if (s.kind == Swatch::Kind::Measured)
-        add(tr("Take it out of the show"), [this, name = s.asked.substr(4), &session] {
-            change(tr("Remove a measured light"), show::removeMeasured(session.show(), name));
+    if (const auto* measured = std::get_if<light::AskedMeasured>(&s.asked);
+        measured && s.kind == Swatch::Kind::Measured)
+        add(tr("Take it out of the show"), [this, name = measured->name] {
+            change(tr("Remove a measured light"),
+                   show::removeMeasured(document_.state().show, name));
         });
     const show::Palette* p = document_.show().palette(s.palette);
     if (!p)
@@ -327,45 +327,43 @@ QMenu* SwatchPanel::rowMenu(int row) {
     menu->addSeparator();
     const bool free = !p->locked;
     add(tr("Rename…"), [this, copy = *p] { renamePalette(copy); })->setEnabled(free);
-    add(tr("Becomes what the first of the lineup shows"), [this, copy = *p, &session] {
+    add(tr("Becomes what the first of the lineup shows"), [this, copy = *p] {
         if (document_.lineup().empty())
             return document_.tell(tr("No lamps in the lineup: choose some first."));
-        const auto value =
-            show::shownValue(*session.show(), *session.hand(), document_.lineup().front());
+        const auto value = show::shownValue(*document_.state().show, *document_.state().hand,
+                                            document_.lineup().front());
         auto next = copy;
         if (next.colour && value.colour)
             next.colour = value.colour;
         if (next.intensity && value.intensity)
             next.intensity = value.intensity;
         change(tr("Change palette %1").arg(toQt(copy.name)),
-               show::changePalette(session.show(), next));
+               show::changePalette(document_.state().show, next));
     })->setEnabled(free);
-    add(p->locked ? tr("Unlock") : tr("Lock"), [this, copy = *p, &session] {
+    add(p->locked ? tr("Unlock") : tr("Lock"), [this, copy = *p] {
         auto next = copy;
         next.locked = !next.locked;
         change(next.locked ? tr("Lock %1").arg(toQt(copy.name))
                            : tr("Unlock %1").arg(toQt(copy.name)),
-               show::changePalette(session.show(), next));
+               show::changePalette(document_.state().show, next));
     });
     auto* merge = menu->addMenu(tr("Merge into"));
     merge->setEnabled(free);
-    for (const auto& other : document_.show().palettes)
+    for (const auto& [other_id, other] : document_.show().palettes)
         if (other->id != p->id)
             connect(merge->addAction(toQt(other->name)), &QAction::triggered, this,
-                    [this, from = p->id, into = other->id, name = toQt(other->name), &session] {
-                        auto both = show::mergePalettes(session.show(), session.hand(), from, into);
-                        if (!both)
-                            return document_.tell(toQt(both.error().text()));
-                        session.edit(fromQt(tr("Merge into %1").arg(name)), *both);
+                    [this, from = p->id, into = other->id, name = toQt(other->name)] {
+                        document_.edit(tr("Merge into %1").arg(name),
+                                       show::mergePalettes(document_.state(), from, into));
                     });
     auto* where = menu->addMenu(tr("Where it is used"));
-    const auto uses = show::usesOf(document_.show(), *session.hand(), p->id);
+    const auto uses = show::usesOf(document_.state(), p->id);
     const auto lampsOf = [&](const QString& text, const std::vector<show::FixtureId>& ids) {
         if (!ids.empty())
             connect(where->addAction(tr("%1: %2").arg(text, lampCount(ids.size()))),
                     &QAction::triggered, this, [this, ids] { document_.setLineup(ids); });
     };
-    lampsOf(tr("on stage"), uses.stage);
+    lampsOf(tr("on stage"), uses.standing);
     lampsOf(tr("in hand"), uses.hand);
     for (const auto& [look, count] : uses.looks)
         where
@@ -385,28 +383,24 @@ void SwatchPanel::renamePalette(const show::Palette& palette) {
         return;
     auto next = palette;
     next.name = fromQt(name);
-    change(tr("Rename palette to %1").arg(name),
-           show::changePalette(document_.session().show(), next));
+    change(tr("Rename palette to %1").arg(name), show::changePalette(document_.state().show, next));
 }
 
 void SwatchPanel::removePalette(show::PaletteId id) {
-    auto& session = document_.session();
     const show::Palette* p = document_.show().palette(id);
     if (!p)
         return;
-    const auto uses = show::usesOf(document_.show(), *session.hand(), id);
-    const auto run = [this, id, &session, name = toQt(p->name)] {
-        auto both = show::removePalette(session.show(), session.hand(), id);
-        if (!both)
-            return document_.tell(toQt(both.error().text()));
-        session.edit(fromQt(tr("Delete palette %1").arg(name)), *both);
-        document_.tell(tr("Palette %1 deleted. Ctrl+Z brings it back.").arg(name));
+    const auto uses = show::usesOf(document_.state(), id);
+    const auto run = [this, id, name = toQt(p->name)] {
+        if (document_.edit(tr("Delete palette %1").arg(name),
+                           show::removePalette(document_.state(), id)))
+            document_.tell(tr("Palette %1 deleted. Ctrl+Z brings it back.").arg(name));
     };
     if (uses.none())
         return run();
     QStringList lost;
-    if (!uses.stage.empty())
-        lost << tr("%1 on stage").arg(lampCount(uses.stage.size()));
+    if (!uses.standing.empty())
+        lost << tr("%1 on stage").arg(lampCount(uses.standing.size()));
     if (!uses.hand.empty())
         lost << tr("%1 in hand").arg(lampCount(uses.hand.size()));
     if (!uses.looks.empty())
@@ -427,20 +421,21 @@ void SwatchPanel::removePalette(show::PaletteId id) {
 void SwatchPanel::markChosen() {
     model_->setLampK(match_.lampK().value_or(model_->lampK()));
     const auto wish = match_.wish();
-    std::string asked = wish ? wish->asked : std::string();
+    std::optional<light::Asked> asked;
+    if (wish)
+        asked = wish->asked;
     // What follows a palette is that palette's row.
     if (!document_.lineup().empty()) {
-        auto& session = document_.session();
-        const auto value =
-            show::shownValue(*session.show(), *session.hand(), document_.lineup().front());
+        const auto value = show::shownValue(*document_.state().show, *document_.state().hand,
+                                            document_.lineup().front());
         if (const auto* p = document_.show().palette(value.colour_from))
-            asked = "palette:" + p->name;
+            asked = light::AskedPalette{p->name};
     }
-    if (auto gel = light::parseGelText(asked)) {
+    if (auto* gel = asked ? std::get_if<light::AskedGel>(&*asked) : nullptr) {
         gel->lamp.clear(); // the book's rows name neither lamp nor layer
+        gel->lamp_k.reset();
         if (gel->layer == model_->layer())
             gel->layer.clear();
-        asked = light::toText(*gel);
     }
     auto& chosen = static_cast<LeafDelegate*>(list_->itemDelegate())->chosen;
     if (chosen != asked) {

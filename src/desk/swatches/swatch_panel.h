@@ -28,8 +28,8 @@ public:
     void toggleFavourite(int row);
     // Books are remembered for the next start.
     Done loadBook(const QString& path);
-    Done loadMeasured(const QString& path); // kept with the show
-    void openMenu();                        // order, lamp, second layer, favourites, loading
+    Result<light::Asked> loadMeasured(const QString& path); // kept with the show
+    void openMenu(); // order, lamp, second layer, favourites, loading
     // What can be done with a palette or a measured light.
     void openRowMenu(int row, const QPoint& global);
     QMenu* rowMenu(int row);

@@ -3,16 +3,17 @@
 #pragma once
 
 #include "base/result.h"
+#include "files/detail/json_bounds.h"
 
+#include <algorithm>
 #include <cmath>
 #include <nlohmann/json.hpp>
 #include <optional>
-#include <set>
 #include <string>
+#include <string_view>
+#include <vector>
 
 namespace zelo::files {
-
-using Json = nlohmann::ordered_json;
 
 // Takes members out of an object one by one, remembers the first thing that is wrong, and what was
 // not asked for. `path` is where the object stands: "fixtures[3]".
@@ -71,7 +72,7 @@ public:
             take((*j)[i], fmt::format("{}[{}]", at(name), i));
     }
     const Json* member(const char* name) {
-        known_.insert(name);
+        known_.push_back(name);
         if (!json_.is_object())
             return nullptr;
         const auto it = json_.find(name);
@@ -81,9 +82,16 @@ public:
         Json rest = Json::object();
         if (json_.is_object())
             for (const auto& [key, value] : json_.items())
-                if (!known_.contains(key))
-                    rest[key] = value;
+                if (std::find(known_.begin(), known_.end(), key) == known_.end())
+                    rest.push_back({key, value});
+        for (const auto& [name, inner] : inside_)
+            rest.push_back({name, Json::parse(inner)});
         return rest.empty() ? std::string() : rest.dump();
+    }
+    // What was not asked for in a member that is an object itself.
+    void keepUnknown(const char* name, const JsonObject& inner) {
+        if (auto rest = inner.unknown(); !rest.empty())
+            inside_.emplace_back(name, std::move(rest));
     }
     std::string at(const char* name) const {
         return path_.empty() ? name : *name ? path_ + "." + name : path_;
@@ -101,18 +109,26 @@ public:
 private:
     const Json& json_;
     std::string path_;
-    std::set<std::string> known_;
+    std::vector<std::string_view> known_; // literals and keys of `json_`
+    std::vector<std::pair<std::string, std::string>> inside_;
     std::optional<Error> error_;
 };
 
-inline void writeUnknown(Json& to, const std::string& unknown) {
-    if (unknown.empty())
+// Adds what is missing in `to`, also inside of objects that both have.
+inline void addMissing(Json& to, const Json& rest) {
+    if (!rest.is_object())
         return;
-    const auto rest = Json::parse(unknown, nullptr, false);
-    if (rest.is_object())
-        for (const auto& [key, value] : rest.items())
-            if (!to.contains(key))
-                to[key] = value;
+    for (const auto& [key, value] : rest.items()) {
+        if (!to.contains(key))
+            to[key] = value;
+        else if (to[key].is_object())
+            addMissing(to[key], value);
+    }
+}
+
+inline void writeUnknown(Json& to, const std::string& unknown) {
+    if (!unknown.empty())
+        addMissing(to, Json::parse(unknown, nullptr, false));
 }
 
 } // namespace zelo::files

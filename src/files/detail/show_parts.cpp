@@ -1,42 +1,109 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/detail/show_parts.h"
 
-#include "files/detail/archive.h"
+#include "base/text.h"
+#include "files/archive.h"
 #include "files/detail/base64.h"
 #include "files/gdtf_reader.h"
 #include "files/gdtf_writer.h"
 #include "show/kept.h"
+#include "show/limits.h"
 
 #include <algorithm>
+#include <bit>
+#include <mutex>
+#include <set>
 
 namespace zelo::files {
 
+using show::ColourWish;
 using show::FixtureId;
 using show::Show;
 using show::Value;
 
 namespace {
 
-constexpr std::size_t kMostKept = 20'000;
-constexpr std::size_t kMostPoints = 1'000;
-constexpr std::size_t kMostTypes = 500;
+// 401 powers, 380 to 780 nm: single precision in base64, low byte first; before version 3 a list of
+// numbers. A fault is left in `o`.
+colour::Spectrum readSpectrum(JsonObject& o, const char* name) {
+    colour::Grid grid{};
+    const Json* json = o.member(name);
+    std::size_t count = 0;
+    if (json && json->is_string()) {
+        const auto bytes = fromBase64(json->get_ref<const std::string&>());
+        if (bytes && bytes->size() == grid.size() * 4)
+            for (; count < grid.size(); ++count) {
+                std::uint32_t bits = 0;
+                for (std::size_t b = 4; b-- > 0;)
+                    bits = bits << 8 | static_cast<std::uint8_t>((*bytes)[count * 4 + b]);
+                grid[count] = static_cast<double>(std::bit_cast<float>(bits));
+            }
+    } else {
+        o.each(name, grid.size(), [&](const Json& j, const std::string&) {
+            grid[count++] = j.is_number() ? j.get<double>() : -1;
+        });
+    }
+    if (count != grid.size())
+        o.complain(name, "expected 401 powers, 380 to 780 nm");
+    for (double& power : grid) {
+        if (!(power >= 0 && power <= show::kMostPower)) {
+            o.complain(name, fmt::format("a power must be within 0..{}", show::kMostPower));
+            power = 0;
+        }
+        power = static_cast<double>(static_cast<float>(power));
+    }
+    return colour::Spectrum(o.error() ? colour::Grid{} : grid);
+}
 
-show::ColourWish readColour(const Json& json, const std::string& path,
-                            std::optional<Error>& error) {
+std::string spectrumText(const colour::Spectrum& spectrum) {
+    std::string bytes;
+    bytes.reserve(4 * colour::kGridSize);
+    for (const double power : spectrum.values()) {
+        const auto bits = std::bit_cast<std::uint32_t>(static_cast<float>(power));
+        for (int b = 0; b < 4; ++b)
+            bytes += static_cast<char>(bits >> (8 * b) & 255);
+    }
+    return toBase64(bytes);
+}
+
+std::string shortText(JsonObject& o, const char* name, std::size_t longest = show::kLongestName) {
+    std::string text = o.text(name);
+    if (auto ok = show::checkText(name, text, longest); !ok)
+        o.complain(name, ok.error().detail);
+    return text;
+}
+
+template <class Id>
+void readHead(JsonObject& o, show::Head<Id>& head) {
+    head.id = {o.integer("id", 0, 1, show::kLastId)};
+    head.name = shortText(o, "name");
+    head.locked = o.flag("locked");
+}
+
+ColourWish readColour(const Json& json, const std::string& path, std::vector<std::string>& notes,
+                      std::optional<Error>& error) {
     JsonObject o(json, path);
-    show::ColourWish wish;
-    wish.asked = o.text("asked");
-    if (wish.asked.empty())
+    ColourWish wish;
+    const std::string text = shortText(o, "asked");
+    if (text.empty())
         o.complain("asked", "is missing: a colour such as \"gel:214@3200\"");
     std::vector<double> uv;
     o.each("uv", 2, [&](const Json& j, const std::string& at) {
-        if (j.is_number())
+        if (j.is_number() && std::abs(j.get<double>()) <= 1)
             uv.push_back(j.get<double>());
         else
-            o.take(Error{ErrorCode::BadValue, "expected a number", at});
+            o.take(Error{ErrorCode::BadValue, "expected a number within -1..1", at});
     });
     if (uv.size() == 2)
         wish.uv = {uv[0], uv[1]};
+    if (auto asked = light::parseAsked(text)) {
+        wish.asked = std::move(*asked);
+    } else if (!text.empty()) {
+        const bool known = wish.uv.u >= 0 && wish.uv.v > 0.01;
+        wish.asked = known ? light::AskedUv{wish.uv.u, wish.uv.v} : light::AskedUv{};
+        notes.push_back(fmt::format("{}: {}; taken for the colour kept with it", o.at("asked"),
+                                    asked.error().text()));
+    }
     const auto name = o.text("intent", "truest");
     if (const auto intent = mix::intentNamed(name))
         wish.intent = *intent;
@@ -57,97 +124,177 @@ show::ColourWish readColour(const Json& json, const std::string& path,
                 wish.pins.emplace_back(emitter, p.number(emitter.c_str(), 0, 0, 1));
         o.take(p.error());
     }
+    wish.unknown = o.unknown();
     error = o.error();
     return wish;
 }
 
-} // namespace
-
-show::Values readValues(JsonObject& top, const char* name, const Show& show) {
-    show::Values values;
-    top.each(name, kMostFixtures, [&](const Json& json, const std::string& path) {
-        JsonObject o(json, path);
-        const FixtureId id{o.integer("fixture", 0, 1, 1 << 30)};
-        if (!show.fixture(id))
-            o.complain("fixture", fmt::format("no fixture with id {}", id.value));
-        Value value;
-        if (o.member("intensity"))
-            value.intensity = o.number("intensity", 0, 0, 1);
-        if (const Json* colour = o.member("colour")) {
-            std::optional<Error> inside;
-            value.colour = readColour(*colour, o.at("colour"), inside);
-            o.take(inside);
-        }
-        if (const Json* drives = o.member("drives")) {
-            light::Drives d(drives->is_array() ? std::min(drives->size(), light::kMostParts) : 0);
-            std::size_t i = 0;
-            o.each("drives", light::kMostParts, [&](const Json& j, const std::string& at) {
-                const double drive = j.is_number() ? j.get<double>() : -1;
-                if (!(drive >= 0 && drive <= 1))
-                    o.take(Error{ErrorCode::BadValue, "a drive must be within 0..1", at});
-                else
-                    d[i++] = drive;
-            });
-            value.drives = d;
-        }
-        value.intensity_from = {o.integer("intensity_from", 0, 0, 1 << 30)};
-        value.colour_from = {o.integer("colour_from", 0, 0, 1 << 30)};
-        for (const auto from : {value.intensity_from, value.colour_from})
-            if (from && !show.palette(from))
-                o.complain("", fmt::format("follows palette {}, which is not there", from.value));
-        if (values.contains(id))
-            o.complain("fixture", fmt::format("fixture {} is there twice", id.value));
-        values[id] = std::make_shared<const Value>(std::move(value));
-        top.take(o.error());
-    });
-    return values;
+std::optional<ColourWish> readColourMember(JsonObject& o, std::vector<std::string>& notes) {
+    const Json* colour = o.member("colour");
+    if (!colour)
+        return std::nullopt;
+    std::optional<Error> inside;
+    auto wish = readColour(*colour, o.at("colour"), notes, inside);
+    o.take(inside);
+    return wish;
 }
 
-void readPalettes(JsonObject& top, Show& show) {
-    top.each("palettes", kMostKept, [&](const Json& json, const std::string& path) {
+// Levels by name; before version 3 `drives` by their place, named "#1", "#2" … until the type tells
+// their names (host/naming.h).
+show::PartLevels readParts(JsonObject& o) {
+    show::PartLevels parts;
+    if (const Json* json = o.member("parts")) {
+        JsonObject p(*json, o.at("parts"));
+        if (json->is_object() && json->size() <= light::kMostParts)
+            for (const auto& [part, level] : json->items())
+                parts[part] = p.number(part.c_str(), 0, 0, 1);
+        else
+            p.complain("", fmt::format("expected at most {} levels by name", light::kMostParts));
+        o.take(p.error());
+    }
+    std::size_t i = 0;
+    o.each("drives", light::kMostParts, [&](const Json& j, const std::string& at) {
+        const double drive = j.is_number() ? j.get<double>() : -1;
+        if (!(drive >= 0 && drive <= 1))
+            o.take(Error{ErrorCode::BadValue, "a drive must be within 0..1", at});
+        else
+            parts[fmt::format("#{}", ++i)] = drive;
+    });
+    return parts;
+}
+
+// A link to a palette that is there and has it; else what stands beside the link.
+template <class T>
+std::optional<show::Source<T>> sourceOf(JsonObject& o, const char* link, std::optional<T> here,
+                                        std::optional<T> show::Palette::*has, Reading& to) {
+    const show::PaletteId id{o.integer(link, 0, 0, show::kLastId)};
+    if (const auto* palette = id ? to.show.palette(id) : nullptr; palette && palette->*has)
+        return show::Source<T>(id);
+    if (id)
+        to.notes.push_back(fmt::format("{}: follows palette {}, which is not there: {}", o.at(link),
+                                       id.value, here ? "it stays as it was" : "left out"));
+    return here ? std::optional(show::Source<T>(std::move(*here))) : std::nullopt;
+}
+
+std::vector<FixtureId> fixturesOf(JsonObject& o, const Show& show,
+                                  std::vector<std::string>& notes) {
+    std::vector<FixtureId> ids;
+    const auto add = [&](int id, const std::string& at) {
+        if (show.fixture({id}))
+            ids.push_back({id});
+        else
+            notes.push_back(fmt::format("{}: no fixture with id {}: left out", at, id));
+    };
+    if (o.member("fixture"))
+        add(o.integer("fixture", 0, 1, show::kLastId), o.at("fixture"));
+    o.each("fixtures", show::kMostFixtures, [&](const Json& j, const std::string& at) {
+        const bool sound = j.is_number_integer() && j > 0 && j <= show::kLastId;
+        if (sound)
+            add(j.get<int>(), at);
+        else
+            o.take(Error{ErrorCode::BadValue, "expected the id of a fixture", at});
+    });
+    if (!o.member("fixture") && !o.member("fixtures"))
+        o.complain("fixtures", "is missing: whose value is this?");
+    return ids;
+}
+
+} // namespace
+
+void readColours(JsonObject& top, Reading& to) {
+    top.each("colours", kMostJsonValues, [&](const Json& json, const std::string& path) {
+        std::optional<Error> inside;
+        to.colours.emplace_back(readColour(json, path, to.notes, inside));
+        top.take(inside);
+    });
+}
+
+show::Values readValues(JsonObject& top, const char* name, Reading& to) {
+    std::vector<show::Values::Change> values;
+    top.each(name, show::kMostFixtures, [&](const Json& json, const std::string& path) {
+        JsonObject o(json, path);
+        const auto fixtures = fixturesOf(o, to.show, to.notes);
+        Value value;
+        std::optional<double> intensity;
+        if (o.member("intensity"))
+            intensity = o.number("intensity", 0, 0, 1);
+        value.intensity = sourceOf(o, "intensity_from", intensity, &show::Palette::intensity, to);
+        std::optional<ColourWish> colour;
+        const Json* place = o.member("colour");
+        if (place && place->is_number()) {
+            const int at = o.integer("colour", 0, 0, 1 << 30);
+            if (static_cast<std::size_t>(at) < to.colours.size())
+                value.colour = to.colours[static_cast<std::size_t>(at)];
+            else
+                o.complain("colour", fmt::format("{}: there is no such one in colours", at));
+        } else {
+            colour = readColourMember(o, to.notes);
+        }
+        if (!value.colour)
+            value.colour =
+                sourceOf(o, "colour_from", std::move(colour), &show::Palette::colour, to);
+        value.parts = readParts(o);
+        value.unknown = o.unknown();
+        top.take(o.error());
+        if (value.empty() && value.unknown.empty())
+            return;
+        const auto shared = std::make_shared<const Value>(std::move(value));
+        for (const FixtureId id : fixtures)
+            values.emplace_back(id, shared);
+    });
+    std::set<FixtureId> twice;
+    for (const auto& [id, value] : values)
+        if (!twice.insert(id).second)
+            top.complain(name, fmt::format("fixture {} is there twice", id.value));
+    return show::Values::of(std::move(values));
+}
+
+void readPalettes(JsonObject& top, Reading& to) {
+    std::vector<Table<show::PaletteId, show::Palette>::Change> palettes;
+    std::set<std::string> names;
+    std::set<show::PaletteId> ids;
+    top.each("palettes", show::kMostKept, [&](const Json& json, const std::string& path) {
         JsonObject o(json, path);
         show::Palette p;
-        p.id = {o.integer("id", 0, 1, 1 << 30)};
-        p.name = o.text("name");
-        if (!p.id || p.name.empty() || show.palette(p.id) || show.paletteNamed(p.name))
+        readHead(o, p);
+        if (!p.id || p.name.empty() || !ids.insert(p.id).second || !names.insert(p.name).second)
             o.complain("", "a palette needs an id and a name that no other has");
         if (o.member("intensity"))
             p.intensity = o.number("intensity", 0, 0, 1);
-        if (const Json* colour = o.member("colour")) {
-            std::optional<Error> inside;
-            p.colour = readColour(*colour, o.at("colour"), inside);
-            o.take(inside);
-        }
-        p.locked = o.flag("locked");
+        p.colour = readColourMember(o, to.notes);
         p.unknown = o.unknown();
-        show.last_palette_id = std::max(show.last_palette_id, p.id.value);
-        show.palettes.push_back(std::make_shared<const show::Palette>(std::move(p)));
+        to.show.last_palette_id = std::max(to.show.last_palette_id, p.id.value);
+        const auto id = p.id;
+        palettes.emplace_back(id, std::make_shared<const show::Palette>(std::move(p)));
         top.take(o.error());
     });
+    to.show.palettes = to.show.palettes.changed(std::move(palettes));
 }
 
-void readLooks(JsonObject& top, Show& show) {
-    top.each("looks", kMostKept, [&](const Json& json, const std::string& path) {
+void readLooks(JsonObject& top, Reading& to) {
+    std::vector<Table<show::LookId, show::Look>::Change> looks;
+    std::set<show::LookId> ids;
+    top.each("looks", show::kMostKept, [&](const Json& json, const std::string& path) {
         JsonObject o(json, path);
         show::Look look;
-        look.id = {o.integer("id", 0, 1, 1 << 30)};
-        look.name = o.text("name");
-        if (look.id.value == 0 || look.name.empty() || show.lookOf(look.id))
+        readHead(o, look);
+        if (look.id.value == 0 || look.name.empty() || !ids.insert(look.id).second)
             o.complain("", "a look needs an id of its own and a name");
-        look.values = readValues(o, "values", show);
-        look.locked = o.flag("locked");
+        look.values = readValues(o, "values", to);
         look.unknown = o.unknown();
-        show.last_look_id = std::max(show.last_look_id, look.id.value);
-        show.looks.push_back(std::make_shared<const show::Look>(std::move(look)));
+        to.show.last_look_id = std::max(to.show.last_look_id, look.id.value);
+        const auto id = look.id;
+        looks.emplace_back(id, std::make_shared<const show::Look>(std::move(look)));
         top.take(o.error());
     });
+    to.show.looks = to.show.looks.changed(std::move(looks));
 }
 
 namespace {
 
 std::vector<show::Point> readOutline(JsonObject& o, const char* name) {
     std::vector<show::Point> outline;
-    o.each(name, kMostPoints, [&](const Json& json, const std::string& at) {
+    o.each(name, show::kMostPoints, [&](const Json& json, const std::string& at) {
         if (json.is_array() && json.size() == 2 && json[0].is_number() && json[1].is_number())
             outline.push_back({json[0].get<double>(), json[1].get<double>()});
         else
@@ -165,56 +312,45 @@ Json outlineJson(const std::vector<show::Point>& outline) {
 
 } // namespace
 
-void readStage(JsonObject& top, Show& show) {
+void readStage(JsonObject& top, Reading& to) {
     const Json* json = top.member("stage");
     if (!json)
         return;
     JsonObject o(*json, top.at("stage"));
     show::StagePlan stage;
     stage.outline = readOutline(o, "outline");
-    o.each("areas", kMostKept, [&](const Json& area, const std::string& path) {
+    o.each("areas", show::kMostAreas, [&](const Json& area, const std::string& path) {
         JsonObject a(area, path);
-        const std::string name = a.text("name"); // in this order: faults are told as they stand
-        stage.areas.push_back({name, readOutline(a, "outline")});
+        show::Area read;
+        read.name = a.text("name"); // in this order: faults are told as they stand
+        read.outline = readOutline(a, "outline");
+        read.unknown = a.unknown();
+        stage.areas.push_back(std::move(read));
         o.take(a.error());
     });
+    stage.unknown = o.unknown();
     top.take(o.error());
     auto checked = show::changeStage(std::make_shared<const Show>(), stage);
     if (!checked)
         top.complain("stage", checked.error().detail);
-    show.stage = std::make_shared<const show::StagePlan>(std::move(stage));
+    to.show.stage = std::make_shared<const show::StagePlan>(std::move(stage));
 }
 
-namespace {
-
-// 401 powers, 380 to 780 nm; a fault is left in `o`.
-colour::Spectrum readSpectrum(JsonObject& o, const char* name) {
-    colour::Grid grid{};
-    std::size_t i = 0;
-    o.each(name, grid.size(), [&](const Json& j, const std::string& at) {
-        const double power = j.is_number() ? j.get<double>() : -1;
-        if (power >= 0 && std::isfinite(power))
-            grid[i++] = power;
-        else
-            o.take(Error{ErrorCode::BadValue, "expected a power of 0 or more", at});
-    });
-    if (i != grid.size())
-        o.complain(name, "expected 401 powers, 380 to 780 nm");
-    return colour::Spectrum(o.error() ? colour::Grid{} : grid);
-}
-
-} // namespace
-
-void readMeasured(JsonObject& top, Show& show) {
-    top.each("measured", kMostKept, [&](const Json& json, const std::string& path) {
+void readMeasured(JsonObject& top, Reading& to) {
+    std::vector<Table<std::string, show::Measured>::Change> all;
+    top.each("measured", show::kMostKept, [&](const Json& json, const std::string& path) {
         JsonObject o(json, path);
-        const std::string name = o.text("name");
-        if (name.empty())
+        show::Measured m;
+        m.name = shortText(o, "name");
+        if (m.name.empty())
             o.complain("name", "a measured light needs a name");
-        show.measured.push_back(std::make_shared<const show::Measured>(
-            show::Measured{name, readSpectrum(o, "spectrum")}));
+        m.spectrum = readSpectrum(o, "spectrum");
+        m.unknown = o.unknown();
+        const std::string name = m.name;
+        all.emplace_back(name, std::make_shared<const show::Measured>(std::move(m)));
         top.take(o.error());
     });
+    to.show.measured = to.show.measured.changed(std::move(all));
 }
 
 void readCalibration(JsonObject& fixture, show::Fixture& to) {
@@ -223,23 +359,28 @@ void readCalibration(JsonObject& fixture, show::Fixture& to) {
         return;
     JsonObject o(*json, fixture.at("calibration"));
     show::Calibration calibration;
-    calibration.off = {o.number("off_u", 0, -0.2, 0.2), o.number("off_v", 0, -0.2, 0.2)};
+    constexpr double off = show::kMostOff_uv;
+    calibration.off = {o.number("off_u", 0, -off, off), o.number("off_v", 0, -off, off)};
     if (const Json* emitters = o.member("emitters")) {
         JsonObject e(*emitters, o.at("emitters"));
-        if (emitters->is_object())
+        if (emitters->is_object() && emitters->size() <= light::kMostParts)
             for (const auto& [name, spectrum] : emitters->items())
                 calibration.emitters[name] = readSpectrum(e, name.c_str());
+        else
+            e.complain("", fmt::format("expected at most {} spectra by name", light::kMostParts));
         o.take(e.error());
     }
+    calibration.unknown = o.unknown();
     fixture.take(o.error());
-    if (!calibration.empty())
+    if (!calibration.empty() || !calibration.unknown.empty())
         to.calibration = std::make_shared<const show::Calibration>(std::move(calibration));
 }
 
-void readTypes(JsonObject& top, Show& show) {
-    top.each("types", kMostTypes, [&](const Json& json, const std::string& path) {
+void readTypes(JsonObject& top, Reading& to) {
+    std::vector<Table<std::string, light::FixtureType>::Change> types;
+    top.each("types", show::kMostTypes, [&](const Json& json, const std::string& path) {
         JsonObject o(json, path);
-        const std::string id = o.text("id");
+        const std::string id = shortText(o, "id");
         const auto bytes = fromBase64(o.text("gdtf"));
         top.take(o.error());
         if (!bytes)
@@ -250,18 +391,25 @@ void readTypes(JsonObject& top, Show& show) {
             return top.take(Error{ErrorCode::BadValue,
                                   type ? "a fixture type needs an id" : type.error().text(), path});
         type->id = id;
-        show.types[id] = std::make_shared<const light::FixtureType>(std::move(*type));
+        types.emplace_back(id, std::make_shared<const light::FixtureType>(std::move(*type)));
     });
+    to.show.types = to.show.types.changed(std::move(types));
 }
 
-void readOutputs(JsonObject& top, Show& show) {
-    top.each("favourites", kMostKept, [&](const Json& j, const std::string& at) {
-        if (j.is_string())
-            show.favourites.push_back(j.get<std::string>());
+void readOutputs(JsonObject& top, Reading& to) {
+    std::vector<light::Asked> favourites;
+    top.each("favourites", show::kMostKept, [&](const Json& j, const std::string& at) {
+        if (!j.is_string())
+            return top.take(Error{ErrorCode::BadValue, "expected a colour as text", at});
+        if (auto asked = light::parseAsked(j.get<std::string>()))
+            favourites.push_back(std::move(*asked));
         else
-            top.take(Error{ErrorCode::BadValue, "expected a colour as text", at});
+            to.notes.push_back(at + ": " + asked.error().text() + ": left out");
     });
-    top.each("outputs", kMostKept, [&](const Json& json, const std::string& path) {
+    if (!favourites.empty())
+        to.show.favourites =
+            std::make_shared<const std::vector<light::Asked>>(std::move(favourites));
+    top.each("outputs", show::kMostOutputs, [&](const Json& json, const std::string& path) {
         JsonObject o(json, path);
         show::OutputLine line;
         line.first = static_cast<std::uint16_t>(o.integer("first", 1, 1, 63999));
@@ -274,9 +422,10 @@ void readOutputs(JsonObject& top, Show& show) {
         line.address = o.text("address", "127.0.0.1");
         line.to = o.integer("to", 1, 0, 63999);
         line.on = !o.flag("off");
+        line.unknown = o.unknown();
         if (const auto ok = show::checkOutput(line); !ok)
             o.complain("", ok.error().detail);
-        show.outputs.push_back(std::move(line));
+        to.show.outputs.push_back(std::move(line));
         top.take(o.error());
     });
 }
@@ -285,9 +434,9 @@ void readOutputs(JsonObject& top, Show& show) {
 
 namespace {
 
-Json colourJson(const show::ColourWish& wish) {
+Json colourJson(const ColourWish& wish) {
     Json j;
-    j["asked"] = wish.asked;
+    j["asked"] = light::toText(wish.asked);
     j["uv"] = {wish.uv.u, wish.uv.v};
     j["intent"] = mix::nameOf(wish.intent);
     j["give_up"] = wish.give_up;
@@ -299,10 +448,41 @@ Json colourJson(const show::ColourWish& wish) {
             pins[emitter] = drive;
         j["pins"] = pins;
     }
+    writeUnknown(j, wish.unknown);
+    return j;
+}
+
+Json valueJson(const Value& value, ColourTable& colours) {
+    Json j;
+    j["fixtures"] = Json::array();
+    if (value.intensity) {
+        if (const double* here = value.intensity->here())
+            j["intensity"] = *here;
+        else
+            j["intensity_from"] = value.intensity->palette().value;
+    }
+    if (value.colour) {
+        if (const ColourWish* here = value.colour->here())
+            j["colour"] = colours.placeOf(*here);
+        else
+            j["colour_from"] = value.colour->palette().value;
+    }
+    for (const auto& [part, level] : value.parts)
+        j["parts"][part] = level;
+    writeUnknown(j, value.unknown);
     return j;
 }
 
 } // namespace
+
+std::size_t ColourTable::placeOf(const ColourWish& colour) {
+    Json json = colourJson(colour);
+    const auto [at, fresh] =
+        places_.try_emplace(json.dump(-1, ' ', false, Json::error_handler_t::replace), all_.size());
+    if (fresh)
+        all_.push_back(std::move(json));
+    return at->second;
+}
 
 Json calibrationJson(const show::Calibration& calibration) {
     Json j = Json::object();
@@ -311,53 +491,43 @@ Json calibrationJson(const show::Calibration& calibration) {
         j["off_v"] = calibration.off.v;
     }
     for (const auto& [name, spectrum] : calibration.emitters)
-        j["emitters"][name] = spectrum.values();
+        j["emitters"][name] = spectrumText(spectrum);
+    writeUnknown(j, calibration.unknown);
     return j;
 }
 
-Json valuesJson(const show::Values& values) {
+Json valuesJson(const show::Values& values, ColourTable& colours) {
     Json list = Json::array();
+    std::unordered_map<const Value*, std::size_t> by_pointer;
+    std::unordered_map<std::string, std::size_t> by_text;
     for (const auto& [id, value] : values) {
-        Json j;
-        j["fixture"] = id.value;
-        if (value->intensity)
-            j["intensity"] = *value->intensity;
-        if (value->colour)
-            j["colour"] = colourJson(*value->colour);
-        if (value->drives)
-            j["drives"] = std::vector<double>(value->drives->begin(), value->drives->end());
-        if (value->intensity_from)
-            j["intensity_from"] = value->intensity_from.value;
-        if (value->colour_from)
-            j["colour_from"] = value->colour_from.value;
-        list.push_back(std::move(j));
+        const auto [known, fresh] = by_pointer.try_emplace(value.get(), list.size());
+        if (fresh) {
+            Json json = valueJson(*value, colours);
+            const auto [same, is_new] = by_text.try_emplace(
+                json.dump(-1, ' ', false, Json::error_handler_t::replace), list.size());
+            if (is_new)
+                list.push_back(std::move(json));
+            known->second = same->second;
+        }
+        list[known->second]["fixtures"].push_back(id.value);
     }
     return list;
 }
 
-namespace {
-
 Json paletteJson(const show::Palette& p) {
-    Json j;
-    j["id"] = p.id.value;
-    j["name"] = p.name;
+    Json j = headJson(p);
     if (p.intensity)
         j["intensity"] = *p.intensity;
     if (p.colour)
         j["colour"] = colourJson(*p.colour);
-    if (p.locked)
-        j["locked"] = true;
     writeUnknown(j, p.unknown);
     return j;
 }
 
-Json lookJson(const show::Look& look) {
-    Json j;
-    j["id"] = look.id.value;
-    j["name"] = look.name;
-    j["values"] = valuesJson(look.values);
-    if (look.locked)
-        j["locked"] = true;
+Json lookJson(const show::Look& look, ColourTable& colours) {
+    Json j = headJson(look);
+    j["values"] = valuesJson(look.values, colours);
     writeUnknown(j, look.unknown);
     return j;
 }
@@ -366,9 +536,43 @@ Json stageJson(const show::StagePlan& stage) {
     Json j;
     j["outline"] = outlineJson(stage.outline);
     j["areas"] = Json::array();
-    for (const auto& a : stage.areas)
-        j["areas"].push_back({{"name", a.name}, {"outline", outlineJson(a.outline)}});
+    for (const auto& a : stage.areas) {
+        Json area{{"name", a.name}, {"outline", outlineJson(a.outline)}};
+        writeUnknown(area, a.unknown);
+        j["areas"].push_back(std::move(area));
+    }
+    writeUnknown(j, stage.unknown);
     return j;
+}
+
+Json measuredJson(const show::Measured& measured) {
+    Json j{{"name", measured.name}, {"spectrum", spectrumText(measured.spectrum)}};
+    writeUnknown(j, measured.unknown);
+    return j;
+}
+
+Result<Json> typeJson(const std::string& id,
+                      const std::shared_ptr<const light::FixtureType>& type) {
+    // Packing takes time and types hardly change: each is packed once.
+    struct Packed {
+        std::weak_ptr<const light::FixtureType> of;
+        std::string text;
+    };
+    static std::mutex mutex;
+    static std::map<const light::FixtureType*, Packed> packed;
+    {
+        const std::lock_guard lock(mutex);
+        std::erase_if(packed, [](const auto& p) { return p.second.of.expired(); });
+        if (const auto known = packed.find(type.get()); known != packed.end())
+            return Json{{"id", id}, {"gdtf", known->second.text}};
+    }
+    const auto bytes = zipped(gdtfFiles(*type));
+    if (!bytes)
+        return passOn(bytes.error(), fmt::format("fixture type '{}'", id));
+    std::string text = toBase64(*bytes);
+    const std::lock_guard lock(mutex);
+    packed[type.get()] = {type, text};
+    return Json{{"id", id}, {"gdtf", std::move(text)}};
 }
 
 Json outputJson(const show::OutputLine& line) {
@@ -380,29 +584,8 @@ Json outputJson(const show::OutputLine& line) {
     j["to"] = line.to;
     if (!line.on)
         j["off"] = true;
+    writeUnknown(j, line.unknown);
     return j;
-}
-
-} // namespace
-
-void writeParts(Json& to, const Show& show) {
-    to["last_palette_id"] = show.last_palette_id;
-    to["last_look_id"] = show.last_look_id;
-    for (const auto& p : show.palettes)
-        to["palettes"].push_back(paletteJson(*p));
-    for (const auto& look : show.looks)
-        to["looks"].push_back(lookJson(*look));
-    if (show.stage)
-        to["stage"] = stageJson(*show.stage);
-    for (const auto& m : show.measured)
-        to["measured"].push_back({{"name", m->name}, {"spectrum", m->spectrum.values()}});
-    for (const auto& [id, type] : show.types)
-        if (const auto bytes = zipped(gdtfFiles(*type)))
-            to["types"].push_back({{"id", id}, {"gdtf", toBase64(*bytes)}});
-    if (!show.favourites.empty())
-        to["favourites"] = show.favourites;
-    for (const auto& line : show.outputs)
-        to["outputs"].push_back(outputJson(line));
 }
 
 } // namespace zelo::files

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "files/detail/archive.h"
+#include "files/archive.h"
 
 #include <zip.h>
 

@@ -1,0 +1,48 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Shows and their files as people meet them: opening, saving, leaving, and work that was left
+// behind. Asks where something could be lost, and stands in nobody's way otherwise.
+#pragma once
+
+#include "desk/kit/document.h"
+
+#include <QObject>
+
+class QMenu;
+class QMessageBox;
+class QWidget;
+
+namespace zelo::desk {
+
+class ShowFiles : public QObject {
+    Q_OBJECT
+public:
+    // Boxes and menus belong to `window`.
+    ShowFiles(Document& document, QWidget* window);
+
+    // Offers work that was left behind of this show. A show that another program has open is told,
+    // with a copy on offer.
+    Done open(const QString& path);
+    void askNew();
+    void askOpen();
+    void openRecent(const QPoint& global);
+    void save();
+    void askSaveAs();
+    void askSaveCopy();
+    void askStartFrom(); // a new show from one that stays as it is
+    bool mayLeave();     // asks when something is not saved
+
+    void offer(const host::LeftWork& left);
+    void offerNewest();                      // of all that was left behind; nothing when none was
+    void openLeftWork(const QPoint& global); // all of it, to decide on
+
+    static QString lastShow(); // the one that was open last, wherever it was opened
+
+private:
+    void remember(const QString& path); // as the last one, and among the recent ones
+    void saved(const Done& done);       // what to do about it when it was not
+    QMessageBox* box(const QString& text);
+    Document& document_;
+    QWidget* window_;
+};
+
+} // namespace zelo::desk

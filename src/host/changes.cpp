@@ -1,0 +1,25 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "host/changes.h"
+
+namespace zelo::host {
+
+Changes changesBetween(const show::State& before, const show::State& now) {
+    Changes changes;
+    const show::Show& a = *before.show;
+    const show::Show& b = *now.show;
+    const auto note = [&](bool differs, Change what) {
+        if (differs)
+            changes = changes | what;
+    };
+    note(!(a.fixtures == b.fixtures && a.groups == b.groups && a.stage == b.stage), Change::Rig);
+    note(!(a.types == b.types), Change::Types);
+    note(!(a.standing == b.standing && a.looks == b.looks), Change::Values);
+    note(!(a.palettes == b.palettes && a.measured == b.measured && a.favourites == b.favourites),
+         Change::Palettes);
+    note(!(*before.hand == *now.hand), Change::Hand);
+    note(a.outputs != b.outputs, Change::Outputs);
+    note(a.white_cct_k != b.white_cct_k, Change::White);
+    return changes;
+}
+
+} // namespace zelo::host

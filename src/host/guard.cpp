@@ -1,0 +1,520 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "host/guard.h"
+
+#include "base/assert.h"
+#include "base/file.h"
+#include "base/process_mark.h"
+#include "base/text.h"
+#include "files/recovery_file.h"
+#include "host/log.h"
+#include "show/limits.h"
+
+#include <algorithm>
+#include <ctime>
+
+namespace zelo::host {
+
+namespace fs = std::filesystem;
+
+namespace {
+
+constexpr std::string_view kUnsaved = ".unsaved";
+constexpr std::string_view kOldUntitled = "untitled-"; // as version 2 called it
+constexpr std::size_t kMostHead = 256 << 10;
+constexpr std::size_t kMostRecovery = show::kMostShowBytes + kMostHead;
+// A slow disk holds up one; meanwhile the other keeps what is newer.
+constexpr int kThreads = 2;
+constexpr auto kLongestFlush = std::chrono::seconds(5);
+
+std::uint64_t hashOf(std::string_view bytes) { // FNV-1a
+    std::uint64_t h = 14695981039346656037u;
+    for (const char c : bytes)
+        h = (h ^ static_cast<unsigned char>(c)) * 1099511628211u;
+    return h;
+}
+
+std::int64_t nowSeconds() {
+    return static_cast<std::int64_t>(std::time(nullptr));
+}
+
+std::string dated(std::int64_t at_s) { // "2026-11-27 04.22.31"
+    const auto at = static_cast<std::time_t>(at_s);
+    std::tm local{};
+    ::localtime_r(&at, &local);
+    char text[64];
+    return {text, std::strftime(text, sizeof text, "%Y-%m-%d %H.%M.%S", &local)};
+}
+
+std::string asFileName(std::string name) {
+    if (name.size() > 100)
+        name.resize(100);
+    for (char& c : name)
+        if (c == '/' || static_cast<unsigned char>(c) < 0x20)
+            c = '-';
+    return toUtf8(std::move(name));
+}
+
+fs::path folderOf(const fs::path& path) {
+    return path.has_parent_path() ? path.parent_path() : fs::path(".");
+}
+
+fs::path whole(const fs::path& path) { // absolute, links followed
+    std::error_code error;
+    auto found = fs::weakly_canonical(path, error);
+    return error ? fs::absolute(path, error) : found;
+}
+
+// A name in the folder that nothing has yet.
+fs::path freeName(const fs::path& folder, const std::string& stem, std::string_view ending) {
+    std::error_code error;
+    for (int i = 1;; ++i) {
+        auto path = folder / (i == 1 ? fmt::format("{}{}", stem, ending)
+                                     : fmt::format("{} ({}){}", stem, i, ending));
+        if (!fs::exists(path, error))
+            return path;
+    }
+}
+
+show::State emptyState() {
+    show::Show show;
+    show.name = "Untitled";
+    return {std::make_shared<const show::Show>(std::move(show)),
+            std::make_shared<const show::Values>()};
+}
+
+} // namespace
+
+Guard::Guard(Settings settings, std::shared_ptr<Disk> disk)
+    : settings_(std::move(settings)), disk_(std::move(disk)), saved_(emptyState()) {
+    if (settings_.state_folder.empty())
+        return;
+    std::error_code error;
+    fs::create_directories(folder(), error);
+    fs::create_directories(settings_.state_folder / "locks", error);
+    removeStrayParts(folder());
+    for (int i = 0; i < kThreads; ++i)
+        threads_.emplace_back([this](const std::stop_token& stop) { run(stop); });
+}
+
+Guard::~Guard() {
+    flush();
+    for (auto& thread : threads_)
+        thread.request_stop();
+    threads_.clear();
+}
+
+// --- opening -------------------------------------------------------------------------------------
+
+Result<std::unique_ptr<Disk::Held>> Guard::lock(const fs::path& file) const {
+    if (settings_.state_folder.empty())
+        return nullptr;
+    const fs::path target = whole(linkTarget(file));
+    auto held = disk_->hold(folderOf(target) / ("." + target.filename().string() + ".lock"));
+    if (!held && held.error().code != ErrorCode::Busy) // a folder one may not write to
+        held = disk_->hold(settings_.state_folder / "locks" /
+                           fmt::format("{:016x}.lock", hashOf(target.string())));
+    if (!held && held.error().code == ErrorCode::Busy)
+        return passOn(held.error(), file.string());
+    return held ? std::move(*held) : nullptr;
+}
+
+Result<Opened> Guard::open(const fs::path& path) {
+    const bool again = file_ && whole(linkTarget(*file_)) == whole(linkTarget(path));
+    std::unique_ptr<Disk::Held> held;
+    if (!again) {
+        std::error_code error;
+        if (!fs::exists(path, error))
+            return passOn(Error{ErrorCode::NotFound, "no such file", {}}, path.string());
+        auto locked = lock(path);
+        if (!locked)
+            return passOn(locked.error());
+        held = std::move(*locked);
+    }
+    auto opened = readCopy(path);
+    if (!opened)
+        return opened;
+    if (again)
+        held = std::move(held_);
+    removeStrayParts(folderOf(whole(linkTarget(path))));
+    standsAs(opened->state, whole(folderOf(path)) / path.filename(), std::move(held));
+    return opened;
+}
+
+Result<Opened> Guard::readCopy(const fs::path& path) const {
+    const auto bytes = disk_->read(path, show::kMostShowBytes);
+    if (!bytes)
+        return passOn(bytes.error());
+    auto read = files::parseShow(*bytes);
+    if (!read)
+        return passOn(read.error(), path.string());
+    return Opened{{read->show, read->hand}, {}, std::move(read->notes)};
+}
+
+void Guard::start(const show::State& state) {
+    standsAs(state, std::nullopt, nullptr);
+}
+
+// Another document begins. What was not saved of the one before, and not let go, is left work.
+void Guard::standsAs(const show::State& saved, std::optional<fs::path> file,
+                     std::unique_ptr<Disk::Held> held) {
+    flush();
+    std::vector<fs::path> left;
+    {
+        const std::lock_guard order(order_);
+        const std::lock_guard lock(mutex_);
+        written_ = ++count_;
+        wish_.reset();
+        left.swap(kept_in_);
+        after_.clear();
+        ++document_;
+    }
+    for (const auto& path : left)
+        if (const auto work = described(path))
+            (void)disk_->rename(path, freeName(folderOf(path),
+                                               dated(work->at_s) + " " + asFileName(work->name),
+                                               kUnsaved));
+    saved_ = saved;
+    recovered_ = false;
+    held_ = std::move(held);
+    file_ = std::move(file);
+    remember();
+}
+
+void Guard::remember() {
+    stamp_ = file_ ? disk_->stamp(*file_) : std::nullopt;
+    contents_ = 0;
+    if (stamp_)
+        if (const auto bytes = disk_->read(*file_, show::kMostShowBytes))
+            contents_ = hashOf(*bytes);
+}
+
+// --- saving --------------------------------------------------------------------------------------
+
+bool Guard::changedBehind() const {
+    const auto now = disk_->stamp(*file_);
+    if (!now || now == stamp_) // one that was taken away is only written again
+        return false;
+    const auto bytes = disk_->read(*file_, show::kMostShowBytes);
+    return !stamp_ || !bytes || hashOf(*bytes) != contents_; // touched only: nothing to lose
+}
+
+Done Guard::write(const show::State& now, const fs::path& path) const {
+    const auto text = files::showText(*now.show, *now.hand);
+    if (!text)
+        return passOn(text.error(), path.string());
+    if (auto ok = files::checkShowText(*text); !ok)
+        return passOn(ok.error(), path.string());
+    const fs::path target = linkTarget(path);
+    std::error_code error;
+    const auto mode = fs::status(target, error).permissions();
+    constexpr auto kWrite =
+        fs::perms::owner_write | fs::perms::group_write | fs::perms::others_write;
+    if (!error && fs::exists(target, error) && (mode & kWrite) == fs::perms::none)
+        return passOn(Error{ErrorCode::Io, "is read-only: save it under another name", {}},
+                      path.string());
+    const auto part = disk_->writePart(target, *text);
+    if (!part)
+        return passOn(part.error());
+    const auto back = disk_->read(*part, text->size());
+    if (!back || *back != *text) {
+        disk_->remove(*part);
+        return passOn(Error{ErrorCode::Io, "the disk does not give back what was written", {}},
+                      path.string());
+    }
+    return disk_->replaceBy(*part, target);
+}
+
+Done Guard::save(const show::State& now, bool over) {
+    if (!file_)
+        return fail(ErrorCode::NotFound, "the show has no file yet");
+    if (changedBehind()) {
+        if (!over)
+            return passOn(Error{ErrorCode::Changed, "was changed by another program meanwhile", {}},
+                          file_->string());
+        const fs::path target = linkTarget(*file_);
+        const auto aside = freeName(
+            folderOf(target),
+            fmt::format("{}, as found {}", asFileName(target.stem().string()), dated(nowSeconds())),
+            target.extension().string());
+        if (auto ok = disk_->rename(target, aside); !ok)
+            return ok;
+    }
+    if (auto ok = write(now, *file_); !ok)
+        return ok;
+    saved_ = now;
+    recovered_ = false;
+    remember();
+    forget();
+    return {};
+}
+
+Done Guard::saveAs(const show::State& now, const fs::path& path) {
+    if (file_ && whole(linkTarget(*file_)) == whole(linkTarget(path)))
+        return save(now, true);
+    auto held = lock(path);
+    if (!held)
+        return passOn(held.error());
+    if (auto ok = write(now, path); !ok)
+        return ok;
+    held_ = std::move(*held);
+    file_ = whole(folderOf(path)) / path.filename();
+    saved_ = now;
+    recovered_ = false;
+    remember();
+    forget();
+    return {};
+}
+
+Done Guard::saveCopy(const show::State& now, const fs::path& path) const {
+    return write(now, path);
+}
+
+void Guard::letGo() {
+    recovered_ = false;
+    forget();
+}
+
+// --- keeping what is not saved -------------------------------------------------------------------
+
+fs::path Guard::liveFile() const {
+    return folder() / fmt::format("{}.{}{}", ownMark(), document_, kUnsaved);
+}
+
+fs::path Guard::liveBeside(const fs::path& file) const {
+    return folderOf(linkTarget(file)) / fmt::format(".{}.{}{}", ownMark(), document_, kUnsaved);
+}
+
+void Guard::changed(const show::State& now, const show::Lineup& lineup) {
+    if (now == saved_) {
+        if (!recovered_)
+            forget();
+        return;
+    }
+    if (threads_.empty())
+        return;
+    const std::lock_guard lock(mutex_);
+    const auto due = std::chrono::steady_clock::now() + settings_.pause;
+    if (!wish_ && (!not_before_ || *not_before_ < due))
+        not_before_ = due;
+    wish_ = Wish{++count_, now, lineup, file_};
+    wake_.notify_all();
+}
+
+void Guard::run(const std::stop_token& stop) {
+    std::unique_lock lock(mutex_);
+    while (wake_.wait(lock, stop, [&] { return wish_.has_value(); }) && !stop.stop_requested()) {
+        // A drag makes many changes: wait a moment, then write the newest.
+        if (not_before_ && std::chrono::steady_clock::now() < *not_before_) {
+            const auto until = *not_before_;
+            wake_.wait_until(lock, stop, until,
+                             [&] { return !wish_ || !not_before_ || *not_before_ < until; });
+            continue;
+        }
+        const Wish wish = std::move(*wish_);
+        wish_.reset();
+        not_before_.reset();
+        ++writing_;
+        lock.unlock();
+        keep(wish);
+        lock.lock();
+        --writing_;
+        failures_ += !trouble_.empty();
+        if (!trouble_.empty() && !wish_) {
+            wish_ = wish; // until it is right
+            not_before_ = std::chrono::steady_clock::now() + settings_.again;
+        }
+        idle_.notify_all();
+    }
+}
+
+void Guard::keep(const Wish& wish) {
+    files::RecoveryHead head;
+    head.of = wish.of ? wish.of->string() : std::string();
+    head.name = wish.state.show->name;
+    head.at_s = nowSeconds();
+    head.lineup = wish.lineup;
+    const auto text = files::recoveryText(head, wish.state);
+    if (!text)
+        return setTrouble(text.error().text());
+    auto kept = keepIn(liveFile(), wish.number, *text);
+    if (!kept && wish.of)
+        if (keepIn(liveBeside(*wish.of), wish.number, *text))
+            kept = Done();
+    setTrouble(kept ? std::string() : kept.error().text());
+}
+
+Done Guard::keepIn(const fs::path& path, std::uint64_t number, const std::string& text) {
+    const auto part = disk_->writePart(path, text);
+    if (!part)
+        return passOn(part.error());
+    const std::lock_guard order(order_);
+    std::vector<fs::path> gone;
+    {
+        const std::lock_guard lock(mutex_);
+        if (number <= written_) { // a newer one is there, or nothing is wanted any more
+            disk_->remove(*part);
+            return {};
+        }
+    }
+    if (auto ok = disk_->replaceBy(*part, path); !ok)
+        return ok;
+    {
+        const std::lock_guard lock(mutex_);
+        written_ = number;
+        gone.swap(after_);
+        for (const auto& other : kept_in_)
+            if (other != path)
+                gone.push_back(other);
+        kept_in_ = {path};
+    }
+    for (const auto& old : gone)
+        disk_->remove(old);
+    return {};
+}
+
+void Guard::forget() {
+    const std::lock_guard order(order_);
+    std::vector<fs::path> gone;
+    {
+        const std::lock_guard lock(mutex_);
+        wish_.reset();
+        not_before_.reset();
+        written_ = ++count_; // what is being written comes too late
+        gone.swap(kept_in_);
+        gone.insert(gone.end(), after_.begin(), after_.end());
+        after_.clear();
+    }
+    for (const auto& path : gone)
+        disk_->remove(path);
+    setTrouble({});
+}
+
+void Guard::flush() {
+    std::unique_lock lock(mutex_);
+    if (threads_.empty())
+        return;
+    not_before_.reset();
+    wake_.notify_all();
+    // A write that fails puts its wish back: it has been tried then.
+    const auto before = failures_;
+    idle_.wait_for(lock, kLongestFlush,
+                   [&] { return writing_ == 0 && (!wish_ || failures_ > before); });
+}
+
+std::string Guard::trouble() const {
+    const std::lock_guard lock(mutex_);
+    return trouble_;
+}
+
+void Guard::setTrouble(std::string trouble) {
+    {
+        const std::lock_guard lock(mutex_);
+        if (trouble == trouble_)
+            return;
+        trouble_ = trouble;
+    }
+    log(trouble.empty() ? LogLevel::Info : LogLevel::Error,
+        trouble.empty() ? "unsaved work is kept again" : "unsaved work is not kept: " + trouble);
+    if (on_trouble)
+        on_trouble();
+}
+
+// --- left work -----------------------------------------------------------------------------------
+
+std::optional<LeftWork> Guard::described(const fs::path& path) {
+    const auto start = disk_->readStart(path, kMostHead);
+    const auto stamp = disk_->stamp(path);
+    if (!start || !stamp)
+        return std::nullopt;
+    LeftWork work;
+    work.path = path;
+    if (const auto head = files::parseRecoveryHead(*start)) {
+        work.name = head->name;
+        work.at_s = head->at_s;
+        if (!head->of.empty())
+            work.of = head->of;
+    } else { // as version 2 kept it: a show and nothing more
+        work.name = path.stem().stem().string();
+        work.at_s = stamp->changed_ns / 1'000'000'000;
+        if (work.name.rfind(kOldUntitled, 0) != 0)
+            work.of = folderOf(path) / path.stem();
+    }
+    if (const auto file = work.of ? disk_->stamp(*work.of) : std::nullopt)
+        work.older = file->changed_ns / 1'000'000'000 > work.at_s;
+    return work;
+}
+
+std::vector<LeftWork> Guard::leftWork() {
+    std::vector<fs::path> found;
+    const auto look = [&](const fs::path& where) {
+        for (const auto& path : disk_->list(where)) {
+            std::string name = path.filename().string();
+            if (!name.ends_with(kUnsaved))
+                continue;
+            if (name[0] == '.')
+                name.erase(0, 1);
+            const auto mark = stateOf(std::string_view(name).substr(0, name.find('.')));
+            if (mark != MarkState::Own && mark != MarkState::Runs)
+                found.push_back(path);
+        }
+    };
+    if (!settings_.state_folder.empty()) {
+        look(folder());
+        look(settings_.state_folder); // version 2
+    }
+    if (file_)
+        look(folderOf(linkTarget(*file_)));
+    std::vector<LeftWork> all;
+    for (const auto& path : found) {
+        auto work = described(path);
+        if (!work)
+            continue;
+        // Its own name until it is decided on: nobody who has the old process number takes it.
+        std::string name = path.filename().string();
+        if (name[0] == '.')
+            name.erase(0, 1);
+        if (stateOf(std::string_view(name).substr(0, name.find('.'))) == MarkState::Ended) {
+            const auto own = freeName(folderOf(path),
+                                      dated(work->at_s) + " " + asFileName(work->name), kUnsaved);
+            if (disk_->rename(path, own))
+                work->path = own;
+        }
+        all.push_back(std::move(*work));
+    }
+    std::stable_sort(all.begin(), all.end(),
+                     [](const LeftWork& a, const LeftWork& b) { return a.at_s > b.at_s; });
+    return all;
+}
+
+Result<Guard::Recovered> Guard::recover(const LeftWork& left) {
+    const auto bytes = disk_->read(left.path, kMostRecovery);
+    if (!bytes)
+        return passOn(bytes.error());
+    auto work = files::parseRecovery(*bytes);
+    if (!work)
+        return passOn(work.error(), left.path.string());
+    Recovered recovered{emptyState(),
+                        {{work->second.show, work->second.hand},
+                         std::move(work->first.lineup),
+                         std::move(work->second.notes)}};
+    std::unique_ptr<Disk::Held> held;
+    if (left.of) {
+        auto locked = lock(*left.of);
+        if (!locked && !(file_ && whole(linkTarget(*file_)) == whole(linkTarget(*left.of))))
+            return passOn(locked.error());
+        held = locked ? std::move(*locked) : std::move(held_);
+        if (const auto now = readCopy(*left.of))
+            recovered.first = now->state;
+    }
+    standsAs(recovered.first, left.of, std::move(held));
+    recovered_ = true;
+    const std::lock_guard guarded(mutex_);
+    after_ = {left.path};
+    return recovered;
+}
+
+void Guard::throwAway(const LeftWork& left) {
+    disk_->remove(left.path);
+}
+
+} // namespace zelo::host

@@ -1,0 +1,108 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "show/holders.h"
+
+#include <fmt/format.h>
+
+namespace zelo::show {
+
+void eachHolder(const State& state, const std::function<void(const Holder&, const Values&)>& see) {
+    see({Holder::Kind::Standing, {}}, state.show->standing);
+    for (const auto& [id, look] : state.show->looks)
+        see({Holder::Kind::Look, id}, look->values);
+    see({Holder::Kind::Hand, {}}, *state.hand);
+}
+
+State changeHolders(const State& state,
+                    const std::function<Values(const Holder&, const Values&)>& change) {
+    Show next = *state.show;
+    next.standing = change({Holder::Kind::Standing, {}}, next.standing);
+    std::vector<Table<LookId, Look>::Change> looks;
+    for (const auto& [id, look] : state.show->looks) {
+        Values values = change({Holder::Kind::Look, id}, look->values);
+        if (values == look->values)
+            continue;
+        Look copy = *look;
+        copy.values = std::move(values);
+        looks.emplace_back(id, std::make_shared<const Look>(std::move(copy)));
+    }
+    State changed = state;
+    if (!looks.empty() || !(next.standing == state.show->standing)) {
+        if (!looks.empty())
+            next.looks = next.looks.changed(std::move(looks));
+        changed.show = nextShow(std::move(next));
+    }
+    Values held = change({Holder::Kind::Hand, {}}, *state.hand);
+    if (!(held == *state.hand))
+        changed.hand = std::make_shared<const Values>(std::move(held));
+    return changed;
+}
+
+State changeValues(const State& state, const std::function<bool(FixtureId, Value&)>& change) {
+    return changeHolders(state, [&](const Holder&, const Values& values) {
+        std::vector<Values::Change> changes;
+        for (const auto& [id, value] : values) {
+            Value next = *value;
+            if (change(id, next))
+                changes.emplace_back(
+                    id, next.empty() ? nullptr : std::make_shared<const Value>(std::move(next)));
+        }
+        return changes.empty() ? values : values.changed(std::move(changes));
+    });
+}
+
+State pruned(const State& state, std::vector<std::string>* notes) {
+    const Show& show = *state.show;
+    std::size_t lamps = 0;
+    std::size_t links = 0;
+    State next = changeHolders(state, [&](const Holder&, const Values& values) {
+        std::vector<Values::Change> changes;
+        for (const auto& [id, value] : values) {
+            if (!show.fixture(id)) {
+                ++lamps;
+                changes.emplace_back(id, nullptr);
+                continue;
+            }
+            const auto lost = [&](const auto& source) {
+                return source && source->palette() && !show.palette(source->palette());
+            };
+            if (!lost(value->intensity) && !lost(value->colour))
+                continue;
+            ++links;
+            Value left = *value;
+            if (lost(left.intensity))
+                left.intensity.reset();
+            if (lost(left.colour))
+                left.colour.reset();
+            changes.emplace_back(id, left.empty() ? nullptr
+                                                  : std::make_shared<const Value>(std::move(left)));
+        }
+        return changes.empty() ? values : values.changed(std::move(changes));
+    });
+    std::size_t members = 0;
+    std::vector<Table<GroupId, Group>::Change> groups;
+    for (const auto& [id, group] : show.groups) {
+        const auto gone = [&](FixtureId f) { return !show.fixture(f); };
+        const auto count = std::count_if(group->fixtures.begin(), group->fixtures.end(), gone);
+        if (count == 0)
+            continue;
+        members += static_cast<std::size_t>(count);
+        Group kept = *group;
+        std::erase_if(kept.fixtures, gone);
+        groups.emplace_back(id, std::make_shared<const Group>(std::move(kept)));
+    }
+    if (!groups.empty()) {
+        Show changed = *next.show;
+        changed.groups = changed.groups.changed(std::move(groups));
+        next.show = nextShow(std::move(changed));
+    }
+    const auto tell = [&](std::size_t count, const char* what) {
+        if (count > 0 && notes)
+            notes->push_back(fmt::format("{} {} left out", count, what));
+    };
+    tell(lamps, "values of lamps that are not in the rig");
+    tell(links, "values that followed a palette that is not there");
+    tell(members, "lamps of groups that are not in the rig");
+    return next;
+}
+
+} // namespace zelo::show

@@ -1,0 +1,26 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The bounds of a show, one for edits, writer and reader: what can be made can be saved, and what
+// was saved can be opened.
+#pragma once
+
+#include <cstddef>
+
+namespace zelo::show {
+
+inline constexpr std::size_t kMostFixtures = 20'000;
+inline constexpr std::size_t kMostKept = 20'000; // groups, palettes, looks, lights, each
+inline constexpr std::size_t kMostTypes = 500;   // of the show's own
+inline constexpr std::size_t kMostOutputs = 2'000;
+inline constexpr std::size_t kMostAreas = 1'000;
+inline constexpr std::size_t kMostPoints = 1'000; // of an outline
+inline constexpr int kLastId = 1 << 30;
+inline constexpr int kLastNumber = 999'999'999; // of a fixture, as people call it
+inline constexpr double kFarthest_m = 10'000;   // from the middle of the plan
+inline constexpr double kMostTurn_deg = 36'000;
+inline constexpr std::size_t kLongestName = 1'000; // bytes
+inline constexpr std::size_t kLongestNote = 20'000;
+inline constexpr double kMostPower = 1e12; // of a spectrum, W/(sr nm)
+inline constexpr double kMostOff_uv = 0.2; // of a calibration by hand
+inline constexpr std::size_t kMostShowBytes = 64u << 20;
+
+} // namespace zelo::show
