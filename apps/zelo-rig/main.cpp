@@ -21,10 +21,6 @@ namespace {
 int runWindow(const zelo::rig::RigLoop& loop, const std::string& shot, int argc, char** argv) {
     if (!shot.empty() && !zelo::desk::displayThere())
         qputenv("QT_QPA_PLATFORM", "offscreen");
-    if (!zelo::desk::displayThere()) {
-        std::fputs("zelo-rig: no display: use --headless\n", stderr);
-        return 1;
-    }
     QApplication app(argc, argv);
     if (const auto data = zelo::host::dataFolder())
         zelo::desk::loadFonts(*data);
@@ -92,6 +88,10 @@ int main(int argc, char** argv) {
         pthread_sigmask(SIG_BLOCK, &ends, nullptr);
     if (with_input)
         endWithInput();
+    if (!wish.headless && wish.shot.empty() && !zelo::desk::displayThere()) {
+        std::fputs("zelo-rig: no display: use --headless\n", stderr);
+        return 1;
+    }
     const auto loop = zelo::rig::RigLoop::open(wish);
     if (!loop) {
         std::fprintf(stderr, "zelo-rig: %s\n", loop.error().text().c_str());

@@ -110,10 +110,11 @@ double spragueAt(const double* y, double t) {
 
 template <class F>
 Spectrum onGrid(F valueAt) {
-    Grid grid;
+    Grid grid{};
     for (std::size_t i = 0; i < kGridSize; ++i)
-        grid[i] =
-            std::max(0.0, valueAt(static_cast<double>(kGridFirstNm) + static_cast<double>(i)));
+        if (const double v = valueAt(static_cast<double>(kGridFirstNm) + static_cast<double>(i));
+            v >= kLeastValue)
+            grid[i] = v;
     return Spectrum(grid);
 }
 
@@ -139,9 +140,9 @@ Done checkSamples(const Samples& s) {
         if (i > 0 && nm <= s.wavelengths_nm[i - 1])
             return bad(i, fmt::format("wavelength {} nm follows {} nm: must increase", nm,
                                       s.wavelengths_nm[i - 1]));
-        if (!std::isfinite(s.values[i]) || s.values[i] < 0)
-            return bad(
-                i, fmt::format("value {} at {} nm: must be a number, 0 or more", s.values[i], nm));
+        if (!(s.values[i] >= 0 && s.values[i] <= kMostValue))
+            return bad(i, fmt::format("value {} at {} nm: must be a number, 0 to {}", s.values[i],
+                                      nm, kMostValue));
     }
     return {};
 }

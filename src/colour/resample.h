@@ -20,9 +20,13 @@ struct Samples {
 
 // The most rows a spectrum may have; a table beyond it is not a spectrum.
 inline constexpr std::size_t kMostSamples = 20000;
+// Beyond it no light is told apart from a slip of the pen, and sums stay far from the edge of what
+// numbers can hold. Anything below kLeastValue counts as 0.
+inline constexpr double kMostValue = 1e12;
+inline constexpr double kLeastValue = 1e-30;
 
-// Fails with BadValue, `where` naming the row (from 1): fewer than 3 points, NaN or infinite,
-// negative, wavelengths not increasing or outside 50..5000 nm.
+// Fails with BadValue, `where` naming the row (from 1): fewer than 3 points, NaN, infinite or
+// beyond kMostValue, negative, wavelengths not increasing or outside 50..5000 nm.
 Done checkSamples(const Samples& samples);
 
 Result<Spectrum> lightFromSamples(const Samples& samples);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/archive.h"
 
+#include <algorithm>
 #include <zip.h>
 
 namespace zelo::files {
@@ -26,29 +27,35 @@ Result<std::string> zipEntry(zip_t* archive, zip_uint64_t index) {
     return bytes;
 }
 
-Result<Files> zipEntries(zip_t* archive) {
+Result<Files> zipEntries(zip_t* archive, std::size_t* left) {
     Files files;
     std::size_t bytes = 0;
+    const std::size_t most = left ? std::min(kMostArchiveBytes, *left) : kMostArchiveBytes;
     const auto count = zip_get_num_entries(archive, 0);
     for (zip_int64_t i = 0; i < count; ++i) {
         const char* name = zip_get_name(archive, static_cast<zip_uint64_t>(i), 0);
         if (!name || std::string_view(name).ends_with('/'))
             continue;
+        zip_stat_t stat;
+        if (zip_stat_index(archive, static_cast<zip_uint64_t>(i), 0, &stat) == 0 &&
+            stat.size > most - bytes)
+            return fail(ErrorCode::TooLarge, "more than {} bytes in the archive", most);
         auto entry = zipEntry(archive, static_cast<zip_uint64_t>(i));
         if (!entry)
             return passOn(entry.error());
         bytes += entry->size();
         files[name] = std::move(*entry);
-        if (bytes > kMostArchiveBytes || files.size() > kMostFiles)
-            return fail(ErrorCode::TooLarge, "more than {} bytes or {} files in the archive",
-                        kMostArchiveBytes, kMostFiles);
+        if (files.size() > kMostFiles)
+            return fail(ErrorCode::TooLarge, "more than {} files in the archive", kMostFiles);
     }
+    if (left)
+        *left -= bytes;
     return files;
 }
 
 } // namespace
 
-Result<Files> unzipped(std::string_view bytes, const char* what) {
+Result<Files> unzipped(std::string_view bytes, const char* what, std::size_t* left) {
     zip_error_t error;
     zip_error_init(&error);
     zip_source_t* source = zip_source_buffer_create(bytes.data(), bytes.size(), 0, &error);
@@ -60,7 +67,7 @@ Result<Files> unzipped(std::string_view bytes, const char* what) {
         zip_error_fini(&error);
         return fail(ErrorCode::BadSyntax, "not {}: {}", what, why);
     }
-    auto files = zipEntries(archive);
+    auto files = zipEntries(archive, left);
     zip_discard(archive);
     zip_error_fini(&error);
     return files;

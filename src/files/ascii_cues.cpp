@@ -3,6 +3,7 @@
 
 #include "base/text.h"
 #include "files/detail/csv.h"
+#include "files/detail/plain_text.h"
 
 #include <algorithm>
 #include <cmath>
@@ -14,7 +15,8 @@ namespace {
 
 constexpr int kMostChannel = 100'000;
 constexpr std::size_t kMostItems = 200'000; // levels in all
-constexpr std::size_t kLevelsPerLine = 8;   // lines stay short for old readers
+constexpr std::size_t kMostCues = 20'000;
+constexpr std::size_t kLevelsPerLine = 8; // lines stay short for old readers
 
 // Words apart by the delimiters of the standard.
 std::vector<std::string_view> words(std::string_view line) {
@@ -66,7 +68,7 @@ std::optional<double> secondsOf(std::string_view word) {
 
 class CueReader {
 public:
-    Result<AsciiCues> read(std::string_view text) {
+    Result<AsciiCues> read(std::string_view text) { // plain text
         bool began = false;
         for (const auto line : lines(text)) {
             ++line_;
@@ -115,6 +117,8 @@ private:
             if (all.size() < 2 || !toNumber(all[1]))
                 return fail(ErrorCode::BadSyntax, "{} without a number", word);
             in_ = word == "cue" ? In::Cue : In::Group;
+            if (cues_.cues.size() + cues_.groups.size() >= kMostCues)
+                return fail(ErrorCode::TooLarge, "more than {} cues and groups", kMostCues);
             if (in_ == In::Cue)
                 cues_.cues.push_back({std::string(all[1]), {}, {}, {}, {}, {}});
             else
@@ -214,8 +218,11 @@ void writeLevels(const std::vector<ChannelLevel>& levels, std::string& text) {
 
 } // namespace
 
-Result<AsciiCues> parseAsciiCues(std::string_view text) {
-    return CueReader().read(text);
+Result<AsciiCues> parseAsciiCues(std::string_view bytes) {
+    const auto text = plainText(bytes);
+    if (!text)
+        return passOn(text.error());
+    return CueReader().read(*text);
 }
 
 std::string asciiCuesText(const AsciiCues& cues) {

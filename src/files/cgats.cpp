@@ -11,6 +11,7 @@ namespace {
 
 constexpr std::size_t kMostRows = 100'000;
 constexpr std::size_t kMostFields = 10'000;
+constexpr std::size_t kMostWords = 3'000'000;
 
 struct Word {
     std::string text;
@@ -28,6 +29,9 @@ Result<std::vector<Word>> wordsOf(std::string_view text) {
             line = trimmed(line);
             if (line.empty() || line[0] == '#')
                 break;
+            if (words.size() >= kMostWords)
+                return fail(ErrorCode::TooLarge, "line {}: more than {} words", line_no,
+                            kMostWords);
             if (line[0] == '"') {
                 const auto end = line.find('"', 1);
                 if (end == std::string_view::npos)

@@ -5,6 +5,8 @@
 #include "base/text.h"
 #include "files/archive.h"
 #include "files/detail/gdtf_modes.h"
+#include "files/detail/json_bounds.h"
+#include "files/detail/plain_text.h"
 
 #include <algorithm>
 #include <nlohmann/json.hpp>
@@ -112,17 +114,18 @@ private:
 };
 
 void readPower(std::string_view text, FixtureType& type) {
-    const auto json = nlohmann::json::parse(text, nullptr, false);
+    const auto read = boundedJson(text);
     const auto emitters =
-        json.is_object() ? json.value("emitters", nlohmann::json::object()) : nlohmann::json();
+        read && read->is_object() ? read->value("emitters", Json::object()) : Json();
     if (!emitters.is_object()) {
         type.notes.push_back("zelochrome.json is not read: expected {\"emitters\": {…}}");
         return;
     }
     for (Emitter& e : type.emitters)
         if (const auto it = emitters.find(e.name); it != emitters.end() && it->is_object())
-            if (const auto w = it->find("power_w");
-                w != it->end() && w->is_number() && w->get<double>() >= 0)
+            if (const auto w = it->find("power_w"); w != it->end() && w->is_number() &&
+                                                    w->get<double>() >= 0 &&
+                                                    w->get<double>() <= 1e6)
                 e.power_w = w->get<double>();
 }
 
@@ -161,18 +164,13 @@ Result<Files> readFiles(const std::filesystem::path& path) {
 } // namespace
 
 Result<FixtureType> parseGdtf(std::string_view description, std::string_view power) {
-    pugi::xml_document doc;
-    const auto parsed = doc.load_buffer(description.data(), description.size());
-    if (!parsed) {
-        const auto before = description.substr(0, static_cast<std::size_t>(parsed.offset));
-        return passOn(Error{ErrorCode::BadSyntax, parsed.description(), {}},
-                      fmt::format("description.xml line {}",
-                                  1 + std::count(before.begin(), before.end(), '\n')));
-    }
-    const auto root = doc.child("GDTF");
+    const auto doc = boundedXml(description, "description.xml");
+    if (!doc)
+        return passOn(doc.error());
+    const auto root = (*doc)->child("GDTF");
     if (!root)
-        return gdtf::bad("description.xml",
-                         fmt::format("root <{}>: expected <GDTF>", doc.document_element().name()));
+        return gdtf::bad("description.xml", fmt::format("root <{}>: expected <GDTF>",
+                                                        (*doc)->document_element().name()));
     auto type = TypeReader().read(root);
     if (type && !power.empty())
         readPower(power, *type);

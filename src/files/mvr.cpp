@@ -3,9 +3,11 @@
 
 #include "base/text.h"
 #include "files/archive.h"
+#include "files/detail/plain_text.h"
 #include "files/gdtf_reader.h"
 #include "files/gdtf_writer.h"
 #include "light/frame.h"
+#include "show/limits.h"
 
 #include <algorithm>
 #include <array>
@@ -19,8 +21,8 @@ namespace zelo::files {
 namespace {
 
 constexpr const char* kScene = "GeneralSceneDescription.xml";
-constexpr std::size_t kMostFixtures = 20'000;
 constexpr int kDeepest = 64; // groups in groups
+constexpr std::size_t kMostNotes = 50;
 constexpr double kDegree = 3.14159265358979323846 / 180;
 constexpr double kMillimetre = 0.001;
 
@@ -79,9 +81,48 @@ public:
         return {};
     }
 
+    // A rig may stand far from the middle of its drawing: then all of it moves there. What is still
+    // beyond the plan stands at its edge.
+    void bringNear() {
+        const auto far = [](const show::Place& p) {
+            return std::max({std::abs(p.x_m), std::abs(p.y_m), std::abs(p.z_m)}) >
+                   show::kFarthest_m;
+        };
+        if (std::none_of(rig.fixtures.begin(), rig.fixtures.end(),
+                         [&](const auto& f) { return far(f.place); }))
+            return;
+        double x = 0;
+        double y = 0;
+        for (const auto& f : rig.fixtures) {
+            x += f.place.x_m / static_cast<double>(rig.fixtures.size());
+            y += f.place.y_m / static_cast<double>(rig.fixtures.size());
+        }
+        rig.notes.push_back(
+            fmt::format("the rig is {:.0f} m across and {:.0f} m up from the middle of its "
+                        "drawing: moved to the middle of the plan",
+                        x, y));
+        constexpr double most = show::kFarthest_m;
+        for (auto& f : rig.fixtures) {
+            f.place.x_m -= x;
+            f.place.y_m -= y;
+            if (far(f.place))
+                note(fmt::format("fixture {}: beyond {} m from the middle: put there", f.number,
+                                 most));
+            for (double* c : {&f.place.x_m, &f.place.y_m, &f.place.z_m})
+                *c = std::clamp(*c, -most, most);
+        }
+    }
+
     Rig rig;
 
 private:
+    void note(std::string text) {
+        if (rig.notes.size() < kMostNotes)
+            rig.notes.push_back(oneReadableLine(std::move(text)));
+        else if (rig.notes.size() == kMostNotes)
+            rig.notes.push_back("and more of the kind");
+    }
+
     Done readFixture(const pugi::xml_node& node, const Matrix& m) {
         show::Fixture f;
         f.label = node.attribute("name").value();
@@ -90,8 +131,13 @@ private:
         f.mode = node.child("GDTFMode").text().get();
         if (f.type.empty())
             return passOn(Error{ErrorCode::BadValue, "no GDTFSpec: which type is it?", {}}, where);
-        const auto number = toInteger(node.child("FixtureID").text().get());
-        f.number = number && *number > 0 ? *number : static_cast<int>(rig.fixtures.size()) + 1;
+        const std::string id = node.child("FixtureID").text().get();
+        const auto number = toInteger(id);
+        const bool sound = number && *number > 0 && *number <= show::kLastNumber;
+        f.number = sound ? *number : static_cast<int>(rig.fixtures.size()) + 1;
+        if (!sound && !id.empty())
+            note(fmt::format("{}: FixtureID '{}' is no number up to {}: it gets {}", where, id,
+                             show::kLastNumber, f.number));
         f.place = {m[3][0] * kMillimetre, m[3][1] * kMillimetre, m[3][2] * kMillimetre,
                    std::atan2(m[1][0], m[1][1]) / kDegree};
         if (f.place.aim_deg < 0)
@@ -102,12 +148,12 @@ private:
                 if (auto ok = setAddress(a.text().get(), where, f); !ok)
                     return ok;
         if (breaks > 1)
-            rig.notes.push_back(where + ": only its first address is read");
+            note(where + ": only its first address is read");
         if (breaks == 0)
-            rig.notes.push_back(where + ": no address, set to 1.1");
+            note(where + ": no address, set to 1.1");
         rig.fixtures.push_back(std::move(f));
-        if (rig.fixtures.size() > kMostFixtures)
-            return fail(ErrorCode::TooLarge, "more than {} fixtures", kMostFixtures);
+        if (rig.fixtures.size() > show::kMostFixtures)
+            return fail(ErrorCode::TooLarge, "more than {} fixtures", show::kMostFixtures);
         return {};
     }
 
@@ -152,29 +198,31 @@ void add(pugi::xml_node node, const char* name, const std::string& text) {
 } // namespace
 
 Result<Rig> parseMvr(std::string_view bytes) {
-    auto files = unzipped(bytes, "an MVR archive");
+    std::size_t left = kMostUnpacked;
+    auto files = unzipped(bytes, "an MVR archive", &left);
     if (!files)
         return passOn(files.error());
     const auto scene = files->find(kScene);
     if (scene == files->end())
         return fail(ErrorCode::NotFound, "no {} in it", kScene);
-    pugi::xml_document doc;
-    if (const auto parsed = doc.load_buffer(scene->second.data(), scene->second.size()); !parsed)
-        return passOn(Error{ErrorCode::BadSyntax, parsed.description(), {}}, kScene);
-    const auto root = doc.child("GeneralSceneDescription");
+    const auto doc = boundedXml(scene->second, kScene);
+    if (!doc)
+        return passOn(doc.error());
+    const auto root = (*doc)->child("GeneralSceneDescription");
     if (!root)
         return fail(ErrorCode::BadSyntax, "{}: no GeneralSceneDescription in it", kScene);
     SceneReader reader;
     for (const auto& layer : root.child("Scene").child("Layers").children("Layer"))
         if (auto ok = reader.read(layer.child("ChildList"), matrixOf(layer), 0); !ok)
             return passOn(ok.error(), kScene);
+    reader.bringNear();
     std::set<std::string> used;
     for (const auto& f : reader.rig.fixtures)
         used.insert(f.type);
     for (const auto& [name, text] : *files) {
         if (!endsWith(lowered(name), ".gdtf") || !used.contains(idOf(name)))
             continue;
-        auto inner = unzipped(text, "a GDTF archive");
+        auto inner = unzipped(text, "a GDTF archive", &left);
         auto type = inner ? typeOfFiles(std::move(*inner))
                           : Result<light::FixtureType>(passOn(inner.error()));
         if (!type) {

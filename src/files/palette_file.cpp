@@ -7,6 +7,7 @@
 #include "colour/observer.h"
 #include "colour/srgb.h"
 #include "files/detail/csv.h"
+#include "files/detail/plain_text.h"
 #include "light/wanted.h"
 
 #include <algorithm>
@@ -18,6 +19,7 @@ namespace {
 
 constexpr std::size_t kMostColours = 20'000;
 constexpr std::size_t kMostColumns = 400;
+constexpr std::size_t kMostLevels = 1'000'000;
 constexpr std::string_view kGplHead = "GIMP Palette";
 
 std::vector<std::string_view> words(std::string_view text) {
@@ -104,6 +106,7 @@ Result<PaletteTable> parseCsv(std::string_view text) {
     if (head.size() > kMostColumns)
         return fail(ErrorCode::TooLarge, "line 1: more than {} columns", kMostColumns);
     PaletteTable table;
+    std::size_t levels = 0;
     for (std::size_t l = 1; l < all.size(); ++l) {
         if (trimmed(all[l]).empty())
             continue;
@@ -118,6 +121,9 @@ Result<PaletteTable> parseCsv(std::string_view text) {
             return fail(ErrorCode::BadValue, "line {}: u' '{}' and v' '{}' must be within 0..1",
                         l + 1, cell(columns.u), cell(columns.v));
         PaletteColour colour{cell(columns.name), {*u, *v}, {}};
+        levels += cells.size();
+        if (levels > kMostLevels)
+            return fail(ErrorCode::TooLarge, "line {}: more than {} levels", l + 1, kMostLevels);
         for (std::size_t i = 0; i < cells.size() && i < head.size(); ++i) {
             if (known(head[i]) != Known::None)
                 continue;
@@ -157,8 +163,11 @@ bool looksLikePalettes(std::string_view text) {
     return c.name >= 0 && c.u >= 0 && c.v >= 0;
 }
 
-Result<PaletteTable> parsePalettes(std::string_view text) {
-    return startsWith(text, kGplHead) ? parseGpl(text) : parseCsv(text);
+Result<PaletteTable> parsePalettes(std::string_view bytes) {
+    const auto text = plainText(bytes);
+    if (!text)
+        return passOn(text.error());
+    return startsWith(*text, kGplHead) ? parseGpl(*text) : parseCsv(*text);
 }
 
 std::string palettesText(const PaletteTable& table, PaletteFormat format, int* moved) {

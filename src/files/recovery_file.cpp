@@ -36,7 +36,7 @@ Result<RecoveryHead> parseRecoveryHead(std::string_view text) {
     head.of = o.text("of");
     head.name = o.text("name");
     head.at_s = static_cast<std::int64_t>(o.number("at_s", 0, 0, 1e12));
-    o.each("lineup", show::kMostFixtures, [&](const Json& j, const std::string&) {
+    o.each("lineup", show::kMostFixtures, [&](const Json& j, const JsonPath&) {
         if (j.is_number_integer() && j > 0 && j <= show::kLastId)
             head.lineup.push_back({j.get<int>()});
     });

@@ -72,13 +72,13 @@ Fixture readFixture(JsonObject& o) {
 void readFixtures(JsonObject& top, Show& show) {
     std::vector<Table<FixtureId, Fixture>::Change> fixtures;
     std::set<FixtureId> ids;
-    top.each("fixtures", show::kMostFixtures, [&](const Json& json, const std::string& path) {
+    top.each("fixtures", show::kMostFixtures, [&](const Json& json, const JsonPath& path) {
         JsonObject o(json, path);
         Fixture f = readFixture(o);
         top.take(o.error());
         if (!ids.insert(f.id).second)
             top.take(Error{ErrorCode::BadValue, fmt::format("id {} is there twice", f.id.value),
-                           path + ".id"});
+                           path.text() + ".id"});
         show.last_fixture_id = std::max(show.last_fixture_id, f.id.value);
         const auto id = f.id;
         fixtures.emplace_back(id, std::make_shared<const Fixture>(std::move(f)));
@@ -89,7 +89,7 @@ void readFixtures(JsonObject& top, Show& show) {
 void readGroups(JsonObject& top, Reading& to) {
     std::vector<Table<show::GroupId, show::Group>::Change> groups;
     std::set<show::GroupId> ids;
-    top.each("groups", show::kMostKept, [&](const Json& json, const std::string& path) {
+    top.each("groups", show::kMostKept, [&](const Json& json, const JsonPath& path) {
         JsonObject o(json, path);
         show::Group group;
         group.id = {o.integer("id", 0, 1, show::kLastId)};
@@ -99,14 +99,14 @@ void readGroups(JsonObject& top, Reading& to) {
             o.complain("", "a group needs an id of its own and a name");
         if (auto ok = show::checkText("name", group.name, show::kLongestName); !ok)
             o.complain("name", ok.error().detail);
-        o.each("fixtures", show::kMostFixtures, [&](const Json& j, const std::string& at) {
+        o.each("fixtures", show::kMostFixtures, [&](const Json& j, const JsonPath& at) {
             const FixtureId id{j.is_number_integer() && j >= 0 && j <= show::kLastId ? j.get<int>()
                                                                                      : 0};
             if (to.show.fixture(id))
                 group.fixtures.push_back(id);
             else
-                to.notes.push_back(fmt::format("{}: {}: no fixture with this id: left out", at,
-                                               j.dump().substr(0, 40)));
+                to.notes.push_back(fmt::format("{}: {}: no fixture with this id: left out",
+                                               at.text(), j.dump().substr(0, 40)));
         });
         group.unknown = o.unknown();
         to.show.last_group_id = std::max(to.show.last_group_id, group.id.value);
@@ -245,9 +245,8 @@ public:
     }
 
 private:
-    static std::string dumped(const Json& json) {
-        return json.dump(-1, ' ', false, Json::error_handler_t::replace);
-    }
+    static std::string dumped(const Json& json) { return jsonText(json); }
+    static const std::string& dumped(const std::string& text) { return text; }
     void begin(const char* name) {
         text_ += text_.size() > 1 ? ",\n " : "\n ";
         text_ += dumped(Json(name)) + ": ";
@@ -259,7 +258,9 @@ private:
 
 Result<std::string> showText(const Show& show, const show::Values& hand) {
     Text text;
-    const auto same = [](const Json& j) -> const Json& { return j; };
+    const auto same = [](const auto& e) -> const auto& {
+        return e;
+    };
     text.member("format", kFormat);
     text.member("version", kShowVersion);
     text.member("name", show.name);
@@ -272,9 +273,9 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
     text.list("groups", show.groups, [](const auto& e) { return groupJson(*e.second); });
     text.list("palettes", show.palettes, [](const auto& e) { return paletteJson(*e.second); });
     ColourTable colours;
-    text.list("looks", show.looks, [&](const auto& e) { return lookJson(*e.second, colours); });
-    text.list("standing", valuesJson(show.standing, colours), same);
-    text.list("hand", valuesJson(hand, colours), same);
+    text.list("looks", show.looks, [&](const auto& e) { return lookText(*e.second, colours); });
+    text.list("standing", valuesText(show.standing, colours), same);
+    text.list("hand", valuesText(hand, colours), same);
     text.list("colours", colours.all(), same);
     if (show.stage)
         text.member("stage", stageJson(*show.stage));

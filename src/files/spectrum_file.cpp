@@ -4,6 +4,7 @@
 #include "base/file.h"
 #include "base/text.h"
 #include "files/cgats.h"
+#include "files/detail/plain_text.h"
 
 #include <pugixml.hpp>
 
@@ -18,12 +19,10 @@ constexpr std::size_t kMostBytes = 8u << 20;
 // ANSI/IES TM-27. The root's name and namespace differ between editions: any root that begins
 // with IESTM27 is taken.
 Result<Samples> parseTm27(std::string_view text) {
-    pugi::xml_document doc;
-    const auto parsed = doc.load_buffer(text.data(), text.size());
-    if (!parsed)
-        return passOn(Error{ErrorCode::BadSyntax, parsed.description(), {}},
-                      fmt::format("offset {}", parsed.offset));
-    const auto root = doc.document_element();
+    const auto doc = boundedXml(text, "TM-27");
+    if (!doc)
+        return passOn(doc.error());
+    const auto root = (*doc)->document_element();
     if (!startsWith(root.name(), "IESTM27"))
         return fail(ErrorCode::BadSyntax, "root <{}>: expected <IESTM27…>", root.name());
     Samples samples;
@@ -37,6 +36,8 @@ Result<Samples> parseTm27(std::string_view text) {
                         point.text().get());
         samples.wavelengths_nm.push_back(*nm);
         samples.values.push_back(*value);
+        if (samples.values.size() > colour::kMostSamples)
+            return fail(ErrorCode::TooLarge, "more than {} rows", colour::kMostSamples);
     }
     return samples;
 }
@@ -88,9 +89,11 @@ Result<Samples> parseCgatsSpectrum(std::string_view text) {
 
 } // namespace
 
-Result<Samples> parseSpectrum(std::string_view text) {
-    if (startsWith(text, "\xEF\xBB\xBF")) // byte order mark
-        text.remove_prefix(3);
+Result<Samples> parseSpectrum(std::string_view bytes) {
+    const auto plain = plainText(bytes);
+    if (!plain)
+        return passOn(plain.error());
+    const std::string_view text = *plain;
     const auto begin = trimmed(text);
     auto samples = startsWith(begin, "<")                              ? parseTm27(begin)
                    : text.find("BEGIN_DATA") != std::string_view::npos ? parseCgatsSpectrum(text)

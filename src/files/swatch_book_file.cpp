@@ -5,6 +5,7 @@
 #include "base/text.h"
 #include "files/cgats.h"
 #include "files/detail/csv.h"
+#include "files/detail/plain_text.h"
 
 #include <algorithm>
 #include <set>
@@ -27,6 +28,9 @@ struct RawBook {
     std::vector<RawGel> gels;
 };
 
+constexpr std::size_t kMostGels = 20'000;
+constexpr std::size_t kMostValues = 5'000'000;
+
 Result<RawBook> rawFromCgats(std::string_view text) {
     auto table = parseCgats(text);
     if (!table)
@@ -40,6 +44,8 @@ Result<RawBook> rawFromCgats(std::string_view text) {
         return fail(ErrorCode::BadSyntax, "no field SAMPLE_ID: each gel needs its number");
     RawBook raw;
     raw.name = table->keywords["DESCRIPTOR"];
+    if (table->rows.size() > kMostGels)
+        return fail(ErrorCode::TooLarge, "more than {} gels", kMostGels);
     for (std::size_t r = 0; r < table->rows.size(); ++r) {
         auto samples = spectrumInRow(*table, *columns, r);
         if (!samples)
@@ -55,6 +61,7 @@ Result<RawBook> rawFromCgats(std::string_view text) {
 Result<RawBook> rawFromCsv(std::string_view text) {
     RawBook raw;
     std::vector<double> wavelengths_nm;
+    std::size_t values = 0;
     int line_no = 0;
     for (const std::string_view line : lines(text)) {
         ++line_no;
@@ -92,15 +99,20 @@ Result<RawBook> rawFromCsv(std::string_view text) {
             gel.samples.values.push_back(*value);
         }
         raw.gels.push_back(std::move(gel));
+        values += cells.size();
+        if (raw.gels.size() > kMostGels || values > kMostValues)
+            return bad(fmt::format("more than {} gels or {} values", kMostGels, kMostValues));
     }
     return raw;
 }
 
 } // namespace
 
-Result<ReadBook> parseSwatchBook(std::string_view text) {
-    if (startsWith(text, "\xEF\xBB\xBF"))
-        text.remove_prefix(3);
+Result<ReadBook> parseSwatchBook(std::string_view bytes) {
+    const auto plain = plainText(bytes);
+    if (!plain)
+        return passOn(plain.error());
+    const std::string_view text = *plain;
     auto raw =
         text.find("BEGIN_DATA") != std::string_view::npos ? rawFromCgats(text) : rawFromCsv(text);
     if (!raw)

@@ -8,6 +8,7 @@
 
 #include <sys/utsname.h>
 #include <thread>
+#include <unistd.h>
 
 namespace zelo::host {
 
@@ -26,8 +27,9 @@ std::string systemFacts() {
         for (const auto line : lines(*release))
             if (startsWith(line, "PRETTY_NAME="))
                 text += fmt::format("release     {}\n", line.substr(12));
-    if (const auto memory = readFile("/proc/meminfo", 1 << 16)) // not a regular size: may fail
-        text += "memory      " + std::string(lines(*memory)[0]) + "\n";
+    text += fmt::format(
+        "memory      {} MB\n",
+        (static_cast<std::int64_t>(::sysconf(_SC_PHYS_PAGES)) * ::sysconf(_SC_PAGESIZE)) >> 20);
     return text;
 }
 

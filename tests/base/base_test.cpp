@@ -120,5 +120,23 @@ TEST(Handover, GivesWholeSnapshotsToAnotherThread) {
             ASSERT_EQ(p->a, -p->b);
 }
 
+TEST(Text, BecomesUtf8WhateverComes) {
+    for (const char* valid : {"", "abc", "Grün", "R_f \xe2\x80\xb2", "\xf0\x9f\x92\xa1"}) {
+        EXPECT_TRUE(isUtf8(valid));
+        EXPECT_EQ(toUtf8(valid), valid);
+    }
+    EXPECT_EQ(toUtf8("gr\xfcn"), "grün") << "Latin-1";
+    EXPECT_EQ(toUtf8("gr\xfcn und gr\xc3\xbcn"), "grün und grün") << "both in one text";
+    EXPECT_EQ(toUtf8("caf\xc3"), "caf") << "cut inside a character";
+    EXPECT_EQ(toUtf8("x\xe2\x80"), "x");
+    for (const char* wrong : {"\xc0\xaf", "\xed\xa0\x80", "\xf4\x90\x80\x80", "\xff", "\x80"})
+        EXPECT_FALSE(isUtf8(wrong))
+            << "too long, a surrogate, past the last one, never a byte of it";
+    std::string all;
+    for (int i = 0; i < 70'000; ++i)
+        all += static_cast<char>(i * 7919 >> (i % 11));
+    EXPECT_TRUE(isUtf8(toUtf8(all)));
+}
+
 } // namespace
 } // namespace zelo

@@ -3,6 +3,9 @@
 
     cli_test.py BIN_FOLDER DATA_FOLDER TEST_DATA
 """
+import base64
+import contextlib
+import io
 import json
 import os
 import pathlib
@@ -12,7 +15,9 @@ import socket
 import subprocess
 import sys
 import tempfile
+import time
 import unittest
+import zipfile
 
 BIN, DATA, TESTS = (pathlib.Path(p) for p in sys.argv[1:4])
 
@@ -283,6 +288,20 @@ class Convert(unittest.TestCase):
             for a, b in zip(before["fixtures"], after["fixtures"], strict=True):
                 for key in ("number", "type", "mode", "universe", "address"):
                     self.assertEqual(a[key], b[key])
+            # The show's own types go along, before shipped ones of the same id.
+            show = json.loads((TESTS / "second-format.zelo").read_text())
+            own = next(t for t in show["types"] if t["id"] == "my-tern")
+            show["types"].append({"id": "petrel-4", "gdtf": own["gdtf"]})
+            show["fixtures"][12]["type"] = "my-tern"
+            (folder / "own.zelo").write_text(json.dumps(show))
+            self.assertEqual(run("convert", folder / "own.zelo", folder / "own.mvr").returncode, 0)
+            back = run("convert", folder / "own.mvr", folder / "back.zelo")
+            self.assertEqual(back.returncode, 0)
+            self.assertNotIn("not in the library", back.stderr)
+            types = {t["id"]: t["gdtf"] for t in json.loads((folder / "back.zelo").read_text())["types"]}
+            self.assertIn("my-tern", types)
+            petrel = zipfile.ZipFile(io.BytesIO(base64.b64decode(types["petrel-4"])))
+            self.assertIn(b"Tern", petrel.read("description.xml"))
             self.assertEqual(run("convert", folder / "rig.mvr", folder / "rig.csv").returncode, 2)
             (folder / "no.mvr").write_text("no")
             self.assertIn("not an MVR archive", run("convert", folder / "no.mvr", folder / "x.zelo").stderr)
@@ -383,8 +402,8 @@ class WrongInput(unittest.TestCase):
 class Programs(unittest.TestCase):
     def test_no_display_is_one_line(self):
         for program in ("zelochrome", "zelo-rig"):
-            args = ["--port", "0"] if program == "zelo-rig" else ["--demo"]
-            done = run(*args, program=program)
+            args = [] if program == "zelo-rig" else ["--demo"]
+            done = run(*args, program=program)  # before any port is asked for: the program may be open
             self.assertEqual(done.returncode, 1)
             self.assertEqual(done.stderr.count("\n"), 1, done.stderr)
             self.assertIn("no display", done.stderr)
@@ -434,6 +453,110 @@ class Programs(unittest.TestCase):
         finally:
             rig.send_signal(signal.SIGTERM)
             rig.communicate(timeout=5)
+
+    def start(self, folder, *args, port=None):
+        """The program in a window that nobody sees, with settings and state of its own; and its ports."""
+        with contextlib.ExitStack() as held:
+            ports = []
+            for kind in (socket.SOCK_DGRAM, socket.SOCK_DGRAM, socket.SOCK_STREAM):
+                one = held.enter_context(socket.socket(socket.AF_INET, kind))
+                one.bind(("127.0.0.1", 0))
+                ports.append(one.getsockname()[1])
+        if port:
+            ports[0] = port
+        env = dict(os.environ, QT_QPA_PLATFORM="offscreen", XDG_CONFIG_HOME=str(folder / "config"),
+                   XDG_STATE_HOME=str(folder / "state"), XDG_RUNTIME_DIR=str(folder))
+        env.setdefault("DISPLAY", ":none")
+        for name, port in zip(("--port", "--art-port", "--meter-port"), ports):
+            args += (name, str(port))
+        return subprocess.Popen([BIN / "zelochrome", *map(str, args)], env=env, stderr=subprocess.PIPE,
+                                stdout=subprocess.PIPE, text=True), ports
+
+    def wait_for(self, there, seconds=20):
+        end = time.monotonic() + seconds
+        while not there() and time.monotonic() < end:
+            time.sleep(0.02)
+        self.assertTrue(there())
+
+    def test_told_to_end_it_ends_its_streams_and_keeps_the_work(self):
+        for which in (signal.SIGTERM, signal.SIGINT):
+            with tempfile.TemporaryDirectory() as name:
+                folder = pathlib.Path(name)
+                with socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as stage:
+                    stage.bind(("127.0.0.1", 0))
+                    stage.settimeout(10)
+                    port = stage.getsockname()[1]
+                    program, _ = self.start(folder, "--demo", "--pick", "gel:338", port=port)
+                    unsaved = folder / "state/zelochrome/unsaved"
+                    self.wait_for(lambda: list(unsaved.glob("*.unsaved")))
+                    stage.recv(2048)
+                    program.send_signal(which)
+                    ended = 0
+                    try:
+                        while ended < 6:  # three for each of two universes
+                            ended += stage.recv(2048)[112] >> 6 & 1
+                    except TimeoutError:
+                        pass
+                    self.assertEqual(ended, 6)
+                program.communicate(timeout=10)
+                self.assertEqual(program.returncode, 0)
+                left = list(unsaved.glob("*.unsaved"))
+                self.assertEqual(len(left), 1)
+                head, show = left[0].read_text().split("\n", 1)
+                self.assertEqual(json.loads(head)["name"], "The Salt Lanterns")
+                self.assertIn("gel:338", json.loads(show)["colours"][-1]["asked"])
+                self.assertIn("told to end", (folder / "state/zelochrome/log/zelochrome.log").read_text())
+
+    def test_the_practice_rig_ends_with_its_program_however_that_ends(self):
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            program, ports = self.start(folder, "--demo", "--rig")
+
+            def free():
+                with socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as one:
+                    try:
+                        one.bind(("127.0.0.1", ports[0]))
+                        return True
+                    except OSError:
+                        return False
+
+            self.wait_for(lambda: not free())
+            program.kill()
+            program.communicate(timeout=10)
+            self.wait_for(free)
+
+    def test_two_programs_at_once_are_two_on_the_network(self):
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            with socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as stage:
+                stage.bind(("127.0.0.1", 0))
+                stage.settimeout(20)
+                port = stage.getsockname()[1]
+                one, _ = self.start(folder, "--demo", port=port)
+                cids = {stage.recv(2048)[22:38]}
+                two, _ = self.start(folder, "--demo", port=port)
+                end = time.monotonic() + 20
+                while len(cids) < 2 and time.monotonic() < end:
+                    cids.add(stage.recv(2048)[22:38])
+                for program in (one, two):
+                    program.terminate()
+                    program.communicate(timeout=10)
+                self.assertEqual(len(cids), 2)
+                again, _ = self.start(folder, "--demo", port=port)
+                time.sleep(0.2)
+                packet = stage.recv(2048)
+                while packet[112] >> 6 & 1:  # the last ones of the two
+                    packet = stage.recv(2048)
+                self.assertIn(packet[22:38], cids, "alone it has the one of this installation")
+                again.terminate()
+                again.communicate(timeout=10)
+
+    def test_a_log_level_is_checked(self):
+        with tempfile.TemporaryDirectory() as name:
+            program, _ = self.start(pathlib.Path(name), "--demo", "--log-level", "loud")
+            _, said = program.communicate(timeout=20)
+            self.assertEqual(program.returncode, 2)
+            self.assertIn("'loud': expected debug, info, warning or error", said)
 
     def test_the_rig_listens_and_ends_when_told(self):
         rig = subprocess.Popen([BIN / "zelo-rig", "--headless", "--watch", "--port", "0", "--art-port", "0", "--meter-port", "0"], stderr=subprocess.PIPE,

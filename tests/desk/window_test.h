@@ -11,6 +11,7 @@
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QTest>
+#include <concepts>
 #include <gtest/gtest.h>
 
 namespace zelo::desk {
@@ -21,6 +22,15 @@ protected:
                         std::unique_ptr<host::Network> network = nullptr)
         : document(network ? std::make_unique<host::Session>(std::move(network), library)
                            : std::make_unique<host::Session>(library, nullptr)) {
+        begin(view);
+    }
+    // `session` uses the library of this test, which is there before all else of it.
+    template <class F>
+    requires std::invocable<F, host::Library&>
+    explicit WindowTest(F makeSession) : document(makeSession(library)) {
+        begin(MainWindow::Match);
+    }
+    void begin(int view) {
         const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
         EXPECT_TRUE(demo.has_value());
         document.start(demo->show, demo->hand);

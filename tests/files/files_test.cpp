@@ -59,7 +59,7 @@ TEST(SpectrumFile, SaysWhereItIsBroken) {
     expectError(parseSpectrum("400,1\n500,x\n600,3\n"), "line 2");
     expectError(parseSpectrum("400,1\n500,-2\n600,3\n"), "row 2");
     expectError(parseSpectrum("a,b\nc,d\n"), "line 2");
-    expectError(parseSpectrum("<IESTM2714><SpectralDistribution>"), "offset");
+    expectError(parseSpectrum("<IESTM2714><SpectralDistribution>"), "TM-27 line 1");
     expectError(parseSpectrum("<other/>"), "IESTM27");
     expectError(parseSpectrum("<IESTM2720><SpectralDistribution><SpectralData wavelength='x'>1"
                               "</SpectralData></SpectralDistribution></IESTM2720>"),

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // A round trip through every format keeps the values, whatever they are.
+#include "base/text.h"
 #include "files/gdtf_reader.h"
 #include "files/gdtf_writer.h"
 #include "files/palette_file.h"
@@ -23,7 +24,7 @@ std::string anyName() { // what people type, with what trips a format up
     std::string name = "N";
     for (int i = *rc::gen::inRange(0, 12); i > 0; --i)
         name += kLetters[static_cast<std::size_t>(*rc::gen::inRange(0, 15))];
-    return name + "e";
+    return toUtf8(name + "e");
 }
 
 colour::Spectrum anySpectrum(double most) {

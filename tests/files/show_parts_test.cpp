@@ -171,12 +171,14 @@ TEST(ShowParts, FaultsNameTheirPlace) {
     refused("\"name\": \"embers\"", "\"name\": 7", "palettes[3].name");
     refused("\"locked\": true", "\"locked\": \"yes\"", "true or false");
     refused("\"areas\": [", "\"areas\": [{\"name\": \"x\", \"outline\": [[0, 0]]},", "area 'x'");
-    refused("\"standing\": [", "\"outputs\": [{\"address\": \"lamp\"}], \"standing\": [", "outputs[0]");
+    refused("\"standing\": [", "\"outputs\": [{\"address\": \"lamp\"}], \"standing\": [",
+            "outputs[0]");
     refused("\"standing\": [", "\"types\": [{\"id\": \"x\", \"gdtf\": \"?\"}], \"standing\": [",
             "types[0]");
     refused("\"standing\": [", "\"types\": [{\"id\": \"x\", \"gdtf\": \"AAAA\"}], \"standing\": [",
             "types[0]");
-    refused("\"standing\": [", "\"measured\": [{\"name\": \"x\", \"spectrum\": [1, 2]}], \"standing\": [",
+    refused("\"standing\": [",
+            "\"measured\": [{\"name\": \"x\", \"spectrum\": [1, 2]}], \"standing\": [",
             "measured[0].spectrum");
 }
 

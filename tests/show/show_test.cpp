@@ -4,9 +4,12 @@
 #include "show/holders.h"
 #include "show/kept.h"
 #include "show/limits.h"
+#include "show/patch.h"
 #include "support/asked.h"
 
+#include <chrono>
 #include <gtest/gtest.h>
+#include <malloc.h>
 
 namespace zelo::show {
 namespace {
@@ -149,17 +152,100 @@ TEST(History, ADragIsOneStep) {
 }
 
 TEST(History, AThousandEditsOfALargeShowStaySmall) {
-    auto show = showOf(500);
+    auto show = showOf(2000);
     History history({show, emptyHand()});
-    const void* untouched = show->fixtures.at({250}).get();
+    Lineup all;
+    for (const auto& [id, f] : show->fixtures)
+        all.push_back(id);
+    const void* untouched = show->fixtures.at({1500}).get();
+    const auto before = ::mallinfo2();
     for (int i = 0; i < 1000; ++i) {
-        Fixture f = *show->fixture({1});
+        if (i % 4 == 3) { // a colour for all of them at once
+            history.push({"Colour",
+                          {show, withColour(history.now().state.hand, all,
+                                            test::wishFor(fmt::format("cct:{}", 2000 + i)))}});
+            continue;
+        }
+        Fixture f = *show->fixture({1 + i});
         f.note = std::to_string(i);
         show = *changeFixture(show, f);
-        history.push({"Note", {show, emptyHand()}});
+        history.push({"Note", {show, history.now().state.hand}});
     }
+    const auto after = ::mallinfo2();
+    const double mega =
+        static_cast<double>(after.uordblks + after.hblkhd - before.uordblks - before.hblkhd) / 1e6;
+    std::printf("[ figures  ] 1000 edits of a show of 2000 lamps: %.1f MB\n", mega);
+#if !defined(__SANITIZE_ADDRESS__) && !defined(__SANITIZE_THREAD__)
+    EXPECT_LE(mega, 50);
+#endif
     for (const auto& m : history.moments())
-        ASSERT_EQ(m.state.show->fixtures.at({250}).get(), untouched);
+        ASSERT_EQ(m.state.show->fixtures.at({1500}).get(), untouched);
+}
+
+TEST(Edits, TwoThousandLampsAreReaddressedAtOnce) {
+    const auto show = showOf(2000);
+    std::vector<FixtureId> ids;
+    for (const auto& [id, f] : show->fixtures)
+        ids.push_back(id);
+    const auto begin = std::chrono::steady_clock::now();
+    const auto next = readdress(show, [](const Fixture&) { return 18; }, ids, {3, 1});
+    const auto took = std::chrono::steady_clock::now() - begin;
+    std::printf("[ figures  ] 2000 lamps readdressed in %.1f ms\n",
+                std::chrono::duration<double>(took).count() * 1e3);
+    ASSERT_TRUE(next);
+    for (int i = 0; i < 2000; ++i) {
+        const auto& f = *(*next)->fixture(ids[static_cast<std::size_t>(i)]);
+        ASSERT_EQ(f.universe, 3 + i / 28);
+        ASSERT_EQ(f.address, 1 + 18 * (i % 28));
+    }
+}
+
+// What can be made can be saved: edits refuse what the reader would.
+TEST(Edits, HaveTheBoundsOfTheFile) {
+    const auto show = showOf(1);
+    Fixture f = *show->fixture({1});
+    const auto refused = [&](auto change, const char* says) {
+        Fixture wrong = f;
+        change(wrong);
+        const auto next = changeFixture(show, wrong);
+        ASSERT_FALSE(next) << says;
+        EXPECT_NE(next.error().text().find(says), std::string::npos) << next.error().text();
+    };
+    refused([](Fixture& w) { w.place.x_m = 12'000; }, "x_m 12000: must be within -10000..10000");
+    refused([](Fixture& w) { w.place.z_m = NAN; }, "z_m");
+    refused([](Fixture& w) { w.number = 2'000'000'000; }, "number 2000000000");
+    refused([](Fixture& w) { w.label = std::string(2000, 'x'); }, "2000 bytes, at most 1000");
+    refused([](Fixture& w) { w.home["Red"] = 1.5; }, "home of Red");
+    const auto pasted = addFromText(show, "type\tx_m\ntern-6\t12000\n", nullptr);
+    ASSERT_FALSE(pasted) << "millimetres";
+    EXPECT_NE(pasted.error().text().find("line 2, x_m: '12000': must be metres"),
+              std::string::npos);
+    EXPECT_EQ(addFixtures(show, std::vector<Fixture>(kMostFixtures, f)).error().code,
+              ErrorCode::TooLarge);
+    colour::Grid grid{};
+    grid[10] = 1e300;
+    EXPECT_FALSE(keepMeasured(show, "sun", colour::Spectrum(grid)));
+    Calibration c;
+    c.off = {1, 0};
+    EXPECT_FALSE(calibrate(show, {1}, c));
+}
+
+TEST(Edits, RemovingLampsReachesEveryHolder) {
+    auto show = showOf(3);
+    auto hand = withIntensity(emptyHand(), {{1}, {2}, {3}}, 0.5);
+    show = *keepLook(show, *hand, {{1}, {2}}, "l");
+    show = *keepHand(show, *hand);
+    show = *addGroup(show, "g", {{1}, {3}});
+    const auto next = *removeFixtures({show, hand}, {{1}});
+    int holders = 0;
+    eachHolder(next, [&](const Holder&, const Values& values) {
+        ++holders;
+        EXPECT_FALSE(values.contains({1}));
+        EXPECT_TRUE(values.contains({2}));
+    });
+    EXPECT_EQ(holders, 3);
+    EXPECT_EQ(next.show->group({1})->fixtures, std::vector<FixtureId>{{3}});
+    EXPECT_EQ(pruned(next), next) << "nothing more to do: the very same";
 }
 
 } // namespace

@@ -82,8 +82,15 @@ std::vector<pugi::xml_node> measurementsOf(const pugi::xml_node& node) {
 
 } // namespace
 
+// Far from the edge of what numbers can hold nothing that is computed from it can leave that edge.
+double sane(double value) {
+    constexpr double kMost = 1e9;
+    constexpr double kLeast = 1e-12;
+    return std::abs(value) < kLeast ? 0 : std::clamp(value, -kMost, kMost);
+}
+
 double number(const pugi::xml_node& node, const char* attribute, double otherwise) {
-    return toNumber(node.attribute(attribute).value()).value_or(otherwise);
+    return sane(toNumber(node.attribute(attribute).value()).value_or(otherwise));
 }
 
 tl::unexpected<Error> bad(const std::string& where, std::string what) {
@@ -99,7 +106,7 @@ std::optional<std::array<double, 3>> colourOf(const pugi::xml_node& node, const 
         const auto n = toNumber(parts[i]);
         if (!n)
             return std::nullopt;
-        xyY[i] = *n;
+        xyY[i] = sane(*n);
     }
     return xyY;
 }

@@ -10,6 +10,7 @@
 
 namespace zelo::files::gdtf {
 
+double sane(double value); // within ±1e9; what is nearer to 0 than 1e-12 is 0
 double number(const pugi::xml_node& node, const char* attribute, double otherwise);
 tl::unexpected<Error> bad(const std::string& where, std::string what);
 

@@ -18,13 +18,18 @@ public:
     bool number_integer(number_integer_t) override { return count(); }
     bool number_unsigned(number_unsigned_t) override { return count(); }
     bool number_float(number_float_t, const string_t&) override { return count(); }
-    bool string(string_t&) override { return count(); }
+    bool string(string_t& text) override {
+        return (text.size() <= kLongestJsonText || key_ == "gdtf" ||
+                stop("a text of more than {} bytes", kLongestJsonText)) &&
+               count();
+    }
     bool binary(binary_t&) override { return false; }
     bool start_object(std::size_t) override { return open(); }
     bool start_array(std::size_t) override { return open(); }
     bool end_object() override { return close(); }
     bool end_array() override { return close(); }
-    bool key(string_t&) override {
+    bool key(string_t& name) override {
+        key_ = name;
         return ++members_.back() <= kMostMembers ||
                stop("more than {} members in one object", kMostMembers);
     }
@@ -58,6 +63,7 @@ private:
         members_.pop_back();
         return true;
     }
+    std::string key_;                  // the last one
     std::vector<std::size_t> members_; // of each open object
     std::size_t values_ = 0;
 };

@@ -13,7 +13,8 @@ namespace zelo::files {
 using Json = nlohmann::ordered_json;
 
 inline constexpr int kDeepestJson = 48;
-inline constexpr std::size_t kMostMembers = 1'000; // of one object
+inline constexpr std::size_t kMostMembers = 1'000;        // of one object
+inline constexpr std::size_t kLongestJsonText = 1u << 20; // bytes; of an archive in it any
 inline constexpr std::size_t kMostJsonValues = 3'000'000;
 
 // BadSyntax with the line, TooLarge naming the bound and the line. Text that is not UTF-8 is made

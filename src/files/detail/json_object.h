@@ -15,11 +15,31 @@
 
 namespace zelo::files {
 
+// Where a value stands, "fixtures[3].address", worked out only when it is told. Points to what is
+// around it, which outlives it.
+class JsonPath {
+public:
+    JsonPath() = default; // the whole file
+    JsonPath(const JsonPath& around, const char* name) : around_(&around), name_(name) {}
+    JsonPath(const JsonPath& around, std::size_t index) : around_(&around), index_(index) {}
+    std::string text() const {
+        const std::string before = around_ ? around_->text() : std::string();
+        if (!name_)
+            return around_ ? fmt::format("{}[{}]", before, index_) : before;
+        return before.empty() || !*name_ ? before + name_ : before + "." + name_;
+    }
+
+private:
+    const JsonPath* around_ = nullptr;
+    const char* name_ = nullptr; // none: an element of a list
+    std::size_t index_ = 0;
+};
+
 // Takes members out of an object one by one, remembers the first thing that is wrong, and what was
 // not asked for. `path` is where the object stands: "fixtures[3]".
 class JsonObject {
 public:
-    JsonObject(const Json& json, std::string path) : json_(json), path_(std::move(path)) {
+    JsonObject(const Json& json, const JsonPath& path) : json_(json), path_(path) {
         if (!json_.is_object())
             complain("", "expected an object {…}");
     }
@@ -58,7 +78,7 @@ public:
         }
         return j->get<std::string>();
     }
-    // An array's elements, each with its path.
+    // An array's elements, each with its path: take(json, const JsonPath&).
     template <class F>
     void each(const char* name, std::size_t most, F take) {
         const Json* j = member(name);
@@ -68,8 +88,9 @@ public:
             complain(name, fmt::format("expected a list of at most {}", most));
             return;
         }
+        const JsonPath list = at(name);
         for (std::size_t i = 0; i < j->size() && !error_; ++i)
-            take((*j)[i], fmt::format("{}[{}]", at(name), i));
+            take((*j)[i], JsonPath(list, i));
     }
     const Json* member(const char* name) {
         known_.push_back(name);
@@ -93,12 +114,10 @@ public:
         if (auto rest = inner.unknown(); !rest.empty())
             inside_.emplace_back(name, std::move(rest));
     }
-    std::string at(const char* name) const {
-        return path_.empty() ? name : *name ? path_ + "." + name : path_;
-    }
+    JsonPath at(const char* name) const { return {path_, name}; }
     void complain(const char* name, std::string what) {
         if (!error_)
-            error_ = Error{ErrorCode::BadValue, std::move(what), at(name)};
+            error_ = Error{ErrorCode::BadValue, std::move(what), at(name).text()};
     }
     void take(const std::optional<Error>& error) {
         if (!error_)
@@ -108,7 +127,7 @@ public:
 
 private:
     const Json& json_;
-    std::string path_;
+    JsonPath path_;
     std::vector<std::string_view> known_; // literals and keys of `json_`
     std::vector<std::pair<std::string, std::string>> inside_;
     std::optional<Error> error_;

@@ -39,7 +39,7 @@ colour::Spectrum readSpectrum(JsonObject& o, const char* name) {
                 grid[count] = static_cast<double>(std::bit_cast<float>(bits));
             }
     } else {
-        o.each(name, grid.size(), [&](const Json& j, const std::string&) {
+        o.each(name, grid.size(), [&](const Json& j, const JsonPath&) {
             grid[count++] = j.is_number() ? j.get<double>() : -1;
         });
     }
@@ -80,7 +80,7 @@ void readHead(JsonObject& o, show::Head<Id>& head) {
     head.locked = o.flag("locked");
 }
 
-ColourWish readColour(const Json& json, const std::string& path, std::vector<std::string>& notes,
+ColourWish readColour(const Json& json, const JsonPath& path, std::vector<std::string>& notes,
                       std::optional<Error>& error) {
     JsonObject o(json, path);
     ColourWish wish;
@@ -88,11 +88,11 @@ ColourWish readColour(const Json& json, const std::string& path, std::vector<std
     if (text.empty())
         o.complain("asked", "is missing: a colour such as \"gel:214@3200\"");
     std::vector<double> uv;
-    o.each("uv", 2, [&](const Json& j, const std::string& at) {
+    o.each("uv", 2, [&](const Json& j, const JsonPath& at) {
         if (j.is_number() && std::abs(j.get<double>()) <= 1)
             uv.push_back(j.get<double>());
         else
-            o.take(Error{ErrorCode::BadValue, "expected a number within -1..1", at});
+            o.take(Error{ErrorCode::BadValue, "expected a number within -1..1", at.text()});
     });
     if (uv.size() == 2)
         wish.uv = {uv[0], uv[1]};
@@ -101,8 +101,8 @@ ColourWish readColour(const Json& json, const std::string& path, std::vector<std
     } else if (!text.empty()) {
         const bool known = wish.uv.u >= 0 && wish.uv.v > 0.01;
         wish.asked = known ? light::AskedUv{wish.uv.u, wish.uv.v} : light::AskedUv{};
-        notes.push_back(fmt::format("{}: {}; taken for the colour kept with it", o.at("asked"),
-                                    asked.error().text()));
+        notes.push_back(fmt::format("{}: {}; taken for the colour kept with it",
+                                    o.at("asked").text(), asked.error().text()));
     }
     const auto name = o.text("intent", "truest");
     if (const auto intent = mix::intentNamed(name))
@@ -111,11 +111,11 @@ ColourWish readColour(const Json& json, const std::string& path, std::vector<std
         o.complain("intent",
                    fmt::format("'{}': expected brightest, truest, kindest or leanest", name));
     wish.give_up = o.number("give_up", 0.3, 0, 1);
-    o.each("keep_out", light::kMostParts, [&](const Json& j, const std::string& at) {
+    o.each("keep_out", light::kMostParts, [&](const Json& j, const JsonPath& at) {
         if (j.is_string())
             wish.keep_out.push_back(j.get<std::string>());
         else
-            o.take(Error{ErrorCode::BadValue, "expected the name of an emitter", at});
+            o.take(Error{ErrorCode::BadValue, "expected the name of an emitter", at.text()});
     });
     if (const Json* pins = o.member("pins")) {
         JsonObject p(*pins, o.at("pins"));
@@ -153,10 +153,10 @@ show::PartLevels readParts(JsonObject& o) {
         o.take(p.error());
     }
     std::size_t i = 0;
-    o.each("drives", light::kMostParts, [&](const Json& j, const std::string& at) {
+    o.each("drives", light::kMostParts, [&](const Json& j, const JsonPath& at) {
         const double drive = j.is_number() ? j.get<double>() : -1;
         if (!(drive >= 0 && drive <= 1))
-            o.take(Error{ErrorCode::BadValue, "a drive must be within 0..1", at});
+            o.take(Error{ErrorCode::BadValue, "a drive must be within 0..1", at.text()});
         else
             parts[fmt::format("#{}", ++i)] = drive;
     });
@@ -171,28 +171,29 @@ std::optional<show::Source<T>> sourceOf(JsonObject& o, const char* link, std::op
     if (const auto* palette = id ? to.show.palette(id) : nullptr; palette && palette->*has)
         return show::Source<T>(id);
     if (id)
-        to.notes.push_back(fmt::format("{}: follows palette {}, which is not there: {}", o.at(link),
-                                       id.value, here ? "it stays as it was" : "left out"));
+        to.notes.push_back(fmt::format("{}: follows palette {}, which is not there: {}",
+                                       o.at(link).text(), id.value,
+                                       here ? "it stays as it was" : "left out"));
     return here ? std::optional(show::Source<T>(std::move(*here))) : std::nullopt;
 }
 
 std::vector<FixtureId> fixturesOf(JsonObject& o, const Show& show,
                                   std::vector<std::string>& notes) {
     std::vector<FixtureId> ids;
-    const auto add = [&](int id, const std::string& at) {
+    const auto add = [&](int id, const JsonPath& at) {
         if (show.fixture({id}))
             ids.push_back({id});
         else
-            notes.push_back(fmt::format("{}: no fixture with id {}: left out", at, id));
+            notes.push_back(fmt::format("{}: no fixture with id {}: left out", at.text(), id));
     };
     if (o.member("fixture"))
         add(o.integer("fixture", 0, 1, show::kLastId), o.at("fixture"));
-    o.each("fixtures", show::kMostFixtures, [&](const Json& j, const std::string& at) {
+    o.each("fixtures", show::kMostFixtures, [&](const Json& j, const JsonPath& at) {
         const bool sound = j.is_number_integer() && j > 0 && j <= show::kLastId;
         if (sound)
             add(j.get<int>(), at);
         else
-            o.take(Error{ErrorCode::BadValue, "expected the id of a fixture", at});
+            o.take(Error{ErrorCode::BadValue, "expected the id of a fixture", at.text()});
     });
     if (!o.member("fixture") && !o.member("fixtures"))
         o.complain("fixtures", "is missing: whose value is this?");
@@ -202,7 +203,7 @@ std::vector<FixtureId> fixturesOf(JsonObject& o, const Show& show,
 } // namespace
 
 void readColours(JsonObject& top, Reading& to) {
-    top.each("colours", kMostJsonValues, [&](const Json& json, const std::string& path) {
+    top.each("colours", kMostJsonValues, [&](const Json& json, const JsonPath& path) {
         std::optional<Error> inside;
         to.colours.emplace_back(readColour(json, path, to.notes, inside));
         top.take(inside);
@@ -211,7 +212,7 @@ void readColours(JsonObject& top, Reading& to) {
 
 show::Values readValues(JsonObject& top, const char* name, Reading& to) {
     std::vector<show::Values::Change> values;
-    top.each(name, show::kMostFixtures, [&](const Json& json, const std::string& path) {
+    top.each(name, show::kMostFixtures, [&](const Json& json, const JsonPath& path) {
         JsonObject o(json, path);
         const auto fixtures = fixturesOf(o, to.show, to.notes);
         Value value;
@@ -253,7 +254,7 @@ void readPalettes(JsonObject& top, Reading& to) {
     std::vector<Table<show::PaletteId, show::Palette>::Change> palettes;
     std::set<std::string> names;
     std::set<show::PaletteId> ids;
-    top.each("palettes", show::kMostKept, [&](const Json& json, const std::string& path) {
+    top.each("palettes", show::kMostKept, [&](const Json& json, const JsonPath& path) {
         JsonObject o(json, path);
         show::Palette p;
         readHead(o, p);
@@ -274,7 +275,7 @@ void readPalettes(JsonObject& top, Reading& to) {
 void readLooks(JsonObject& top, Reading& to) {
     std::vector<Table<show::LookId, show::Look>::Change> looks;
     std::set<show::LookId> ids;
-    top.each("looks", show::kMostKept, [&](const Json& json, const std::string& path) {
+    top.each("looks", show::kMostKept, [&](const Json& json, const JsonPath& path) {
         JsonObject o(json, path);
         show::Look look;
         readHead(o, look);
@@ -294,11 +295,11 @@ namespace {
 
 std::vector<show::Point> readOutline(JsonObject& o, const char* name) {
     std::vector<show::Point> outline;
-    o.each(name, show::kMostPoints, [&](const Json& json, const std::string& at) {
+    o.each(name, show::kMostPoints, [&](const Json& json, const JsonPath& at) {
         if (json.is_array() && json.size() == 2 && json[0].is_number() && json[1].is_number())
             outline.push_back({json[0].get<double>(), json[1].get<double>()});
         else
-            o.take(Error{ErrorCode::BadValue, "expected a point [x_m, y_m]", at});
+            o.take(Error{ErrorCode::BadValue, "expected a point [x_m, y_m]", at.text()});
     });
     return outline;
 }
@@ -319,7 +320,7 @@ void readStage(JsonObject& top, Reading& to) {
     JsonObject o(*json, top.at("stage"));
     show::StagePlan stage;
     stage.outline = readOutline(o, "outline");
-    o.each("areas", show::kMostAreas, [&](const Json& area, const std::string& path) {
+    o.each("areas", show::kMostAreas, [&](const Json& area, const JsonPath& path) {
         JsonObject a(area, path);
         show::Area read;
         read.name = a.text("name"); // in this order: faults are told as they stand
@@ -338,7 +339,7 @@ void readStage(JsonObject& top, Reading& to) {
 
 void readMeasured(JsonObject& top, Reading& to) {
     std::vector<Table<std::string, show::Measured>::Change> all;
-    top.each("measured", show::kMostKept, [&](const Json& json, const std::string& path) {
+    top.each("measured", show::kMostKept, [&](const Json& json, const JsonPath& path) {
         JsonObject o(json, path);
         show::Measured m;
         m.name = shortText(o, "name");
@@ -378,18 +379,19 @@ void readCalibration(JsonObject& fixture, show::Fixture& to) {
 
 void readTypes(JsonObject& top, Reading& to) {
     std::vector<Table<std::string, light::FixtureType>::Change> types;
-    top.each("types", show::kMostTypes, [&](const Json& json, const std::string& path) {
+    top.each("types", show::kMostTypes, [&](const Json& json, const JsonPath& path) {
         JsonObject o(json, path);
         const std::string id = shortText(o, "id");
         const auto bytes = fromBase64(o.text("gdtf"));
         top.take(o.error());
         if (!bytes)
-            return top.take(Error{bytes.error().code, bytes.error().detail, path + ".gdtf"});
-        auto files = unzipped(*bytes, "a GDTF archive");
+            return top.take(Error{bytes.error().code, bytes.error().detail, path.text() + ".gdtf"});
+        auto files = unzipped(*bytes, "a GDTF archive", &to.unpacked_left);
         auto type = files ? typeOfFiles(std::move(*files)) : passOn(files.error());
         if (!type || id.empty())
             return top.take(Error{ErrorCode::BadValue,
-                                  type ? "a fixture type needs an id" : type.error().text(), path});
+                                  type ? "a fixture type needs an id" : type.error().text(),
+                                  path.text()});
         type->id = id;
         types.emplace_back(id, std::make_shared<const light::FixtureType>(std::move(*type)));
     });
@@ -398,18 +400,18 @@ void readTypes(JsonObject& top, Reading& to) {
 
 void readOutputs(JsonObject& top, Reading& to) {
     std::vector<light::Asked> favourites;
-    top.each("favourites", show::kMostKept, [&](const Json& j, const std::string& at) {
+    top.each("favourites", show::kMostKept, [&](const Json& j, const JsonPath& at) {
         if (!j.is_string())
-            return top.take(Error{ErrorCode::BadValue, "expected a colour as text", at});
+            return top.take(Error{ErrorCode::BadValue, "expected a colour as text", at.text()});
         if (auto asked = light::parseAsked(j.get<std::string>()))
             favourites.push_back(std::move(*asked));
         else
-            to.notes.push_back(at + ": " + asked.error().text() + ": left out");
+            to.notes.push_back(at.text() + ": " + asked.error().text() + ": left out");
     });
     if (!favourites.empty())
         to.show.favourites =
             std::make_shared<const std::vector<light::Asked>>(std::move(favourites));
-    top.each("outputs", show::kMostOutputs, [&](const Json& json, const std::string& path) {
+    top.each("outputs", show::kMostOutputs, [&](const Json& json, const JsonPath& path) {
         JsonObject o(json, path);
         show::OutputLine line;
         line.first = static_cast<std::uint16_t>(o.integer("first", 1, 1, 63999));
@@ -452,35 +454,89 @@ Json colourJson(const ColourWish& wish) {
     return j;
 }
 
-Json valueJson(const Value& value, ColourTable& colours) {
-    Json j;
-    j["fixtures"] = Json::array();
+// All of a value's members but whose it is, as text: `,"intensity":0.5,"colour":3`. Shows have
+// hundreds of thousands of them.
+std::string valueText(const Value& value, ColourTable& colours) {
+    std::string text;
+    const auto add = [&](const char* name, const auto& member) {
+        fmt::format_to(std::back_inserter(text), ",\"{}\":{}", name, member);
+    };
     if (value.intensity) {
         if (const double* here = value.intensity->here())
-            j["intensity"] = *here;
+            add("intensity", *here);
         else
-            j["intensity_from"] = value.intensity->palette().value;
+            add("intensity_from", value.intensity->palette().value);
     }
     if (value.colour) {
         if (const ColourWish* here = value.colour->here())
-            j["colour"] = colours.placeOf(*here);
+            add("colour", colours.placeOf(*here));
         else
-            j["colour_from"] = value.colour->palette().value;
+            add("colour_from", value.colour->palette().value);
     }
-    for (const auto& [part, level] : value.parts)
-        j["parts"][part] = level;
-    writeUnknown(j, value.unknown);
-    return j;
+    if (!value.parts.empty()) {
+        Json parts;
+        for (const auto& [part, level] : value.parts)
+            parts[part] = level;
+        add("parts", jsonText(parts));
+    }
+    if (!value.unknown.empty()) {
+        Json known = Json::parse("{\"fixtures\":[]" + text + "}", nullptr, false);
+        const std::size_t before = known.size();
+        writeUnknown(known, value.unknown);
+        std::size_t at = 0;
+        for (const auto& [name, member] : known.items())
+            if (at++ >= before)
+                fmt::format_to(std::back_inserter(text), ",{}:{}", jsonText(Json(name)),
+                               jsonText(member));
+    }
+    return text;
 }
+
+std::size_t mixed(std::size_t seed, std::size_t with) {
+    return seed ^ (with + 0x9e3779b97f4a7c15u + (seed << 6) + (seed >> 2));
+}
+
+struct HashOfAsked {
+    std::size_t operator()(const light::AskedGel& a) const {
+        const std::hash<std::string> text;
+        return mixed(mixed(text(a.id), text(a.layer)),
+                     std::hash<double>()(a.lamp_k.value_or(0)) ^ text(a.lamp));
+    }
+    std::size_t operator()(const light::AskedWhite& a) const {
+        return mixed(std::hash<double>()(a.cct_k), std::hash<double>()(a.duv.value_or(1)));
+    }
+    std::size_t operator()(const light::AskedXy& a) const {
+        return mixed(std::hash<double>()(a.x), std::hash<double>()(a.y));
+    }
+    std::size_t operator()(const light::AskedUv& a) const {
+        return mixed(std::hash<double>()(a.u), std::hash<double>()(a.v));
+    }
+    std::size_t operator()(const light::AskedSrgb& a) const {
+        return static_cast<std::size_t>(a.r << 16 | a.g << 8 | a.b);
+    }
+    std::size_t operator()(const light::AskedMeasured& a) const {
+        return std::hash<std::string>()(a.name);
+    }
+    std::size_t operator()(const light::AskedPalette& a) const {
+        return std::hash<std::string>()(a.name) + 1;
+    }
+};
 
 } // namespace
 
+std::string jsonText(const Json& json) {
+    return json.dump(-1, ' ', false, Json::error_handler_t::replace);
+}
+
+std::size_t ColourTable::HashOf::operator()(const ColourWish& wish) const {
+    return mixed(std::visit(HashOfAsked{}, wish.asked),
+                 mixed(std::hash<double>()(wish.uv.u), std::hash<double>()(wish.give_up)));
+}
+
 std::size_t ColourTable::placeOf(const ColourWish& colour) {
-    Json json = colourJson(colour);
-    const auto [at, fresh] =
-        places_.try_emplace(json.dump(-1, ' ', false, Json::error_handler_t::replace), all_.size());
+    const auto [at, fresh] = places_.try_emplace(colour, all_.size());
     if (fresh)
-        all_.push_back(std::move(json));
+        all_.push_back(jsonText(colourJson(colour)));
     return at->second;
 }
 
@@ -496,23 +552,30 @@ Json calibrationJson(const show::Calibration& calibration) {
     return j;
 }
 
-Json valuesJson(const show::Values& values, ColourTable& colours) {
-    Json list = Json::array();
+std::vector<std::string> valuesText(const show::Values& values, ColourTable& colours) {
+    struct Line {
+        std::string fixtures, rest;
+    };
+    std::vector<Line> lines;
     std::unordered_map<const Value*, std::size_t> by_pointer;
     std::unordered_map<std::string, std::size_t> by_text;
     for (const auto& [id, value] : values) {
-        const auto [known, fresh] = by_pointer.try_emplace(value.get(), list.size());
+        const auto [known, fresh] = by_pointer.try_emplace(value.get(), lines.size());
         if (fresh) {
-            Json json = valueJson(*value, colours);
-            const auto [same, is_new] = by_text.try_emplace(
-                json.dump(-1, ' ', false, Json::error_handler_t::replace), list.size());
+            auto rest = valueText(*value, colours);
+            const auto [same, is_new] = by_text.try_emplace(rest, lines.size());
             if (is_new)
-                list.push_back(std::move(json));
+                lines.push_back({{}, std::move(rest)});
             known->second = same->second;
         }
-        list[known->second]["fixtures"].push_back(id.value);
+        auto& fixtures = lines[known->second].fixtures;
+        fmt::format_to(std::back_inserter(fixtures), "{}{}", fixtures.empty() ? "" : ",", id.value);
     }
-    return list;
+    std::vector<std::string> texts;
+    texts.reserve(lines.size());
+    for (const Line& line : lines)
+        texts.push_back("{\"fixtures\":[" + line.fixtures + "]" + line.rest + "}");
+    return texts;
 }
 
 Json paletteJson(const show::Palette& p) {
@@ -525,11 +588,19 @@ Json paletteJson(const show::Palette& p) {
     return j;
 }
 
-Json lookJson(const show::Look& look, ColourTable& colours) {
+std::string lookText(const show::Look& look, ColourTable& colours) {
     Json j = headJson(look);
-    j["values"] = valuesJson(look.values, colours);
     writeUnknown(j, look.unknown);
-    return j;
+    std::string text = jsonText(j);
+    text.back() = ',';
+    text += "\"values\":[";
+    const char* before = "";
+    for (const auto& value : valuesText(look.values, colours)) {
+        text += before;
+        text += value;
+        before = ",";
+    }
+    return text + "]}";
 }
 
 Json stageJson(const show::StagePlan& stage) {

@@ -3,6 +3,7 @@
 // stage's plan, measured lights, the show's own fixture types, outputs and favourites.
 #pragma once
 
+#include "files/archive.h"
 #include "files/detail/json_object.h"
 #include "show/show.h"
 
@@ -18,6 +19,7 @@ struct Reading {
     int version = 1;
     show::Show show;
     std::vector<show::Source<show::ColourWish>> colours; // that values name by their place
+    std::size_t unpacked_left = kMostUnpacked;           // of the types' archives
     std::vector<std::string> notes;                      // what was left out or taken otherwise
 };
 
@@ -35,22 +37,27 @@ void readCalibration(JsonObject& fixture, show::Fixture& to);
 
 // --- writing -----------------------------------------------------------------------------------
 
-// Colours that values use, each once.
+std::string jsonText(const Json& json); // one line; what is not UTF-8 is replaced
+
+// Colours that values use, each once, as text.
 class ColourTable {
 public:
     std::size_t placeOf(const show::ColourWish& colour);
-    const std::vector<Json>& all() const { return all_; }
+    const std::vector<std::string>& all() const { return all_; }
 
 private:
-    std::vector<Json> all_;
-    std::unordered_map<std::string, std::size_t> places_; // by their text
+    struct HashOf {
+        std::size_t operator()(const show::ColourWish& wish) const;
+    };
+    std::vector<std::string> all_;
+    std::unordered_map<show::ColourWish, std::size_t, HashOf> places_;
 };
 
 Json calibrationJson(const show::Calibration& calibration);
-// Fixtures with one and the same value stand together.
-Json valuesJson(const show::Values& values, ColourTable& colours);
+// An element each; fixtures with one and the same value stand together.
+std::vector<std::string> valuesText(const show::Values& values, ColourTable& colours);
 Json paletteJson(const show::Palette& palette);
-Json lookJson(const show::Look& look, ColourTable& colours);
+std::string lookText(const show::Look& look, ColourTable& colours);
 Json stageJson(const show::StagePlan& stage);
 Json measuredJson(const show::Measured& measured);
 Result<Json> typeJson(const std::string& id, const std::shared_ptr<const light::FixtureType>& type);

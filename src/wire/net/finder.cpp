@@ -21,7 +21,7 @@ constexpr std::uint16_t kQuestions[] = {pid::kDeviceInfo, pid::kMaker, pid::kMod
                                         pid::kPersonalityDescription};
 
 std::string textOf(const std::vector<std::uint8_t>& data, std::size_t from = 0) {
-    return data.size() > from ? getText(std::span(data).subspan(from)) : std::string();
+    return data.size() > from ? toUtf8(getText(std::span(data).subspan(from))) : std::string();
 }
 
 } // namespace
