@@ -281,8 +281,9 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
         text.member("stage", stageJson(*show.stage));
     text.list("measured", show.measured, [](const auto& e) { return measuredJson(*e.second); });
     std::vector<Json> types;
+    std::size_t left = kMostUnpacked;
     for (const auto& [id, type] : show.types) {
-        auto packed = typeJson(id, type);
+        auto packed = typeJson(id, type, left);
         if (!packed)
             return passOn(packed.error());
         types.push_back(std::move(*packed));

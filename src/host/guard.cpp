@@ -373,6 +373,11 @@ Done Guard::keepIn(const fs::path& path, std::uint64_t number, const std::string
 }
 
 void Guard::forget() {
+    {
+        const std::lock_guard lock(mutex_);
+        if (!wish_ && writing_ == 0 && kept_in_.empty() && after_.empty() && trouble_.empty())
+            return; // the usual: nobody waits for a disk
+    }
     const std::lock_guard order(order_);
     std::vector<fs::path> gone;
     {

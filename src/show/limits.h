@@ -19,6 +19,8 @@ inline constexpr double kFarthest_m = 10'000;   // from the middle of the plan
 inline constexpr double kMostTurn_deg = 36'000;
 inline constexpr std::size_t kLongestName = 1'000; // bytes
 inline constexpr std::size_t kLongestNote = 20'000;
+// Of parts in one value: of all types that a lamp ever had.
+inline constexpr std::size_t kMostNames = 500;
 inline constexpr double kMostPower = 1e12; // of a spectrum, W/(sr nm)
 inline constexpr double kMostOff_uv = 0.2; // of a calibration by hand
 inline constexpr std::size_t kMostShowBytes = 64u << 20;

@@ -358,6 +358,12 @@ TEST(Gdtf, TheTypesThatShip) {
     }
 }
 
+TEST(SwatchBook, InLatin1HasItsNamesAllTheSame) {
+    const auto read = parseSwatchBook("id,name,400,500,600\n7,Caf\xe9 cr\xe8me,1,0.9,1\n");
+    ASSERT_TRUE(read) << read.error().text();
+    EXPECT_EQ(read->book.gels[0].name, "Café crème");
+}
+
 // --- shows -----------------------------------------------------------------------------------
 
 const char* const kSmallShow = R"({"format": "zelochrome-show", "version": 1, "name": "S",

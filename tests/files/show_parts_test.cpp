@@ -156,6 +156,19 @@ TEST(ShowParts, IdsAreNotUsedAgainAfterSavingEither) {
     EXPECT_FALSE(again->group({1}));
 }
 
+TEST(ShowParts, ATypeThatCouldNotBeUnpackedAgainIsAnErrorAndNotLeftOut) {
+    auto type = *readGdtf(std::string(ZELO_DATA) + "/fixtures/tern-6");
+    auto kept = *type.kept;
+    kept["model.glb"] = std::string(40u << 20, '\0');
+    type.kept = std::make_shared<const std::map<std::string, std::string>>(kept);
+    const auto show = *show::keepType(std::make_shared<const show::Show>(),
+                                      std::make_shared<const light::FixtureType>(type));
+    const auto text = showText(*show, {});
+    ASSERT_FALSE(text);
+    EXPECT_NE(text.error().text().find("fixture type 'tern-6'"), std::string::npos);
+    EXPECT_NE(text.error().text().find("model.glb"), std::string::npos) << text.error().text();
+}
+
 TEST(ShowParts, FaultsNameTheirPlace) {
     const auto demo = demoText();
     const auto refused = [&](const std::string& from, const std::string& to, const char* word) {

@@ -283,6 +283,8 @@ void RigView::lineupToTable() {
 }
 
 void RigView::copyPatch() {
+    if (!isVisible())
+        patch_->refresh(); // it was not looked at since
     auto ids = chosenInTable();
     for (int row = 0; ids.empty() && row < patch_->rowCount(); ++row)
         ids.push_back(patch_->idAt(row));

@@ -164,10 +164,10 @@ void Header::paintEvent(QPaintEvent*) {
     const bool on = document_.onStage();
     p.fillRect(0, height() - (on ? 3 : 1), width(), on ? 3 : 1, on ? theme().bright : theme().hair);
 
-    QString kept = document_.kept() ? tr("all kept") : tr("not yet kept");
-    if (!document_.path() && !document_.kept())
-        kept = tr("a copy");
-    drawText(p, name_->geometry().right() + 12, 30, kept, typeface(Type::Small), theme().dim);
+    const QString saved = document_.kept()            ? tr("saved")
+                          : document_.nothingToLose() ? tr("no file yet")
+                                                      : tr("not saved");
+    drawText(p, name_->geometry().right() + 12, 30, saved, typeface(Type::Small), theme().dim);
 
     // Heartbeat: a bar that moves while frames go out, and where to.
     const host::Player* player = document_.player();

@@ -40,6 +40,7 @@ private:
 class JsonObject {
 public:
     JsonObject(const Json& json, const JsonPath& path) : json_(json), path_(path) {
+        known_.reserve(16);
         if (!json_.is_object())
             complain("", "expected an object {…}");
     }

@@ -84,7 +84,7 @@ ColourWish readColour(const Json& json, const JsonPath& path, std::vector<std::s
                       std::optional<Error>& error) {
     JsonObject o(json, path);
     ColourWish wish;
-    const std::string text = shortText(o, "asked");
+    const std::string text = shortText(o, "asked", show::kLongestNote); // it may be a file's path
     if (text.empty())
         o.complain("asked", "is missing: a colour such as \"gel:214@3200\"");
     std::vector<double> uv;
@@ -111,7 +111,7 @@ ColourWish readColour(const Json& json, const JsonPath& path, std::vector<std::s
         o.complain("intent",
                    fmt::format("'{}': expected brightest, truest, kindest or leanest", name));
     wish.give_up = o.number("give_up", 0.3, 0, 1);
-    o.each("keep_out", light::kMostParts, [&](const Json& j, const JsonPath& at) {
+    o.each("keep_out", show::kMostNames, [&](const Json& j, const JsonPath& at) {
         if (j.is_string())
             wish.keep_out.push_back(j.get<std::string>());
         else
@@ -145,11 +145,11 @@ show::PartLevels readParts(JsonObject& o) {
     show::PartLevels parts;
     if (const Json* json = o.member("parts")) {
         JsonObject p(*json, o.at("parts"));
-        if (json->is_object() && json->size() <= light::kMostParts)
+        if (json->is_object() && json->size() <= show::kMostNames)
             for (const auto& [part, level] : json->items())
                 parts[part] = p.number(part.c_str(), 0, 0, 1);
         else
-            p.complain("", fmt::format("expected at most {} levels by name", light::kMostParts));
+            p.complain("", fmt::format("expected at most {} levels by name", show::kMostNames));
         o.take(p.error());
     }
     std::size_t i = 0;
@@ -243,11 +243,11 @@ show::Values readValues(JsonObject& top, const char* name, Reading& to) {
         for (const FixtureId id : fixtures)
             values.emplace_back(id, shared);
     });
-    std::set<FixtureId> twice;
-    for (const auto& [id, value] : values)
-        if (!twice.insert(id).second)
-            top.complain(name, fmt::format("fixture {} is there twice", id.value));
-    return show::Values::of(std::move(values));
+    const std::size_t count = values.size();
+    auto table = show::Values::of(std::move(values));
+    if (table.size() != count)
+        top.complain(name, "a fixture is there twice");
+    return table;
 }
 
 void readPalettes(JsonObject& top, Reading& to) {
@@ -364,11 +364,11 @@ void readCalibration(JsonObject& fixture, show::Fixture& to) {
     calibration.off = {o.number("off_u", 0, -off, off), o.number("off_v", 0, -off, off)};
     if (const Json* emitters = o.member("emitters")) {
         JsonObject e(*emitters, o.at("emitters"));
-        if (emitters->is_object() && emitters->size() <= light::kMostParts)
+        if (emitters->is_object() && emitters->size() <= show::kMostNames)
             for (const auto& [name, spectrum] : emitters->items())
                 calibration.emitters[name] = readSpectrum(e, name.c_str());
         else
-            e.complain("", fmt::format("expected at most {} spectra by name", light::kMostParts));
+            e.complain("", fmt::format("expected at most {} spectra by name", show::kMostNames));
         o.take(e.error());
     }
     calibration.unknown = o.unknown();
@@ -622,12 +622,21 @@ Json measuredJson(const show::Measured& measured) {
     return j;
 }
 
-Result<Json> typeJson(const std::string& id,
-                      const std::shared_ptr<const light::FixtureType>& type) {
+Result<Json> typeJson(const std::string& id, const std::shared_ptr<const light::FixtureType>& type,
+                      std::size_t& left) {
     // Packing takes time and types hardly change: each is packed once.
     struct Packed {
         std::weak_ptr<const light::FixtureType> of;
         std::string text;
+        std::size_t unpacked = 0; // bytes
+    };
+    const auto json = [&](const Packed& p) -> Result<Json> {
+        if (p.unpacked > left)
+            return fail(ErrorCode::TooLarge,
+                        "fixture type '{}': the show's types are more than {} MB in all", id,
+                        kMostUnpacked >> 20);
+        left -= p.unpacked;
+        return Json{{"id", id}, {"gdtf", p.text}};
     };
     static std::mutex mutex;
     static std::map<const light::FixtureType*, Packed> packed;
@@ -635,15 +644,18 @@ Result<Json> typeJson(const std::string& id,
         const std::lock_guard lock(mutex);
         std::erase_if(packed, [](const auto& p) { return p.second.of.expired(); });
         if (const auto known = packed.find(type.get()); known != packed.end())
-            return Json{{"id", id}, {"gdtf", known->second.text}};
+            return json(known->second);
     }
     const auto bytes = zipped(gdtfFiles(*type));
     if (!bytes)
         return passOn(bytes.error(), fmt::format("fixture type '{}'", id));
-    std::string text = toBase64(*bytes);
+    std::size_t most = kMostUnpacked;
+    if (const auto back = unzipped(*bytes, "a GDTF archive", &most); !back)
+        return passOn(back.error(), fmt::format("fixture type '{}'", id));
+    const Packed made{type, toBase64(*bytes), kMostUnpacked - most};
     const std::lock_guard lock(mutex);
-    packed[type.get()] = {type, text};
-    return Json{{"id", id}, {"gdtf", std::move(text)}};
+    packed[type.get()] = made;
+    return json(made);
 }
 
 Json outputJson(const show::OutputLine& line) {

@@ -60,7 +60,9 @@ Json paletteJson(const show::Palette& palette);
 std::string lookText(const show::Look& look, ColourTable& colours);
 Json stageJson(const show::StagePlan& stage);
 Json measuredJson(const show::Measured& measured);
-Result<Json> typeJson(const std::string& id, const std::shared_ptr<const light::FixtureType>& type);
+// An error when it could not be unpacked again. `left` as in unzipped().
+Result<Json> typeJson(const std::string& id, const std::shared_ptr<const light::FixtureType>& type,
+                      std::size_t& left);
 Json outputJson(const show::OutputLine& line);
 template <class Id>
 Json headJson(const show::Head<Id>& head) {
