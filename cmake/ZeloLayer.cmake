@@ -15,13 +15,18 @@ file(CONFIGURE OUTPUT ${CMAKE_BINARY_DIR}/pch.cpp CONTENT "" @ONLY)
 set(zelo_common_headers <algorithm> <array> <cmath> <filesystem> <functional> <map> <memory> <mutex> <optional> <span>
                         <string> <string_view> <thread> <tuple> <utility> <variant> <vector> <fmt/format.h>
                         <tl/expected.hpp>)
-add_library(zelo_pch OBJECT ${CMAKE_BINARY_DIR}/pch.cpp)
-target_link_libraries(zelo_pch PRIVATE fmt::fmt Threads::Threads zelo_warnings)
-target_precompile_headers(zelo_pch PRIVATE ${zelo_common_headers})
 
-# What only shows or asks, and tests, need no long optimising; sums and solvers get it.
+# What only shows, asks, reads and writes needs no long optimising; sums and solvers get it.
 # (At -O1 g++ 12 takes values inside optionals for uninitialised that are not.)
 set(ZELO_QUICK_FLAGS $<$<CONFIG:None>:-O1> $<$<CXX_COMPILER_ID:GNU>:-Wno-maybe-uninitialized>)
+
+add_library(zelo_pch OBJECT ${CMAKE_BINARY_DIR}/pch.cpp)
+add_library(zelo_quick_pch OBJECT ${CMAKE_BINARY_DIR}/pch.cpp)
+target_compile_options(zelo_quick_pch PRIVATE ${ZELO_QUICK_FLAGS})
+foreach(pch zelo_pch zelo_quick_pch)
+    target_link_libraries(${pch} PRIVATE fmt::fmt Threads::Threads zelo_warnings)
+    target_precompile_headers(${pch} PRIVATE ${zelo_common_headers})
+endforeach()
 
 function(zelo_layer name)
     cmake_parse_arguments(L "QT;QUICK" "" "USES;PUBLIC;PRIVATE;PCH" ${ARGN})
@@ -39,6 +44,8 @@ function(zelo_layer name)
     endif()
     if(L_PCH)
         target_precompile_headers(zelo_${name} PRIVATE ${zelo_common_headers} ${L_PCH})
+    elseif(L_QUICK)
+        target_precompile_headers(zelo_${name} REUSE_FROM zelo_quick_pch)
     else()
         target_precompile_headers(zelo_${name} REUSE_FROM zelo_pch)
     endif()

@@ -27,7 +27,7 @@ Session::Session(Library& library, std::unique_ptr<light::FrameSink> sink,
       player_(sink ? std::make_unique<Player>(std::move(sink)) : nullptr),
       workers_(std::max(2u, std::thread::hardware_concurrency() - 1)), light_(1) {
     guard_->start(state());
-    begin(state());
+    library_.setShow(show()); // the light comes with the first document: nobody listens yet
 }
 
 Session::Session(std::unique_ptr<Network> network, Library& library, std::unique_ptr<Guard> guard)

@@ -338,6 +338,62 @@ TEST_F(DeskTest, TheInterfaceIsGrey) { // only light is coloured
     useTheme(boothTheme());
 }
 
+TEST_F(DeskTest, WhatIsUndoneIsNotHeldByTheColumns) {
+    chooseGroups({"back"});
+    auto& model = window.matchModel();
+    const double before = model.drive(0);
+    const double green = model.drive(4);
+    model.setDrive(0, 0.33, 1);
+    EXPECT_EQ(model.drive(0), 0.33) << "ahead of the stage";
+    document.undo(); // before the stage came
+    EXPECT_EQ(model.drive(0), before);
+    model.setDrive(4, 0.5, 2);
+    settle();
+    EXPECT_NEAR(lamp(7).drives[0], before, 1e-9) << "only the green of it";
+    EXPECT_NEAR(lamp(7).drives[4], 0.5, 1e-9);
+    // A type with other parts is in focus before the stage has caught up.
+    model.setDrive(4, 0.6, 3);
+    chooseGroups({"front"});
+    model.setDrive(1, 0.4, 4);
+    settle();
+    EXPECT_NEAR(lamp(1).drives[1], 0.4, 1e-9);
+    document.undo();
+    document.undo();
+    document.undo();
+    chooseGroups({"back"});
+    EXPECT_NEAR(model.drive(4), green, 1e-9);
+}
+
+TEST_F(DeskTest, AnEmitterRemovedOrAddedInTheTypeInFocusIsAColumnLessOrMore) {
+    chooseGroups({"back"});
+    const auto columns = [&] { return window.matchView().mix().columns().size(); };
+    ASSERT_EQ(columns(), 8u);
+    auto type = *document.library().type("gannet-8");
+    type.emitters.pop_back();
+    for (auto& mode : type.modes)
+        std::erase_if(mode.channels, [](const light::Channel& c) {
+            return c.role == light::Role::Part && c.part == 7;
+        });
+    window.matchModel().setDrive(7, 0.5, 1); // the one that goes is in hand
+    ASSERT_TRUE(document.edit(
+        "x", show::keepType(document.state().show, std::make_shared<light::FixtureType>(type))));
+    settle();
+    EXPECT_EQ(columns(), 7u);
+    document.undo();
+    settle();
+    EXPECT_EQ(columns(), 8u);
+}
+
+TEST_F(DeskTest, ADoubleClickOnAGelIsOneStep) {
+    auto& panel = window.swatches();
+    const auto steps = document.history().position();
+    const QPoint at = panel.list().visualRect(panel.model().index(11, 0)).center();
+    QTest::mouseClick(panel.list().viewport(), Qt::LeftButton, {}, at);
+    QTest::mouseDClick(panel.list().viewport(), Qt::LeftButton, {}, at);
+    settle();
+    EXPECT_EQ(document.history().position(), steps + 1);
+}
+
 TEST_F(DeskTest, ABrokenShowIsToldAndNothingIsLost) {
     QTemporaryDir folder;
     QFile file(folder.filePath("bad.zelo"));

@@ -222,16 +222,19 @@ void MatchModel::setByHand(const QString& name, const std::map<std::size_t, doub
         (*by_hand_)[part] = level;
         levels[type.partName(part)] = level;
     }
+    setting_ = true;
     document_.setHand(name,
                       shining(show::withParts(document_.state().hand, focus()->fixtures, levels)),
                       fmt::format("{}-{}", fromQt(name), gesture));
+    setting_ = false;
 }
 
 void MatchModel::startByHand() {
-    if (by_hand_)
-        return;
     const auto& lamp = focus()->lamp;
+    if (by_hand_ && by_hand_of_ == lamp.mixer)
+        return;
     by_hand_ = lamp.drives;
+    by_hand_of_ = lamp.mixer;
     if (!lamp.colour && !lamp.by_hand)
         for (std::size_t e = 0; e < lamp.mixer->type().emitters.size(); ++e)
             if (!lamp.mixer->type().emitters[e].source)

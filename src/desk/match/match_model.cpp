@@ -33,6 +33,8 @@ QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& go
 
 MatchModel::MatchModel(Document& document, QObject* parent) : QObject(parent), document_(document) {
     connect(&document_, &Document::changed, this, [this](Changes what) {
+        if (!setting_ && what.has(Change::Hand | Change::Types | Change::Rig))
+            by_hand_.reset(); // undone, put down, or set elsewhere
         if (what.has(Change::Light | Change::Lineup | Change::Focus))
             rebuild();
         else if (what.has(Change::Seen))
@@ -302,7 +304,8 @@ std::string MatchModel::emitterName(std::size_t emitter) const {
 }
 
 double MatchModel::drive(std::size_t emitter) const {
-    const auto& drives = by_hand_ ? *by_hand_ : focus()->lamp.drives;
+    const bool ahead = by_hand_ && by_hand_of_ == focus()->lamp.mixer;
+    const auto& drives = ahead ? *by_hand_ : focus()->lamp.drives;
     return emitter < drives.size() ? drives[emitter] : 0;
 }
 

@@ -125,7 +125,11 @@ private:
     std::vector<TypeRow> rows_;
     std::size_t focus_ = 0;
     mutable std::optional<show::ColourWish> wish_now_; // what askedGel() points into
-    std::optional<light::Drives> by_hand_;             // ahead of the stage while a drag goes on
+    // Levels that are set here, ahead of the stage while a drag goes on: of one mixer, and no
+    // longer than what is in hand is what was set here.
+    std::optional<light::Drives> by_hand_;
+    std::shared_ptr<const mix::Mixer> by_hand_of_;
+    bool setting_ = false; // the hand changes by this
     std::vector<mix::TradePoint> trade_;
     std::string trade_key_;
     bool as_hue_ = false; // a chromaticity is asked for as hue and saturation

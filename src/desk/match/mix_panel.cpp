@@ -141,7 +141,9 @@ void MixPanel::setFamilies(bool on) {
 
 void MixPanel::refresh() {
     const TypeRow* row = match_.focus();
-    const std::string of = row ? row->key.type + "\n" + row->key.mode : std::string();
+    std::string of = row ? row->key.type + "\n" + row->key.mode : std::string();
+    for (std::size_t e = 0; row && e < row->lamp.mixer->type().partCount(); ++e)
+        of += "\n" + row->lamp.mixer->type().partName(e); // a changed type has other columns
     if (of != columns_of_) {
         columns_of_ = of;
         makeColumns(row ? row->lamp.mixer.get() : nullptr);

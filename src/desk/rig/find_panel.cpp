@@ -231,7 +231,9 @@ QString FindPanel::note() const {
 }
 
 void FindPanel::identify(const wire::Uid& uid, bool on) {
-    auto* finder = document_.network()->finder();
+    auto* finder = document_.network() ? document_.network()->finder() : nullptr;
+    if (!finder) // the card may have gone since
+        return document_.tell(tr("No network: its port could not be opened."));
     std::erase(flashing_, uid);
     if (on)
         flashing_.push_back(uid);
@@ -259,7 +261,9 @@ void FindPanel::take(const RigMatch& match) {
 
 // The device takes the patch's mode first: its slots decide whether the address fits.
 void FindPanel::set(const RigMatch& match) {
-    auto* finder = document_.network()->finder();
+    auto* finder = document_.network() ? document_.network()->finder() : nullptr;
+    if (!finder)
+        return document_.tell(tr("No network: its port could not be opened."));
     const auto* f = document_.show().fixture(*match.fixture);
     const auto uid = found_.devices[match.device].uid;
     if (match.other_mode && match.type)

@@ -172,8 +172,17 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     connect(search_, &QLineEdit::returnPressed, this, [this] { pickRow(0); });
     connect(kinds_, &Stations::stationChosen, this,
             [this](int i) { model_->setFilter(static_cast<SwatchModel::Filter>(i)); });
-    connect(list_, &QListView::clicked, this, [this](const QModelIndex& i) { pickRow(i.row()); });
-    connect(list_, &QListView::activated, this, [this](const QModelIndex& i) { pickRow(i.row()); });
+    // A double click is two clicks and an activation: one pick.
+    const auto pick = [this](const QModelIndex& i) {
+        if (i.row() == picked_row_ && picked_at_.isValid() &&
+            picked_at_.elapsed() < QApplication::doubleClickInterval())
+            return;
+        picked_row_ = i.row();
+        picked_at_.start();
+        pickRow(i.row());
+    };
+    connect(list_, &QListView::clicked, this, pick);
+    connect(list_, &QListView::activated, this, pick);
     connect(model_, &SwatchModel::chipsComputed, this, [this] {
         list_->viewport()->update();
         update();

@@ -4,6 +4,7 @@
 
 #include "desk/swatches/swatch_model.h"
 
+#include <QElapsedTimer>
 #include <QWidget>
 
 class QLineEdit;
@@ -52,6 +53,8 @@ private:
     Stations* kinds_;
     Button* menu_;
     QListView* list_;
+    int picked_row_ = -1;
+    QElapsedTimer picked_at_;
 };
 
 } // namespace zelo::desk
