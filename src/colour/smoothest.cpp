@@ -3,7 +3,7 @@
 
 #include "colour/observer.h"
 
-#include <Eigen/Dense>
+#include <Eigen/LU>
 #include <algorithm>
 #include <vector>
 

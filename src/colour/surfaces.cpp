@@ -3,7 +3,7 @@
 
 #include "base/assert.h"
 
-#include <Eigen/Dense>
+#include <Eigen/Core>
 
 namespace zelo::colour {
 

@@ -5,7 +5,8 @@
 #include "colour/rendering.h"
 #include "mix/detail/problem.h"
 
-#include <Eigen/Dense>
+#include <Eigen/LU>
+#include <Eigen/QR>
 #include <algorithm>
 
 namespace zelo::mix {

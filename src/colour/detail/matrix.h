@@ -4,7 +4,7 @@
 
 #include "colour/xyz.h"
 
-#include <Eigen/Dense>
+#include <Eigen/LU>
 
 namespace zelo::colour::detail {
 

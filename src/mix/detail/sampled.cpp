@@ -8,7 +8,7 @@
 #include "mix/detail/problem.h"
 #include "mix/hull.h"
 
-#include <Eigen/Dense>
+#include <Eigen/QR>
 #include <algorithm>
 #include <cmath>
 #include <nlopt.h>
