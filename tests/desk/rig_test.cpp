@@ -78,7 +78,9 @@ TEST_F(RigTest, ADragMovesTheChosenLampsInOneStep) {
 TEST_F(RigTest, TheTableFollowsTheLineupAndTheOtherWayRound) {
     plan.choose({{8}, {7}}, Plan::How::Only);
     EXPECT_EQ(rig.table().selectionModel()->selectedRows().size(), 2);
-    rig.table().selectRow(cell(21, 0).row());
+    rig.table().scrollTo(cell(21, 0));
+    QTest::mouseClick(rig.table().viewport(), Qt::LeftButton, {},
+                      rig.table().visualRect(cell(21, 0)).center());
     settle();
     EXPECT_EQ(lineup(), std::vector{21});
     EXPECT_EQ(rig.strip().universe(), fixture(21).universe);
