@@ -394,7 +394,7 @@ class KilledAtAnyMoment : public GuardTest, public ::testing::WithParamInterface
 TEST_P(KilledAtAnyMoment, ItLosesNothingOlderThanASecond) {
     std::mt19937 random(11);
     const bool slow = GetParam() > 0;
-    const int rounds = slow ? 12 : 50;
+    const int rounds = slow ? 8 : 50;
     std::chrono::nanoseconds oldest{0};
     for (int round = 0; round < rounds; ++round) {
         Folder own;
@@ -430,7 +430,7 @@ TEST_P(KilledAtAnyMoment, ItLosesNothingOlderThanASecond) {
             done = true;
         });
         std::this_thread::sleep_for(
-            std::chrono::milliseconds((slow ? 1300 : 250) + random() % 300));
+            std::chrono::milliseconds((slow ? 1200 : 200) + random() % 200));
         ::kill(child, SIGKILL);
         const auto killed = std::chrono::steady_clock::now().time_since_epoch();
         int status = 0;
