@@ -41,7 +41,7 @@ protected:
     // As if its program had been killed: the marks in its files are of a process that has ended.
     void kill(std::unique_ptr<Session> s) {
         s->flush();
-        const auto ended = ownMark().substr(0, ownMark().rfind('-')) + "-1";
+        const auto ended = ownMark().substr(0, ownMark().rfind('-')) + "-0";
         std::vector<std::pair<fs::path, fs::path>> moves;
         for (const auto& where : {state / "unsaved", folder.path})
             for (const auto& e : fs::directory_iterator(where)) {
@@ -337,7 +337,7 @@ TEST_F(GuardTest, LinksModesAndNamesStayAsTheyAre) {
 
 TEST_F(GuardTest, PartsOfKilledProgramsAreCleanedUpAndOthersLeftAlone) {
     ASSERT_TRUE(files::writeShow(file, *named("a").show, {}));
-    const auto ended = ownMark().substr(0, ownMark().rfind('-')) + "-1";
+    const auto ended = ownMark().substr(0, ownMark().rfind('-')) + "-0";
     std::ofstream(folder.path / ("." + ended + "-3.part")) << "half";
     std::ofstream(folder.path / ("." + ownMark() + "-9.part")) << "being written";
     std::ofstream(folder.path / ".movie-1.part") << "somebody else's";
