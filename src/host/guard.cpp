@@ -198,7 +198,8 @@ bool Guard::changedBehind() const {
     return !stamp_ || !bytes || hashOf(*bytes) != contents_; // touched only: nothing to lose
 }
 
-Done Guard::write(const show::State& now, const fs::path& path) const {
+Done Guard::write(const show::State& now, const fs::path& path,
+                  const std::optional<fs::path>& aside) const {
     const auto text = files::showText(*now.show, *now.hand);
     if (!text)
         return passOn(text.error(), path.string());
@@ -221,25 +222,32 @@ Done Guard::write(const show::State& now, const fs::path& path) const {
         return passOn(Error{ErrorCode::Io, "the disk does not give back what was written", {}},
                       path.string());
     }
-    return disk_->replaceBy(*part, target);
+    if (aside)
+        if (auto ok = disk_->rename(target, *aside); !ok) {
+            disk_->remove(*part);
+            return ok;
+        }
+    auto replaced = disk_->replaceBy(*part, target);
+    if (!replaced && aside)
+        (void)disk_->rename(*aside, target);
+    return replaced;
 }
 
 Done Guard::save(const show::State& now, bool over) {
     if (!file_)
         return fail(ErrorCode::NotFound, "the show has no file yet");
+    std::optional<fs::path> aside;
     if (changedBehind()) {
         if (!over)
             return passOn(Error{ErrorCode::Changed, "was changed by another program meanwhile", {}},
                           file_->string());
         const fs::path target = linkTarget(*file_);
-        const auto aside = freeName(
+        aside = freeName(
             folderOf(target),
             fmt::format("{}, as found {}", asFileName(target.stem().string()), dated(nowSeconds())),
             target.extension().string());
-        if (auto ok = disk_->rename(target, aside); !ok)
-            return ok;
     }
-    if (auto ok = write(now, *file_); !ok)
+    if (auto ok = write(now, *file_, aside); !ok)
         return ok;
     saved_ = now;
     recovered_ = false;

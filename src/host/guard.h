@@ -75,7 +75,7 @@ public:
     // All is on disk as it is; a new document that nobody changed has nothing to save either.
     bool saved(const show::State& now) const { return now == saved_; }
 
-    void letGo(); // what is not saved is not wanted
+    void letGo(); // what is not saved is not wanted: until the next changed()
     void flush(); // keeps the newest state now: the program is told to end. Waits for the disk
 
     // Why unsaved work is not kept right now, in one line; empty when it is.
@@ -109,7 +109,9 @@ private:
     void forget(); // the recovery file goes
     void setTrouble(std::string trouble);
     Result<std::unique_ptr<Disk::Held>> lock(const std::filesystem::path& file) const;
-    Done write(const show::State& now, const std::filesystem::path& path) const;
+    // Over what stands there, or with that put `aside` first: all or nothing.
+    Done write(const show::State& now, const std::filesystem::path& path,
+               const std::optional<std::filesystem::path>& aside = {}) const;
     bool changedBehind() const;
     void standsAs(const show::State& saved, std::optional<std::filesystem::path> file,
                   std::unique_ptr<Disk::Held> held);

@@ -53,10 +53,16 @@ Done logged(const char* what, Done done) {
 }
 } // namespace
 
+// What was open stays, and is kept again if it was let go for what should have come.
+Done Session::stays(const char* what, const Error& error) {
+    guard_->changed(state(), lineup_);
+    return logged(what, passOn(error));
+}
+
 Done Session::open(const std::filesystem::path& path) {
     auto opened = guard_->open(path);
-    if (!opened) // what was open stays
-        return logged("open a show", passOn(opened.error()));
+    if (!opened)
+        return stays("open a show", opened.error());
     log(LogLevel::Info, "opened " + path.string());
     notes_ = std::move(opened->notes);
     library_.setShow(opened->state.show);
@@ -69,10 +75,10 @@ Done Session::open(const std::filesystem::path& path) {
 Done Session::openCopy(const std::filesystem::path& path) {
     auto opened = guard_->readCopy(path);
     if (!opened)
-        return passOn(opened.error());
+        return stays("open a copy", opened.error());
     auto named = show::renameShow(opened->state.show, opened->state.show->name + ", copy");
     if (!named)
-        return passOn(named.error());
+        return stays("open a copy", named.error());
     notes_ = std::move(opened->notes);
     start(*named, opened->state.hand);
     return {};
@@ -89,10 +95,10 @@ void Session::start(show::ShowPtr show, show::HandPtr hand) {
 Done Session::startFrom(const std::filesystem::path& path, std::string name) {
     auto opened = guard_->readCopy(path);
     if (!opened)
-        return passOn(opened.error());
+        return stays("start from a show", opened.error());
     auto named = show::renameShow(opened->state.show, std::move(name));
     if (!named)
-        return passOn(named.error());
+        return stays("start from a show", named.error());
     start(*named, show::emptyHand());
     return {};
 }
@@ -100,7 +106,7 @@ Done Session::startFrom(const std::filesystem::path& path, std::string name) {
 Done Session::recover(const LeftWork& left) {
     auto recovered = guard_->recover(left);
     if (!recovered)
-        return logged("recover", passOn(recovered.error()));
+        return stays("recover", recovered.error());
     log(LogLevel::Info, "recovered " + left.path.string());
     notes_ = std::move(recovered->work.notes);
     library_.setShow(recovered->work.state.show);

@@ -97,6 +97,7 @@ private:
     void begin(show::State first); // another document
     void push(const std::string& name, show::State next, const std::string& merge);
     void changed(Changes what);
+    Done stays(const char* what, const Error& error);
     void computeLight();
     Library& library_;
     play::Mixes mixes_;

@@ -6,6 +6,7 @@
 #include "window_test.h"
 
 #include <QDir>
+#include <QFileDialog>
 #include <QMenu>
 #include <QMessageBox>
 #include <QPushButton>
@@ -152,6 +153,31 @@ TEST_F(ShowFilesTest, WorkLeftBehindIsListedUntilItIsDecidedOn) {
     EXPECT_EQ(document.show().name, "Lost");
     document.flush();
     EXPECT_TRUE(document.leftWork().empty());
+}
+
+TEST_F(ShowFilesTest, WhoChoosesNoOtherShowAfterAllHasLostNothing) {
+    rename("Worked in");
+    int shown = 0;
+    QTimer waits;
+    QObject::connect(&waits, &QTimer::timeout, &waits, [&] {
+        for (QWidget* w : QApplication::topLevelWidgets()) {
+            if (auto* b = qobject_cast<QMessageBox*>(w); b && b->isVisible())
+                for (auto* button : b->buttons())
+                    if (button->text() == "Lose them")
+                        return button->click();
+            if (auto* d = qobject_cast<QFileDialog*>(w); d && d->isVisible()) {
+                ++shown;
+                QTest::keyClick(d, Qt::Key_Escape);
+            }
+        }
+    });
+    waits.start(5);
+    QTest::keyClick(&window, Qt::Key_O, Qt::ControlModifier);
+    waits.stop();
+    EXPECT_EQ(shown, 1);
+    document.flush();
+    EXPECT_EQ(document.show().name, "Worked in");
+    EXPECT_EQ(QDir(folder().path() + "/state/unsaved").entryList({"*.unsaved"}).size(), 1);
 }
 
 TEST_F(ShowFilesTest, ClosingAsksForWorkInTheDemoToo) {

@@ -249,6 +249,19 @@ TEST_F(GuardTest, AFileChangedBehindItsBackIsNeverOverwrittenUnasked) {
         if (e.path().filename().string().find("as found") != std::string::npos)
             aside = nameIn(e.path());
     EXPECT_EQ(aside, "Theirs") << "both versions survive";
+    // A full disk in the middle of that leaves all as it is, and the mode stays too.
+    ASSERT_TRUE(files::writeShow(file, *named("Theirs again").show, {}));
+    fs::permissions(file, fs::perms::owner_read | fs::perms::owner_write);
+    rename(*s, "Mine too");
+    disk->full = [&](const fs::path& to) { return to == file; };
+    EXPECT_FALSE(s->save(true));
+    EXPECT_EQ(nameIn(file), "Theirs again");
+    EXPECT_EQ(count(folder.path, "as found"), 1u);
+    disk->full = [](const fs::path&) { return false; };
+    ASSERT_TRUE(s->save(true));
+    EXPECT_EQ(nameIn(file), "Mine too");
+    EXPECT_EQ(count(folder.path, "as found"), 2u);
+    EXPECT_EQ(fs::status(file).permissions(), fs::perms::owner_read | fs::perms::owner_write);
     // Touched without a change it is the same file.
     ASSERT_TRUE(writeFile(file, *readFile(file)));
     rename(*s, "Mine again");
@@ -381,6 +394,12 @@ TEST_F(GuardTest, AnotherDocumentLeavesUnsavedWorkBehindUnlessItIsLetGo) {
     ASSERT_EQ(left.size(), 1u);
     EXPECT_EQ(left[0].name, "Half done");
     s->guard().throwAway(left[0]);
+    // Let go for something that cannot be opened, it is still what is open: kept again.
+    rename(*s, "Still here");
+    s->letGo();
+    EXPECT_FALSE(s->open(folder.path / "gone.zelo"));
+    s->flush();
+    EXPECT_EQ(count(state / "unsaved", ".unsaved"), 1u);
     rename(*s, "Not wanted");
     s->letGo();
     s.reset();

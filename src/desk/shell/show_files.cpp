@@ -68,7 +68,7 @@ Done ShowFiles::open(const QString& path) {
         auto* copy = asks->addButton(tr("Open a copy"), QMessageBox::AcceptRole);
         asks->addButton(tr("Leave it"), QMessageBox::RejectRole);
         connect(asks, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
-            if (chosen != copy)
+            if (chosen != copy || !mayLeave())
                 return;
             if (auto done = document_.openCopy(fromQt(path)); !done)
                 document_.tell(toQt(done.error().text()));
@@ -96,10 +96,9 @@ void ShowFiles::askNew() {
 }
 
 void ShowFiles::askOpen() {
-    if (!mayLeave())
-        return;
+    // First which one: who changes their mind there has let nothing go.
     const QString path = QFileDialog::getOpenFileName(window_, tr("Open a show"), {}, showFilter());
-    if (path.isEmpty())
+    if (path.isEmpty() || !mayLeave())
         return;
     if (auto opened = open(path); !opened && opened.error().code != ErrorCode::Busy)
         document_.tell(toQt(opened.error().text()));
@@ -170,11 +169,9 @@ void ShowFiles::askSaveCopy() {
 }
 
 void ShowFiles::askStartFrom() {
-    if (!mayLeave())
-        return;
     const QString path =
         QFileDialog::getOpenFileName(window_, tr("Start from this show"), {}, showFilter());
-    if (path.isEmpty())
+    if (path.isEmpty() || !mayLeave())
         return;
     const auto name = tr("New, from %1").arg(QFileInfo(path).completeBaseName());
     if (auto begun = document_.startFrom(fromQt(path), fromQt(name)); !begun)
