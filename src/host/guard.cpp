@@ -75,6 +75,18 @@ fs::path freeName(const fs::path& folder, const std::string& stem, std::string_v
     }
 }
 
+// The name of its own that left work has until somebody decides on it.
+fs::path ownName(const LeftWork& work) {
+    return freeName(folderOf(work.path), dated(work.at_s) + " " + asFileName(work.name), kUnsaved);
+}
+
+MarkState markOf(const fs::path& recovery_file) {
+    std::string name = recovery_file.filename().string();
+    if (name[0] == '.')
+        name.erase(0, 1);
+    return stateOf(std::string_view(name).substr(0, name.find('.')));
+}
+
 show::State emptyState() {
     show::Show show;
     show.name = "Untitled";
@@ -170,9 +182,7 @@ void Guard::standsAs(const show::State& saved, std::optional<fs::path> file,
     }
     for (const auto& path : left)
         if (const auto work = described(path))
-            (void)disk_->rename(path, freeName(folderOf(path),
-                                               dated(work->at_s) + " " + asFileName(work->name),
-                                               kUnsaved));
+            (void)disk_->rename(path, ownName(*work));
     saved_ = saved;
     recovered_ = false;
     held_ = std::move(held);
@@ -461,12 +471,9 @@ std::vector<LeftWork> Guard::leftWork() {
     std::vector<fs::path> found;
     const auto look = [&](const fs::path& where) {
         for (const auto& path : disk_->list(where)) {
-            std::string name = path.filename().string();
-            if (!name.ends_with(kUnsaved))
+            if (!path.filename().string().ends_with(kUnsaved))
                 continue;
-            if (name[0] == '.')
-                name.erase(0, 1);
-            const auto mark = stateOf(std::string_view(name).substr(0, name.find('.')));
+            const auto mark = markOf(path);
             if (mark != MarkState::Own && mark != MarkState::Runs)
                 found.push_back(path);
         }
@@ -483,12 +490,8 @@ std::vector<LeftWork> Guard::leftWork() {
         if (!work)
             continue;
         // Its own name until it is decided on: nobody who has the old process number takes it.
-        std::string name = path.filename().string();
-        if (name[0] == '.')
-            name.erase(0, 1);
-        if (stateOf(std::string_view(name).substr(0, name.find('.'))) == MarkState::Ended) {
-            const auto own = freeName(folderOf(path),
-                                      dated(work->at_s) + " " + asFileName(work->name), kUnsaved);
+        if (markOf(path) == MarkState::Ended) {
+            const auto own = ownName(*work);
             if (disk_->rename(path, own))
                 work->path = own;
         }
