@@ -294,12 +294,13 @@ void Guard::letGo() {
 
 // --- keeping what is not saved -------------------------------------------------------------------
 
-fs::path Guard::liveFile() const {
-    return folder() / fmt::format("{}.{}{}", ownMark(), document_, kUnsaved);
+fs::path Guard::liveFile(const Wish& wish) const {
+    return folder() / fmt::format("{}.{}{}", ownMark(), wish.document, kUnsaved);
 }
 
-fs::path Guard::liveBeside(const fs::path& file) const {
-    return folderOf(linkTarget(file)) / fmt::format(".{}.{}{}", ownMark(), document_, kUnsaved);
+fs::path Guard::liveBeside(const Wish& wish) const {
+    return folderOf(linkTarget(*wish.of)) /
+           fmt::format(".{}.{}{}", ownMark(), wish.document, kUnsaved);
 }
 
 void Guard::changed(const show::State& now, const show::Lineup& lineup) {
@@ -314,7 +315,7 @@ void Guard::changed(const show::State& now, const show::Lineup& lineup) {
     const auto due = std::chrono::steady_clock::now() + settings_.pause;
     if (!wish_ && (!not_before_ || *not_before_ < due))
         not_before_ = due;
-    wish_ = Wish{++count_, now, lineup, file_};
+    wish_ = Wish{++count_, document_, now, lineup, file_};
     wake_.notify_all();
 }
 
@@ -354,9 +355,9 @@ void Guard::keep(const Wish& wish) {
     const auto text = files::recoveryText(head, wish.state);
     if (!text)
         return setTrouble(text.error().text());
-    auto kept = keepIn(liveFile(), wish.number, *text);
+    auto kept = keepIn(liveFile(wish), wish.number, *text);
     if (!kept && wish.of)
-        if (keepIn(liveBeside(*wish.of), wish.number, *text))
+        if (keepIn(liveBeside(wish), wish.number, *text))
             kept = Done();
     setTrouble(kept ? std::string() : kept.error().text());
 }

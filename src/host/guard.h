@@ -99,6 +99,7 @@ public:
 private:
     struct Wish {
         std::uint64_t number = 0;
+        std::uint64_t document = 0; // that is open no more when this comes late
         show::State state;
         show::Lineup lineup;
         std::optional<std::filesystem::path> of;
@@ -117,8 +118,8 @@ private:
                   std::unique_ptr<Disk::Held> held);
     void remember(); // what the file is now
     std::filesystem::path folder() const { return settings_.state_folder / "unsaved"; }
-    std::filesystem::path liveFile() const;
-    std::filesystem::path liveBeside(const std::filesystem::path& file) const;
+    std::filesystem::path liveFile(const Wish& wish) const;
+    std::filesystem::path liveBeside(const Wish& wish) const;
     std::optional<LeftWork> described(const std::filesystem::path& path);
 
     Settings settings_;
