@@ -12,20 +12,17 @@ bool Show::favourite(const light::Asked& asked) const {
 
 Shown followed(const Show& show, const Value& value) {
     Shown shown;
-    if (value.intensity) {
-        shown.intensity_from = value.intensity->palette();
-        if (const double* here = value.intensity->here())
-            shown.intensity = *here;
-        else if (const Palette* p = show.palette(shown.intensity_from))
-            shown.intensity = p->intensity;
-    }
-    if (value.colour) {
-        shown.colour_from = value.colour->palette();
-        if (const ColourWish* here = value.colour->here())
-            shown.colour = *here;
-        else if (const Palette* p = show.palette(shown.colour_from))
-            shown.colour = p->colour;
-    }
+    const auto follow = [&](const auto& source, auto& to, PaletteId& from, auto in_palette) {
+        if (!source)
+            return;
+        from = source->palette();
+        if (const auto* here = source->here())
+            to = *here;
+        else if (const Palette* p = show.palette(from))
+            to = p->*in_palette;
+    };
+    follow(value.intensity, shown.intensity, shown.intensity_from, &Palette::intensity);
+    follow(value.colour, shown.colour, shown.colour_from, &Palette::colour);
     shown.parts = value.parts;
     return shown;
 }

@@ -34,6 +34,15 @@ def ask(*args):
     return json.loads(done.stdout)
 
 
+@contextlib.contextmanager
+def listening(seconds=20):
+    """A socket that gets what a program sends to the stage, and its port."""
+    with socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as stage:
+        stage.bind(("127.0.0.1", 0))
+        stage.settimeout(seconds)
+        yield stage, stage.getsockname()[1]
+
+
 class Light(unittest.TestCase):
     def test_a_gel(self):
         light = ask("light", "gel:214@3200")
@@ -482,10 +491,7 @@ class Programs(unittest.TestCase):
         for which in (signal.SIGTERM, signal.SIGINT):
             with tempfile.TemporaryDirectory() as name:
                 folder = pathlib.Path(name)
-                with socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as stage:
-                    stage.bind(("127.0.0.1", 0))
-                    stage.settimeout(10)
-                    port = stage.getsockname()[1]
+                with listening() as (stage, port):
                     program, _ = self.start(folder, "--demo", "--pick", "gel:338", port=port)
                     unsaved = folder / "state/zelochrome/unsaved"
                     self.wait_for(lambda: list(unsaved.glob("*.unsaved")))
@@ -528,10 +534,7 @@ class Programs(unittest.TestCase):
     def test_two_programs_at_once_are_two_on_the_network(self):
         with tempfile.TemporaryDirectory() as name:
             folder = pathlib.Path(name)
-            with socket.socket(socket.AF_INET, socket.SOCK_DGRAM) as stage:
-                stage.bind(("127.0.0.1", 0))
-                stage.settimeout(20)
-                port = stage.getsockname()[1]
+            with listening() as (stage, port):
                 one, _ = self.start(folder, "--demo", port=port)
                 cids = {stage.recv(2048)[22:38]}
                 two, _ = self.start(folder, "--demo", port=port)

@@ -6,6 +6,14 @@
 
 namespace zelo::desk {
 
+namespace {
+bool toldIfNot(Document& document, const Done& done) {
+    if (!done)
+        document.tell(toQt(done.error().text()));
+    return done.has_value();
+}
+} // namespace
+
 Document::Document(std::unique_ptr<host::Session> session)
     : session_(std::move(session)), stage_(std::make_shared<play::Stage>(
                                         play::Stage{session_->state(), session_->controls(), {}})),
@@ -47,18 +55,12 @@ Document::~Document() {
 
 bool Document::edit(const QString& name, const Result<show::ShowPtr>& next,
                     const std::string& merge) {
-    const auto done = session_->edit(fromQt(name), next, merge);
-    if (!done)
-        tell(toQt(done.error().text()));
-    return done.has_value();
+    return toldIfNot(*this, session_->edit(fromQt(name), next, merge));
 }
 
 bool Document::edit(const QString& name, const Result<show::State>& next,
                     const std::string& merge) {
-    const auto done = session_->edit(fromQt(name), next, merge);
-    if (!done)
-        tell(toQt(done.error().text()));
-    return done.has_value();
+    return toldIfNot(*this, session_->edit(fromQt(name), next, merge));
 }
 
 void Document::setHand(const QString& name, show::HandPtr hand, const std::string& merge) {
