@@ -67,11 +67,11 @@ void flushFolder(const std::filesystem::path& folder) { // best effort
     }
 }
 
+} // namespace
+
 std::filesystem::path folderOf(const std::filesystem::path& path) {
     return path.has_parent_path() ? path.parent_path() : std::filesystem::path(".");
 }
-
-} // namespace
 
 std::filesystem::path linkTarget(const std::filesystem::path& path) {
     constexpr int kMostLinks = 40;

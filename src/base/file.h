@@ -17,6 +17,9 @@ Result<std::string> readFile(const std::filesystem::path& path, std::size_t most
 // stays a link, what it leads to is replaced; the file keeps its mode bits.
 Done writeFile(const std::filesystem::path& path, std::string_view bytes);
 
+// The folder it is in: "." for a mere name.
+std::filesystem::path folderOf(const std::filesystem::path& path);
+
 // The steps of it, for those who look between them.
 // Where a chain of links leads; `path` itself when it is none.
 std::filesystem::path linkTarget(const std::filesystem::path& path);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "base/process_mark.h"
 
+#include "base/hash.h"
 #include "base/text.h"
 
 #include <cstdint>
@@ -14,11 +15,8 @@ namespace zelo {
 
 namespace {
 
-unsigned hashOf(std::string_view text) { // FNV-1a, 24 bits of it
-    std::uint32_t h = 2166136261u;
-    for (const char c : text)
-        h = (h ^ static_cast<unsigned char>(c)) * 16777619u;
-    return h >> 8;
+std::uint64_t hashOf(std::string_view text) {
+    return fnv1a(text) >> 40; // 24 bits are enough, and short
 }
 
 std::string contentsOf(const std::string& path) {

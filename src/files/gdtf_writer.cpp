@@ -2,6 +2,7 @@
 #include "files/gdtf_writer.h"
 
 #include "base/file.h"
+#include "base/hash.h"
 #include "base/text.h"
 #include "files/archive.h"
 #include "files/gdtf_reader.h"
@@ -190,10 +191,8 @@ public:
 private:
     // A GUID out of maker and name (FNV-1a), the same each time.
     std::string identity() const {
-        std::uint64_t h[2] = {14695981039346656037u, 1099511628211u};
-        for (const char c : type_.maker + "\n" + type_.name)
-            for (auto& part : h)
-                part = (part ^ static_cast<unsigned char>(c)) * 1099511628211u;
+        const std::string both = type_.maker + "\n" + type_.name;
+        const std::uint64_t h[2] = {fnv1a(both), fnv1a(both, kFnvPrime)};
         return fmt::format("{:08X}-{:04X}-4{:03X}-8{:03X}-{:012X}", h[0] >> 32, h[0] >> 16 & 0xffff,
                            h[0] & 0xfff, h[1] >> 52, h[1] & 0xffffffffffff);
     }

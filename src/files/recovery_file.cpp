@@ -2,6 +2,7 @@
 #include "files/recovery_file.h"
 
 #include "files/detail/json_object.h"
+#include "files/detail/show_parts.h"
 #include "show/limits.h"
 
 namespace zelo::files {
@@ -22,7 +23,7 @@ Result<std::string> recoveryText(const RecoveryHead& head, const show::State& st
     j["lineup"] = Json::array();
     for (const show::FixtureId id : head.lineup)
         j["lineup"].push_back(id.value);
-    return j.dump(-1, ' ', false, Json::error_handler_t::replace) + "\n" + *text;
+    return jsonText(j) + "\n" + *text;
 }
 
 Result<RecoveryHead> parseRecoveryHead(std::string_view text) {

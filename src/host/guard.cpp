@@ -3,10 +3,12 @@
 
 #include "base/assert.h"
 #include "base/file.h"
+#include "base/hash.h"
 #include "base/process_mark.h"
 #include "base/text.h"
 #include "files/recovery_file.h"
 #include "host/log.h"
+#include "show/edits.h"
 #include "show/limits.h"
 
 #include <algorithm>
@@ -25,13 +27,6 @@ constexpr std::size_t kMostRecovery = show::kMostShowBytes + kMostHead;
 // A slow disk holds up one; meanwhile the other keeps what is newer.
 constexpr int kThreads = 2;
 constexpr auto kLongestFlush = std::chrono::seconds(5);
-
-std::uint64_t hashOf(std::string_view bytes) { // FNV-1a
-    std::uint64_t h = 14695981039346656037u;
-    for (const char c : bytes)
-        h = (h ^ static_cast<unsigned char>(c)) * 1099511628211u;
-    return h;
-}
 
 std::int64_t nowSeconds() {
     return static_cast<std::int64_t>(std::time(nullptr));
@@ -52,10 +47,6 @@ std::string asFileName(std::string name) {
         if (c == '/' || static_cast<unsigned char>(c) < 0x20)
             c = '-';
     return toUtf8(std::move(name));
-}
-
-fs::path folderOf(const fs::path& path) {
-    return path.has_parent_path() ? path.parent_path() : fs::path(".");
 }
 
 fs::path whole(const fs::path& path) { // absolute, links followed
@@ -87,17 +78,10 @@ MarkState markOf(const fs::path& recovery_file) {
     return stateOf(std::string_view(name).substr(0, name.find('.')));
 }
 
-show::State emptyState() {
-    show::Show show;
-    show.name = "Untitled";
-    return {std::make_shared<const show::Show>(std::move(show)),
-            std::make_shared<const show::Values>()};
-}
-
 } // namespace
 
 Guard::Guard(Settings settings, std::shared_ptr<Disk> disk)
-    : settings_(std::move(settings)), disk_(std::move(disk)), saved_(emptyState()) {
+    : settings_(std::move(settings)), disk_(std::move(disk)), saved_(show::emptyState()) {
     if (settings_.state_folder.empty())
         return;
     std::error_code error;
@@ -124,7 +108,7 @@ Result<std::unique_ptr<Disk::Held>> Guard::lock(const fs::path& file) const {
     auto held = disk_->hold(folderOf(target) / ("." + target.filename().string() + ".lock"));
     if (!held && held.error().code != ErrorCode::Busy) // a folder one may not write to
         held = disk_->hold(settings_.state_folder / "locks" /
-                           fmt::format("{:016x}.lock", hashOf(target.string())));
+                           fmt::format("{:016x}.lock", fnv1a(target.string())));
     if (!held && held.error().code == ErrorCode::Busy)
         return passOn(held.error(), file.string());
     return held ? std::move(*held) : nullptr;
@@ -195,7 +179,7 @@ void Guard::remember() {
     contents_ = 0;
     if (stamp_)
         if (const auto bytes = disk_->read(*file_, show::kMostShowBytes))
-            contents_ = hashOf(*bytes);
+            contents_ = fnv1a(*bytes);
 }
 
 // --- saving --------------------------------------------------------------------------------------
@@ -205,7 +189,7 @@ bool Guard::changedBehind() const {
     if (!now || now == stamp_) // one that was taken away is only written again
         return false;
     const auto bytes = disk_->read(*file_, show::kMostShowBytes);
-    return !stamp_ || !bytes || hashOf(*bytes) != contents_; // touched only: nothing to lose
+    return !stamp_ || !bytes || fnv1a(*bytes) != contents_; // touched only: nothing to lose
 }
 
 Done Guard::write(const show::State& now, const fs::path& path,
@@ -510,7 +494,7 @@ Result<Guard::Recovered> Guard::recover(const LeftWork& left) {
     auto work = files::parseRecovery(*bytes);
     if (!work)
         return passOn(work.error(), left.path.string());
-    Recovered recovered{emptyState(),
+    Recovered recovered{show::emptyState(),
                         {{work->second.show, work->second.hand},
                          std::move(work->first.lineup),
                          std::move(work->second.notes)}};

@@ -9,21 +9,11 @@
 
 namespace zelo::host {
 
-namespace {
-
-show::State emptyState() {
-    show::Show show;
-    show.name = "Untitled";
-    return {std::make_shared<const show::Show>(std::move(show)), show::emptyHand()};
-}
-
-} // namespace
-
 Session::Session(Library& library, std::unique_ptr<light::FrameSink> sink,
                  std::unique_ptr<Guard> guard)
     : library_(library),
       guard_(guard ? std::move(guard) : std::make_unique<Guard>(Guard::Settings{})),
-      history_(emptyState()), told_(state()),
+      history_(show::emptyState()), told_(state()),
       player_(sink ? std::make_unique<Player>(std::move(sink)) : nullptr),
       workers_(std::max(2u, std::thread::hardware_concurrency() - 1)), light_(1) {
     guard_->start(state());

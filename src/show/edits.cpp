@@ -129,13 +129,20 @@ Result<colour::Spectrum> storable(const colour::Spectrum& spectrum) {
     return colour::Spectrum(grid);
 }
 
+State emptyState() {
+    Show show;
+    show.name = "Untitled";
+    return {std::make_shared<const Show>(std::move(show)), emptyHand()};
+}
+
 Result<ShowPtr> renameShow(const ShowPtr& show, std::string name) {
+    name = toUtf8(std::move(name)); // first: it may grow
     if (trimmed(name).empty())
         return fail(ErrorCode::BadValue, "a show needs a name");
     if (auto ok = checkText("name", name, kLongestName); !ok)
         return passOn(ok.error());
     Show next = *show;
-    next.name = toUtf8(std::move(name));
+    next.name = std::move(name);
     return nextShow(std::move(next));
 }
 

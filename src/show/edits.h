@@ -56,12 +56,13 @@ HandPtr putDown(const HandPtr& hand, const Lineup& lineup); // of these fixtures
 inline HandPtr emptyHand() {
     return std::make_shared<const Values>();
 }
+State emptyState(); // a show without lamps, called "Untitled"
 
 // As addFixture, without adding it.
 Done checkFixture(const Fixture& fixture);
 // A spectrum as a show keeps it: single precision. BadValue for a power beyond kMostPower.
 Result<colour::Spectrum> storable(const colour::Spectrum& spectrum);
-// BadValue: "a group needs a name"; names and notes are bounded, and never anything but UTF-8.
+// TooLarge beyond so many bytes: `what` names it. To be asked of text that is UTF-8 already.
 Done checkText(const char* what, const std::string& text, std::size_t longest);
 
 } // namespace zelo::show

@@ -64,6 +64,8 @@ TEST(Edits, BadPatchesAreRefusedWithTheRule) {
     f.id = {99};
     EXPECT_EQ(changeFixture(show, f).error().code, ErrorCode::NotFound);
     EXPECT_FALSE(renameShow(show, "  "));
+    EXPECT_TRUE(renameShow(show, std::string(kLongestName, 'a')));
+    EXPECT_FALSE(renameShow(show, std::string(kLongestName, '\xfc'))) << "longer as UTF-8";
 }
 
 TEST(Edits, GroupsKeepTheirOrderAndFollowTheRig) {

@@ -62,7 +62,7 @@ public:
     QString hex() const;                            // of what is asked for as hex; empty else
     void pickUv(const colour::Uv& uv, int gesture); // on the map; asked for as it is chosen
     void takeLamp(int number);                      // as this lamp shows now
-    // Through the colours that were tried in this document_.
+    // Through the colours that were tried since the program began.
     void stepTried(int by);
     const std::vector<light::Asked>& tried() const { return tried_; }
 

@@ -208,17 +208,13 @@ void SwatchPanel::pickRow(int row) {
                       show::withPalette(document_.state().hand, document_.lineup(), *palette));
 }
 
-void SwatchPanel::change(const QString& name, const Result<show::ShowPtr>& next) {
-    document_.edit(name, next);
-}
-
 void SwatchPanel::toggleFavourite(int row) {
     if (row < 0 || row >= model_->rowCount())
         return;
     const auto asked = model_->swatch(row).asked;
-    change(model_->favourite(row) ? tr("No favourite: %1").arg(toQt(light::toText(asked)))
-                                  : tr("Favourite: %1").arg(toQt(light::toText(asked))),
-           show::toggleFavourite(document_.state().show, asked));
+    document_.edit(model_->favourite(row) ? tr("No favourite: %1").arg(toQt(light::toText(asked)))
+                                          : tr("Favourite: %1").arg(toQt(light::toText(asked))),
+                   show::toggleFavourite(document_.state().show, asked));
 }
 
 Done SwatchPanel::loadBook(const QString& path) {
@@ -327,8 +323,8 @@ QMenu* SwatchPanel::rowMenu(int row) {
     if (const auto* measured = std::get_if<light::AskedMeasured>(&s.asked);
         measured && s.kind == Swatch::Kind::Measured)
         add(tr("Take it out of the show"), [this, name = measured->name] {
-            change(tr("Remove a measured light"),
-                   show::removeMeasured(document_.state().show, name));
+            document_.edit(tr("Remove a measured light"),
+                           show::removeMeasured(document_.state().show, name));
         });
     const show::Palette* p = document_.show().palette(s.palette);
     if (!p)
@@ -346,15 +342,15 @@ QMenu* SwatchPanel::rowMenu(int row) {
             next.colour = value.colour;
         if (next.intensity && value.intensity)
             next.intensity = value.intensity;
-        change(tr("Change palette %1").arg(toQt(copy.name)),
-               show::changePalette(document_.state().show, next));
+        document_.edit(tr("Change palette %1").arg(toQt(copy.name)),
+                       show::changePalette(document_.state().show, next));
     })->setEnabled(free);
     add(p->locked ? tr("Unlock") : tr("Lock"), [this, copy = *p] {
         auto next = copy;
         next.locked = !next.locked;
-        change(next.locked ? tr("Lock %1").arg(toQt(copy.name))
-                           : tr("Unlock %1").arg(toQt(copy.name)),
-               show::changePalette(document_.state().show, next));
+        document_.edit(next.locked ? tr("Lock %1").arg(toQt(copy.name))
+                                   : tr("Unlock %1").arg(toQt(copy.name)),
+                       show::changePalette(document_.state().show, next));
     });
     auto* merge = menu->addMenu(tr("Merge into"));
     merge->setEnabled(free);
@@ -392,7 +388,8 @@ void SwatchPanel::renamePalette(const show::Palette& palette) {
         return;
     auto next = palette;
     next.name = fromQt(name);
-    change(tr("Rename palette to %1").arg(name), show::changePalette(document_.state().show, next));
+    document_.edit(tr("Rename palette to %1").arg(name),
+                   show::changePalette(document_.state().show, next));
 }
 
 void SwatchPanel::removePalette(show::PaletteId id) {

@@ -44,7 +44,6 @@ protected:
 private:
     void markChosen();
     void renamePalette(const show::Palette& palette);
-    void change(const QString& name, const Result<show::ShowPtr>& next);
 
     Document& document_;
     MatchModel& match_;
