@@ -12,6 +12,7 @@
 #include <QKeyEvent>
 #include <QMenu>
 #include <QMouseEvent>
+#include <QPainterPath>
 #include <QToolTip>
 #include <algorithm>
 #include <random>

@@ -6,6 +6,7 @@
 #include "desk/kit/qt_text.h"
 #include "light/levels.h"
 
+#include <QPainterPath>
 #include <cmath>
 
 namespace zelo::desk {

@@ -10,6 +10,7 @@
 
 #include <QKeyEvent>
 #include <QMouseEvent>
+#include <QPainterPath>
 #include <algorithm>
 
 namespace zelo::desk {

@@ -10,6 +10,7 @@
 #include "files/spectrum_file.h"
 #include "show/kept.h"
 
+#include <QApplication>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QInputDialog>
