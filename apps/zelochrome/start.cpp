@@ -89,7 +89,7 @@ void openSide(MainWindow& window, const std::string& side) {
     if (side == "editor") {
         rig.showPage(RigSide::Types);
         rig.types().choose("gannet-8");
-        return window.rigView().typeEditor().open("gannet-8");
+        return window.rigView().typeEditor().openType("gannet-8");
     }
     rig.showPage(side == "types"    ? RigSide::Types
                  : side == "output" ? RigSide::Output

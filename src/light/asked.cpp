@@ -149,4 +149,38 @@ std::string toText(const Asked& asked) {
     return std::visit(Writer{}, asked);
 }
 
+namespace {
+
+struct Sayer {
+    std::string operator()(const AskedGel& a) const {
+        std::string said = a.id;
+        if (!a.layer.empty())
+            said += " over " + a.layer;
+        if (!a.lamp.empty())
+            return said + " before " + a.lamp;
+        return a.lamp_k ? fmt::format("{} at {:.0f} K", said, *a.lamp_k) : said;
+    }
+    std::string operator()(const AskedWhite& a) const {
+        return fmt::format("white of {:.0f} K", a.cct_k) +
+               (a.duv.value_or(0) != 0 ? fmt::format(", tint {:+.4f}", *a.duv) : std::string());
+    }
+    std::string operator()(const AskedXy& a) const {
+        return fmt::format("x {:.4f}, y {:.4f}", a.x, a.y);
+    }
+    std::string operator()(const AskedUv& a) const {
+        return fmt::format("u′ {:.4f}, v′ {:.4f}", a.u, a.v);
+    }
+    std::string operator()(const AskedSrgb& a) const {
+        return fmt::format("hex #{:02x}{:02x}{:02x}", a.r, a.g, a.b);
+    }
+    std::string operator()(const AskedMeasured& a) const { return "measured " + a.name; }
+    std::string operator()(const AskedPalette& a) const { return "palette " + a.name; }
+};
+
+} // namespace
+
+std::string inWords(const Asked& asked) {
+    return std::visit(Sayer{}, asked);
+}
+
 } // namespace zelo::light

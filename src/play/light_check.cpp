@@ -47,7 +47,7 @@ CheckLink intensityLink(const show::Show& show, const show::Values& hand, const 
     const show::Value* held = hand.find(id);
     const bool by_hand = held && held->intensity;
     if (!value.intensity)
-        return {State::Stops, "Intensity", "nobody set one"};
+        return {State::Stops, "Intensity", "not set"};
     const std::string who = source(show, by_hand, value.intensity_from);
     if (*value.intensity <= 0)
         return {State::Stops, "Intensity", fmt::format("0 %, {}", who)};
@@ -69,7 +69,7 @@ CheckLink colourLink(const show::Show& show, const show::Values& hand, const sho
     }
     if (!lamp.colour)
         return {State::Mind, "Colour", "none asked for: it rests at home"};
-    const std::string said = fmt::format("{}, {}", light::toText(lamp.colour->wanted.asked),
+    const std::string said = fmt::format("{}, {}", light::inWords(lamp.colour->wanted.asked),
                                          source(show, by_hand, value.colour_from));
     if (!lamp.colour->trouble.empty())
         return {State::Mind, "Colour", said + "; " + lamp.colour->trouble};

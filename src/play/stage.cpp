@@ -20,7 +20,7 @@ const char* words(DarkWhy why) {
     case DarkWhy::Master:
         return "master at 0";
     case DarkWhy::NoIntensity:
-        return "nobody set an intensity";
+        return "no intensity set";
     case DarkWhy::Intensity:
         return "intensity at 0";
     case DarkWhy::Emitters:

@@ -24,7 +24,7 @@ enum class DarkWhy {
     PastEnd, // its slots run past 512
     Blackout,
     Master,
-    NoIntensity, // nobody set one
+    NoIntensity, // none set
     Intensity,   // set to 0
     Emitters,    // all emitters at 0
 };

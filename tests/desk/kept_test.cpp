@@ -260,7 +260,7 @@ TEST_F(KeptTest, FavouritesAreMarkedAndFiltered) {
     panel.list().setCurrentIndex(model.index(rowOf("gel:341"), 0));
     QTest::keyClick(&panel.list(), Qt::Key_B);
     EXPECT_TRUE(model.favourite(rowOf("gel:341")));
-    EXPECT_EQ(undoName(), "Favourite: gel:341");
+    EXPECT_EQ(undoName(), "Favourite: 341");
     model.setFavouritesOnly(true);
     EXPECT_EQ(model.rowCount(), 3);
     document.undo();

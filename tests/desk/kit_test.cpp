@@ -156,9 +156,10 @@ TEST(Finder, DoesWhatIsTyped) {
     window.resize(600, 400);
     window.show();
     QString done;
-    const std::vector<Command> commands{{"Reverse the lineup", "", [&] { done = "reverse"; }},
-                                        {"Shuffle the lineup", "", [&] { done = "shuffle"; }},
-                                        {"Undo", "Ctrl+Z", [&] { done = "undo"; }}};
+    const std::vector<Command> commands{
+        {CommandGroup::Lineup, "Reverse the lineup", "", [&] { done = "reverse"; }},
+        {CommandGroup::Lineup, "Shuffle the lineup", "", [&] { done = "shuffle"; }},
+        {CommandGroup::Edit, "Undo", "Ctrl+Z", [&] { done = "undo"; }}};
     openFinder(commands, &window);
     auto* field = window.findChild<QLineEdit*>();
     ASSERT_TRUE(field);
@@ -178,13 +179,28 @@ TEST(Finder, DoesWhatIsTyped) {
 
 TEST(MessageLine, ShowsAndGoesByAClick) {
     MessageLine line(nullptr);
-    line.resize(400, 32);
+    line.resize(260, 32);
     EXPECT_FALSE(line.isVisible());
     line.tell("no gel 999 in the swatch book");
     EXPECT_TRUE(line.isVisible());
     EXPECT_EQ(line.accessibleDescription(), "no gel 999 in the swatch book");
     QTest::mouseClick(&line, Qt::LeftButton);
     EXPECT_FALSE(line.isVisible());
+}
+
+TEST(MessageLine, ShowsSeveralAndWhole) {
+    MessageLine line(nullptr);
+    line.resize(260, 32);
+    line.tell("Written: a.mvr");
+    const int one = line.sizeHint().height();
+    line.tell(QString("a long one ").repeated(20));
+    EXPECT_GT(line.sizeHint().height(), 5 * one) << "as many lines as it needs";
+    line.tell("Written: a.mvr");
+    EXPECT_EQ(line.texts().size(), 2) << "the same thing is told once";
+    EXPECT_EQ(line.texts().last(), "Written: a.mvr");
+    line.resize(line.sizeHint());
+    QTest::mouseClick(&line, Qt::LeftButton, {}, {100, line.height() - 4});
+    EXPECT_EQ(line.texts().size(), 1) << "a click closes the one under it";
 }
 
 QImage drawn(const std::function<void(QPainter&)>& draw) {

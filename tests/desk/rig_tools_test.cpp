@@ -84,7 +84,7 @@ TEST_F(RigToolsTest, FindsAddsIdentifiesAndSettlesDifferences) {
     moved.address = 470;
     ASSERT_TRUE(document.edit("x", show::changeFixture(document.state().show, moved)));
     settle();
-    pressWhenThere(41, "Set it");
+    pressWhenThere(41, "Change device");
     EXPECT_TRUE(comes([&] {
         return node().address(41) == 470 && side.find().found().devices[41].info.address == 470;
     }));
@@ -96,7 +96,7 @@ TEST_F(RigToolsTest, FindsAddsIdentifiesAndSettlesDifferences) {
                 return true;
         return false;
     }));
-    pressWhenThere(41, "Patch as it is");
+    pressWhenThere(41, "Change patch");
     EXPECT_EQ(fixture(42).address, 470);
 }
 
@@ -194,7 +194,7 @@ TEST_F(RigToolsTest, AChangedShippedTypeComesBackWhenRemoved) {
     side.showPage(RigSide::Types);
     side.types().choose("gannet-8");
     auto& editor = window.rigView().typeEditor();
-    editor.open("gannet-8");
+    editor.openType("gannet-8");
     editor.emitters().setCurrentCell(7, 0);
     editor.removeEmitter();
     settle();

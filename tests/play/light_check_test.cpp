@@ -73,7 +73,7 @@ TEST_F(LightCheck, AllIsWell) {
 }
 
 TEST_F(LightCheck, Intensity) {
-    stops("Intensity", "nobody set one", 2);
+    stops("Intensity", "not set", 2);
     hand = show::withIntensity(hand, {{1}}, 0);
     stops("Intensity", "0 %, held in hand");
     show::Palette off;

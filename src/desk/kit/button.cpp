@@ -5,6 +5,10 @@
 
 namespace zelo::desk {
 
+namespace {
+constexpr int kMenuMark = 14; // px for the pointer
+}
+
 Button::Button(const QString& word, const QString& key, const QString& tip, Kind kind,
                QWidget* parent)
     : QAbstractButton(parent), key_(key), kind_(kind) {
@@ -14,6 +18,11 @@ Button::Button(const QString& word, const QString& key, const QString& tip, Kind
     setFocusPolicy(Qt::StrongFocus);
     setAttribute(Qt::WA_Hover);
     setCursor(Qt::PointingHandCursor);
+}
+
+void Button::setOpensMenu(bool on) {
+    opens_menu_ = on;
+    updateGeometry();
 }
 
 bool Button::bare() const {
@@ -26,13 +35,18 @@ QFont Button::face() const {
 
 QSize Button::sizeHint() const {
     const int key = key_.isEmpty() ? 0 : textWidth(key_, typeface(Type::Small)) + 8;
-    return {textWidth(text(), face()) + key + (bare() ? 0 : 24), bare() ? 22 : 28};
+    return {textWidth(text(), face()) + key + (bare() ? 0 : 24) + (opens_menu_ ? kMenuMark : 0),
+            bare() ? 22 : 28};
 }
 
 void Button::paintEvent(QPaintEvent*) {
     QPainter p(this);
     const int key = key_.isEmpty() ? 0 : textWidth(key_, typeface(Type::Small)) + 8;
-    const int word = textWidth(text(), face());
+    const int room = width() - key - (opens_menu_ ? kMenuMark : 0);
+    const bool fits = !bare() || textWidth(text(), face()) <= room;
+    const QString said =
+        fits ? text() : QFontMetrics(face()).elidedText(text(), Qt::ElideRight, room);
+    const int word = textWidth(said, face());
     const int base = height() / 2 + 5;
     const bool on = isChecked();
     QColor ink = isEnabled() ? (underMouse() || on ? theme().bright : theme().text) : theme().faint;
@@ -50,7 +64,9 @@ void Button::paintEvent(QPaintEvent*) {
         p.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), 2, 2);
         x = (width() - word - key) / 2;
     }
-    drawText(p, x, base, text(), face(), ink);
+    drawText(p, x, base, said, face(), ink);
+    if (opens_menu_)
+        drawPointer(p, {x + word + 9.0, base - 1.5}, Points::Down, 8, 5, ink);
     if (!key_.isEmpty())
         drawText(p, x + word + 8, base, key_, typeface(Type::Small), on ? ink : theme().dim);
     if (bare() && underMouse() && isEnabled())

@@ -11,6 +11,7 @@ class Button : public QAbstractButton {
 public:
     enum class Kind { Plain, Next, Text, Title };
     Button(const QString& word, const QString& key, const QString& tip, Kind kind, QWidget* parent);
+    void setOpensMenu(bool on); // a small pointer behind the word says so
     QSize sizeHint() const override;
 
 protected:
@@ -21,6 +22,7 @@ private:
     QFont face() const;
     QString key_;
     Kind kind_;
+    bool opens_menu_ = false;
 };
 
 } // namespace zelo::desk

@@ -39,7 +39,7 @@ void giveColour(Document& document, const show::Lineup& fixtures, const light::A
         wish.uv = (*wanted)->uv();
         hand = show::withColour(hand, {id}, wish);
     }
-    document.setHand(QObject::tr("Colour %1").arg(toQt(light::toText(asked))), hand);
+    document.setHand(QObject::tr("Colour %1").arg(toQt(light::inWords(asked))), hand);
 }
 
 } // namespace zelo::desk

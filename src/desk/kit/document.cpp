@@ -32,8 +32,9 @@ Document::Document(std::unique_ptr<host::Session> session)
             this,
             [this] {
                 const auto why = trouble();
-                emit troubled(why.empty() ? QString()
-                                          : tr("Unsaved work is not kept: %1").arg(toQt(why)));
+                emit troubled(why.empty()
+                                  ? QString()
+                                  : tr("Unsaved work cannot be written: %1").arg(toQt(why)));
             },
             Qt::QueuedConnection);
     };

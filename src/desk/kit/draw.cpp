@@ -4,18 +4,63 @@
 #include <QFontMetrics>
 #include <algorithm>
 #include <cmath>
+#include <vector>
 
 namespace zelo::desk {
 
+namespace {
+
+// "R_f 87" in its parts: plain, lowered, plain.
+struct Piece {
+    QString text;
+    bool lowered;
+};
+
+std::vector<Piece> pieces(const QString& text) {
+    std::vector<Piece> all;
+    qsizetype from = 0;
+    for (qsizetype at = text.indexOf("R_"); at >= 0; at = text.indexOf("R_", from)) {
+        if (at + 2 >= text.size())
+            break;
+        all.push_back({text.mid(from, at + 1 - from), false});
+        all.push_back({text.mid(at + 2, 1), true});
+        from = at + 3;
+    }
+    all.push_back({text.mid(from), false});
+    return all;
+}
+
+QFont lowered(QFont font) {
+    font.setPixelSize(std::max(8, font.pixelSize() * 3 / 4));
+    return font;
+}
+
+} // namespace
+
 int textWidth(const QString& text, const QFont& font) {
-    return QFontMetrics(font).horizontalAdvance(text);
+    if (!text.contains("R_"))
+        return QFontMetrics(font).horizontalAdvance(text);
+    int width = 0;
+    for (const Piece& piece : pieces(text))
+        width += QFontMetrics(piece.lowered ? lowered(font) : font).horizontalAdvance(piece.text);
+    return width;
 }
 
 int drawText(QPainter& p, int x, int y, const QString& text, const QFont& font, const QColor& c) {
-    p.setFont(font);
     p.setPen(c);
-    p.drawText(QPoint(x, y), text);
-    return textWidth(text, font);
+    if (!text.contains("R_")) {
+        p.setFont(font);
+        p.drawText(QPoint(x, y), text);
+        return textWidth(text, font);
+    }
+    const int left = x;
+    for (const Piece& piece : pieces(text)) {
+        const QFont f = piece.lowered ? lowered(font) : font;
+        p.setFont(f);
+        p.drawText(QPoint(x, piece.lowered ? y + 3 : y), piece.text);
+        x += QFontMetrics(f).horizontalAdvance(piece.text);
+    }
+    return x - left;
 }
 
 int drawTextRight(QPainter& p, int right, int y, const QString& text, const QFont& font,

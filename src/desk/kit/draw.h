@@ -10,7 +10,7 @@
 
 namespace zelo::desk {
 
-// Text with its baseline at y; returns the width.
+// Text with its baseline at y; returns the width. The sign behind "R_" is lowered: R_f.
 int drawText(QPainter& p, int x, int y, const QString& text, const QFont& font, const QColor& c);
 int drawTextRight(QPainter& p, int right, int y, const QString& text, const QFont& font,
                   const QColor& c);

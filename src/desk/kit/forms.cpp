@@ -9,10 +9,11 @@
 namespace zelo::desk {
 
 QString scrollBarStyle() {
-    return QStringLiteral("QScrollBar:vertical{background:transparent;width:8px;margin:0}"
-                          "QScrollBar::handle:vertical{background:#555555;min-height:24px}"
-                          "QScrollBar::add-line,QScrollBar::sub-line{height:0}"
-                          "QScrollBar::add-page,QScrollBar::sub-page{background:none}");
+    return QStringLiteral(
+        "QScrollBar:vertical{background:transparent;width:8px;margin:0}"
+        "QScrollBar::handle:vertical{background:palette(midlight);min-height:24px}"
+        "QScrollBar::add-line,QScrollBar::sub-line{height:0}"
+        "QScrollBar::add-page,QScrollBar::sub-page{background:none}");
 }
 
 void styleList(QAbstractItemView& list) {

@@ -22,6 +22,19 @@ QString numberOrDash(double value, int decimals) {
     return std::isfinite(value) ? numberText(value, decimals) : QString(QChar(0x2013));
 }
 
+std::optional<double> numberIn(const QString& text, const QString& unit) {
+    QString plain = text.trimmed();
+    if (!unit.isEmpty() && plain.endsWith(unit, Qt::CaseInsensitive))
+        plain.chop(unit.size());
+    QString bare;
+    for (const QChar c : plain)
+        if (c.category() != QChar::Separator_Space) // the thin one between thousands too
+            bare += c == QChar(0x2212) ? QChar('-') : c == QChar(',') ? QChar('.') : c;
+    bool number = false;
+    const double value = bare.toDouble(&number);
+    return number && std::isfinite(value) ? std::optional(value) : std::nullopt;
+}
+
 QString lampCount(std::size_t count) {
     return count == 1 ? QObject::tr("1 lamp") : QObject::tr("%1 lamps").arg(count);
 }

@@ -3,6 +3,7 @@
 #pragma once
 
 #include <QString>
+#include <optional>
 #include <string>
 
 namespace zelo::desk {
@@ -17,6 +18,9 @@ inline std::string fromQt(const QString& text) {
 // Real minus, a thin space between thousands: "−0.0024", "9 620".
 QString numberText(double value, int decimals);
 QString lampCount(std::size_t count); // "1 lamp", "6 lamps"
+// A number as people type it: with a point or a comma, a real minus, spaces between thousands; a
+// unit may stand behind it. Nothing for what is none.
+std::optional<double> numberIn(const QString& text, const QString& unit = {});
 // As numberText, an en dash where there is no number.
 QString numberOrDash(double value, int decimals);
 

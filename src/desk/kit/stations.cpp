@@ -104,7 +104,8 @@ void Stations::paintEvent(QPaintEvent*) {
 }
 
 void Stations::mousePressEvent(QMouseEvent* event) {
-    choose(at(event->pos()));
+    if (event->button() == Qt::LeftButton)
+        choose(at(event->pos()));
 }
 
 void Stations::mouseMoveEvent(QMouseEvent* event) {
@@ -119,6 +120,10 @@ void Stations::mouseMoveEvent(QMouseEvent* event) {
 void Stations::leaveEvent(QEvent*) {
     hovered_ = -1;
     update();
+}
+
+bool Stations::claims(const QKeyEvent& key) const {
+    return isArrow(key) || key.key() == Qt::Key_Home || key.key() == Qt::Key_End;
 }
 
 void Stations::keyPressEvent(QKeyEvent* event) {

@@ -2,12 +2,14 @@
 // A choice among a few words standing on a rule; a pointer shows the chosen one.
 #pragma once
 
+#include "desk/kit/keys.h"
+
 #include <QStringList>
 #include <QWidget>
 
 namespace zelo::desk {
 
-class Stations : public QWidget {
+class Stations : public QWidget, public OwnKeys {
     Q_OBJECT
 public:
     // `keys`: dim figures before the words ("1", "2"), or empty. `spread`: over the whole width.
@@ -19,6 +21,7 @@ public:
     void setSmall(bool small); // 11 px words, for narrow places
     void setOnEdge(bool on);   // stands on its parent's lower edge: no rule of its own
     QSize sizeHint() const override;
+    bool claims(const QKeyEvent& key) const override;
 
 signals:
     void stationChosen(int index);

@@ -55,6 +55,7 @@ void useTheme(const Theme& next) {
     p.setColor(QPalette::ToolTipText, next.bright);
     p.setColor(QPalette::PlaceholderText, next.dim);
     p.setColor(QPalette::Mid, next.hair);
+    p.setColor(QPalette::Midlight, next.faint);
     p.setColor(QPalette::Light, next.lift);
     p.setColor(QPalette::Dark, next.well);
     p.setColor(QPalette::Shadow, next.floor);
@@ -63,8 +64,11 @@ void useTheme(const Theme& next) {
         p.setColor(QPalette::Disabled, role, next.faint);
     QApplication::setPalette(p);
     QApplication::setFont(typeface(Type::Work));
-    for (QWidget* w : QApplication::allWidgets())
+    for (QWidget* w : QApplication::allWidgets()) {
+        QEvent changed(QEvent::ThemeChange); // for those with a style sheet of their own
+        QApplication::sendEvent(w, &changed);
         w->update();
+    }
 }
 
 namespace {

@@ -17,7 +17,7 @@ struct Theme {
 const Theme& boothTheme();         // dark, for the dark room
 const Theme& deskTheme();          // light, for an office
 const Theme& theme();              // the one in use
-void useTheme(const Theme& theme); // repaints every window
+void useTheme(const Theme& theme); // repaints every window; each widget gets a ThemeChange
 
 enum class Type { Small = 11, Work = 13, Title = 17, Asked = 28 };
 QFont typeface(Type size, bool bold = false);

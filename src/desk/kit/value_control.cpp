@@ -5,7 +5,7 @@
 #include "desk/kit/qt_text.h"
 
 #include <QAccessible>
-#include <QDateTime>
+#include <QApplication>
 #include <QKeyEvent>
 #include <QLineEdit>
 #include <QMouseEvent>
@@ -13,12 +13,6 @@
 #include <cmath>
 
 namespace zelo::desk {
-
-namespace {
-constexpr qint64 kSameGestureMs =
-    600; // wheel steps and key presses closer than this belong together
-int g_gesture = 0;
-} // namespace
 
 ValueControl::ValueControl(const QString& name, const QString& tip, const Range& range,
                            QWidget* parent)
@@ -60,47 +54,63 @@ double ValueControl::stepFor(Qt::KeyboardModifiers modifiers) const {
                                                             : 1);
 }
 
-void ValueControl::edit(double value, bool new_gesture) {
-    const qint64 now = QDateTime::currentMSecsSinceEpoch();
-    if (new_gesture && (gesture_ == 0 || now - last_step_ms_ > kSameGestureMs))
-        gesture_ = ++g_gesture;
-    last_step_ms_ = now;
+void ValueControl::step(double value) {
+    gesture_.step();
+    edit(value);
+}
+
+void ValueControl::edit(double value) {
     value = std::clamp(value, range_.least, range_.most);
     if (value == value_)
         return;
     setValue(value);
-    emit valueEdited(value_, gesture_);
+    emit valueEdited(value_, gesture_.now());
 }
 
 // Esc in the editor leaves it; it must not reach the window, where it puts down what is in hand.
-// Enter takes the number; passed on to this control it would open the editor again.
+// Enter takes the number; passed on to this control it would open the editor again. A second press
+// where the first began the typing is a double press on the number.
 bool ValueControl::eventFilter(QObject* watched, QEvent* event) {
-    const bool press = event->type() == QEvent::KeyPress;
-    if (watched != editor_ || (!press && event->type() != QEvent::ShortcutOverride))
+    if (watched != editor_)
         return QWidget::eventFilter(watched, event);
-    const int key = static_cast<QKeyEvent*>(event)->key();
-    const bool enter = key == Qt::Key_Return || key == Qt::Key_Enter;
-    if (key != Qt::Key_Escape && !enter)
+    if (event->type() == QEvent::MouseButtonDblClick && typing_since_.isValid() &&
+        typing_since_.elapsed() < 2 * QApplication::doubleClickInterval()) {
+        stopTyping(false);
+        setFocus();
+        emit resetWanted();
+        return true;
+    }
+    if (event->type() != QEvent::KeyPress)
+        return QWidget::eventFilter(watched, event);
+    const auto& key = *static_cast<QKeyEvent*>(event);
+    if (key.key() != Qt::Key_Escape && !isEnter(key))
         return QWidget::eventFilter(watched, event);
     event->accept();
-    if (press) {
-        stopTyping(enter);
-        setFocus();
-    }
+    stopTyping(isEnter(key));
+    setFocus();
     return true;
 }
 
-bool ValueControl::event(QEvent* event) {
-    // A figure typed on a number is for the number, not the key of a view.
-    if (event->type() == QEvent::ShortcutOverride) {
-        const auto* key = static_cast<QKeyEvent*>(event);
-        const QString text = key->text();
-        if (key->modifiers() == Qt::NoModifier && text.size() == 1 &&
-            (text[0].isDigit() || QStringLiteral("-.pxPX").contains(text[0]))) {
-            event->accept();
-            return true;
-        }
+namespace {
+bool beginsNumber(const QKeyEvent& key) {
+    return isText(key) && (key.text()[0].isDigit() || QStringLiteral("+-−.,").contains(key.text()));
+}
+} // namespace
+
+bool ValueControl::claims(const QKeyEvent& key) const {
+    switch (key.key()) {
+    case Qt::Key_Home:
+    case Qt::Key_End:
+    case Qt::Key_PageUp:
+    case Qt::Key_PageDown:
+    case Qt::Key_Backspace:
+        return true;
+    default:
+        return beginsNumber(key) || isArrow(key) || isEnter(key);
     }
+}
+
+bool ValueControl::event(QEvent* event) {
     if (event->type() == QEvent::HoverEnter || event->type() == QEvent::HoverLeave) {
         hovered_ = event->type() == QEvent::HoverEnter;
         update();
@@ -109,22 +119,22 @@ bool ValueControl::event(QEvent* event) {
 }
 
 void ValueControl::keyPressEvent(QKeyEvent* event) {
-    const double step = stepFor(event->modifiers());
+    const double by = stepFor(event->modifiers());
     switch (event->key()) {
     case Qt::Key_Up:
     case Qt::Key_Right:
-        return edit(value_ + step, true);
+        return step(value_ + by);
     case Qt::Key_Down:
     case Qt::Key_Left:
-        return edit(value_ - step, true);
+        return step(value_ - by);
     case Qt::Key_PageUp:
-        return edit(value_ + 10 * range_.step, true);
+        return step(value_ + 10 * range_.step);
     case Qt::Key_PageDown:
-        return edit(value_ - 10 * range_.step, true);
+        return step(value_ - 10 * range_.step);
     case Qt::Key_Home:
-        return edit(range_.least, true);
+        return step(range_.least);
     case Qt::Key_End:
-        return edit(range_.most, true);
+        return step(range_.most);
     case Qt::Key_Backspace:
         emit resetWanted();
         return;
@@ -134,10 +144,8 @@ void ValueControl::keyPressEvent(QKeyEvent* event) {
     default:
         break;
     }
-    const QString text = event->text();
-    if (!(event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) && !text.isEmpty() &&
-        (text[0].isDigit() || text[0] == '-' || text[0] == '.'))
-        return startTyping(text);
+    if (beginsNumber(*event))
+        return startTyping(event->text());
     QWidget::keyPressEvent(event);
 }
 
@@ -148,10 +156,10 @@ void ValueControl::mousePressEvent(QMouseEvent* event) {
     moved_ = false;
     pressed_ = event->pos();
     pressed_value_ = value_;
-    gesture_ = ++g_gesture;
+    gesture_.begin();
     const double under = valueAt(event->pos());
     if (std::isfinite(under))
-        edit(under, false);
+        edit(under);
     update();
 }
 
@@ -164,17 +172,19 @@ void ValueControl::mouseMoveEvent(QMouseEvent* event) {
     moved_ = true;
     const double under = valueAt(event->pos());
     if (std::isfinite(under) && !(event->modifiers() & (Qt::ShiftModifier | Qt::ControlModifier)))
-        return edit(under, false);
+        return edit(under);
     const double pixels = std::isfinite(under) ? -way.y() : way.x() - way.y();
-    edit(pressed_value_ + pixels / pixelsPerStep() * stepFor(event->modifiers()), false);
+    edit(pressed_value_ + pixels / pixelsPerStep() * stepFor(event->modifiers()));
 }
 
 void ValueControl::mouseReleaseEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton)
         return;
     dragging_ = false;
-    if (!moved_ && !std::isfinite(valueAt(event->pos())))
+    if (!moved_ && !std::isfinite(valueAt(event->pos()))) {
         startTyping(numberText(value_, range_.decimals).remove(QChar(0x2009)));
+        typing_since_.start();
+    }
     update();
 }
 
@@ -185,7 +195,7 @@ void ValueControl::mouseDoubleClickEvent(QMouseEvent*) {
 
 void ValueControl::wheelEvent(QWheelEvent* event) {
     const int turned = event->angleDelta().y() ? event->angleDelta().y() : event->angleDelta().x();
-    edit(value_ + turned / 120.0 * stepFor(event->modifiers()), true);
+    step(value_ + turned / 120.0 * stepFor(event->modifiers()));
     event->accept();
 }
 
@@ -202,6 +212,7 @@ void ValueControl::focusOutEvent(QFocusEvent* event) {
 void ValueControl::startTyping(const QString& first) {
     if (editor_)
         return;
+    typing_since_.invalidate();
     editor_ = new QLineEdit(first, this);
     editor_->setAccessibleName(accessibleName());
     editor_->setToolTip(toolTip());
@@ -229,13 +240,10 @@ void ValueControl::stopTyping(bool take) {
     editor_ = nullptr;
     editor->hide();
     editor->deleteLater();
-    QString text = editor->text().trimmed();
-    text.remove(QChar(0x2009)).replace(QChar(0x2212), '-').replace(',', '.');
-    bool number = false;
-    const double value = text.toDouble(&number);
-    if (take && number && std::isfinite(value)) {
-        gesture_ = ++g_gesture;
-        edit(value, false);
+    typing_since_.invalidate();
+    if (const auto value = numberIn(editor->text()); take && value) {
+        gesture_.begin();
+        edit(*value);
     }
     update();
 }

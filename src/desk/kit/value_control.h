@@ -3,13 +3,17 @@
 // arrow keys, Home and End for the limits, double-click to reset. Sub-classes paint.
 #pragma once
 
+#include "desk/kit/gesture.h"
+#include "desk/kit/keys.h"
+
+#include <QElapsedTimer>
 #include <QWidget>
 
 class QLineEdit;
 
 namespace zelo::desk {
 
-class ValueControl : public QWidget {
+class ValueControl : public QWidget, public OwnKeys {
     Q_OBJECT
 public:
     struct Range {
@@ -27,6 +31,7 @@ public:
     void setUnit(const QString& unit);
     const QString& unit() const { return unit_; }
     bool typing() const { return editor_ != nullptr; }
+    bool claims(const QKeyEvent& key) const override;
 
 signals:
     // One gesture (a drag, a burst of the wheel) has one number, so it can be one undo step.
@@ -53,7 +58,8 @@ protected:
     void focusOutEvent(QFocusEvent* event) override;
 
 private:
-    void edit(double value, bool new_gesture);
+    void edit(double value); // in the gesture that goes on
+    void step(double value); // by a key or the wheel
     void startTyping(const QString& first);
     void stopTyping(bool take);
     double stepFor(Qt::KeyboardModifiers modifiers) const;
@@ -67,8 +73,8 @@ private:
     bool hovered_ = false;
     QPoint pressed_;
     double pressed_value_ = 0;
-    int gesture_ = 0;
-    qint64 last_step_ms_ = 0;
+    Gesture gesture_;
+    QElapsedTimer typing_since_; // of the press that began it
 };
 
 // A number alone: right aligned, a dotted line under it, its unit behind it.

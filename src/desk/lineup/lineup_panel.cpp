@@ -7,7 +7,6 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 
-#include <QDateTime>
 #include <QHelpEvent>
 #include <QKeyEvent>
 #include <QMenu>
@@ -265,13 +264,15 @@ void LineupPanel::shiftIntensity(double by, int gesture) {
 }
 
 void LineupPanel::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton || drag_ != Drag::None)
+        return;
     grabbed_ = placeAt(event->position());
-    if (grabbed_ < 0 || event->button() != Qt::LeftButton)
+    if (grabbed_ < 0)
         return;
     cursor_ = static_cast<std::size_t>(grabbed_);
     pressed_ = event->position();
     drag_ = Drag::Undecided;
-    ++gesture_;
+    gesture_.begin();
     update();
 }
 
@@ -285,7 +286,7 @@ void LineupPanel::mouseMoveEvent(QMouseEvent* event) {
     }
     if (drag_ == Drag::Intensity)
         shiftIntensity(-way.y() / kGlassHeight * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1),
-                       gesture_);
+                       gesture_.now());
     if (drag_ == Drag::Order) {
         const int over = placeAt({event->position().x(), 50});
         if (over >= 0 && over != grabbed_) {
@@ -300,7 +301,9 @@ void LineupPanel::mouseMoveEvent(QMouseEvent* event) {
     }
 }
 
-void LineupPanel::mouseReleaseEvent(QMouseEvent*) {
+void LineupPanel::mouseReleaseEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton)
+        return;
     if (drag_ == Drag::Undecided && grabbed_ >= 0)
         document_.setFocusType(
             document_.typeOf(document_.lineup()[static_cast<std::size_t>(grabbed_)]));
@@ -309,16 +312,16 @@ void LineupPanel::mouseReleaseEvent(QMouseEvent*) {
 }
 
 void LineupPanel::wheelEvent(QWheelEvent* event) {
-    const qint64 now = QDateTime::currentMSecsSinceEpoch();
-    if (now - last_wheel_ms_ > 600)
-        ++gesture_;
-    last_wheel_ms_ = now;
     const double step = event->modifiers() & Qt::ShiftModifier     ? 0.001
                         : event->modifiers() & Qt::ControlModifier ? 0.1
                                                                    : 0.01;
     hand_at_press_.reset();
-    shiftIntensity(event->angleDelta().y() / 120.0 * step, gesture_);
+    shiftIntensity(event->angleDelta().y() / 120.0 * step, gesture_.step());
     event->accept();
+}
+
+bool LineupPanel::claims(const QKeyEvent& key) const {
+    return isArrow(key) || isEnter(key) || key.key() == Qt::Key_Home || key.key() == Qt::Key_End;
 }
 
 void LineupPanel::keyPressEvent(QKeyEvent* event) {
@@ -332,19 +335,25 @@ void LineupPanel::keyPressEvent(QKeyEvent* event) {
     hand_at_press_.reset();
     switch (event->key()) {
     case Qt::Key_Left:
-        cursor_ = cursor_ > 0 ? cursor_ - 1 : 0;
+    case Qt::Key_Right: {
+        const bool left = event->key() == Qt::Key_Left;
+        const auto to = left ? cursor_ - (cursor_ > 0) : std::min(cursor_ + 1, lineup.size() - 1);
+        if (event->modifiers() & Qt::ControlModifier) { // the lamp goes along
+            auto order = lineup;
+            std::swap(order[cursor_], order[to]);
+            document_.setLineup(std::move(order));
+        }
+        cursor_ = to;
         return update();
-    case Qt::Key_Right:
-        cursor_ = std::min(cursor_ + 1, lineup.size() - 1);
-        return update();
+    }
     case Qt::Key_Up:
-        return shiftIntensity(step, ++gesture_);
+        return shiftIntensity(step, gesture_.step());
     case Qt::Key_Down:
-        return shiftIntensity(-step, ++gesture_);
+        return shiftIntensity(-step, gesture_.step());
     case Qt::Key_Home:
-        return shiftIntensity(-1, ++gesture_);
+        return shiftIntensity(-1, gesture_.step());
     case Qt::Key_End:
-        return shiftIntensity(1, ++gesture_);
+        return shiftIntensity(1, gesture_.step());
     case Qt::Key_Return:
     case Qt::Key_Enter:
         return document_.setFocusType(document_.typeOf(lineup[cursor_]));

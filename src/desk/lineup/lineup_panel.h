@@ -4,6 +4,8 @@
 #pragma once
 
 #include "desk/kit/document.h"
+#include "desk/kit/gesture.h"
+#include "desk/kit/keys.h"
 
 #include <QWidget>
 
@@ -11,7 +13,7 @@ namespace zelo::desk {
 
 class Button;
 
-class LineupPanel : public QWidget {
+class LineupPanel : public QWidget, public OwnKeys {
     Q_OBJECT
 public:
     LineupPanel(Document& document, QWidget* parent);
@@ -21,6 +23,7 @@ public:
     void reverse();
     void fromTheMiddle();
     void shuffle();
+    bool claims(const QKeyEvent& key) const override;
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -58,8 +61,7 @@ private:
     QPointF pressed_;
     enum class Drag { None, Undecided, Intensity, Order } drag_ = Drag::None;
     show::HandPtr hand_at_press_;
-    int gesture_ = 0;
-    qint64 last_wheel_ms_ = 0;
+    Gesture gesture_;
     unsigned shuffles_ = 0;
 };
 

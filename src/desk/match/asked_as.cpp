@@ -3,10 +3,10 @@
 
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/text_field.h"
 #include "desk/kit/value_control.h"
 
 #include <QKeyEvent>
-#include <QLineEdit>
 #include <QMouseEvent>
 #include <cmath>
 
@@ -38,23 +38,20 @@ AskedAs::AskedAs(MatchModel& match, QWidget* parent)
                          {0, 0.9, 0.001, 4}, {}, this)),
       lamp_(new NumberField(tr("As this lamp shows"), tr("The number of the lamp"), {1, 9999, 1, 0},
                             {}, this)),
-      hex_(new QLineEdit(this)) {
+      hex_(new TextField(tr("Hex sRGB"), tr("Six hex digits: #f08040"), TextField::Esc::Restores,
+                         this)) {
     setAccessibleName(tr("Asked for as"));
     setToolTip(tr(
         "In which way the colour is asked for (↑ ↓, Enter for a gel or a file): it stays the same "
         "colour"));
     setFocusPolicy(Qt::StrongFocus);
     setCursor(Qt::PointingHandCursor);
-    hex_->setAccessibleName(tr("Hex sRGB"));
-    hex_->setToolTip(tr("Six hex digits: #f08040"));
-    hex_->setFrame(false);
     hex_->setMaxLength(7);
     connect(a_, &NumberField::valueEdited, this, [this](double value, int gesture) {
         match_.setAskedNumbers(value, b_->value(), gesture);
     });
     connect(b_, &NumberField::valueEdited, this, [this](double value, int gesture) {
-        constexpr int kApart = 1 << 16; // from the gestures of the first
-        match_.setAskedNumbers(a_->value(), value, gesture + kApart);
+        match_.setAskedNumbers(a_->value(), value, gesture);
     });
     connect(lamp_, &NumberField::valueEdited, this, [this](double value) {
         lamp_->setValue(value);
@@ -120,15 +117,20 @@ void AskedAs::refresh() {
 }
 
 void AskedAs::mousePressEvent(QMouseEvent* event) {
-    if (const int row = event->pos().y() / kRow; row < kCount)
+    const int row = event->pos().y() / kRow;
+    if (event->button() == Qt::LeftButton && row < kCount)
         choose(row);
+}
+
+bool AskedAs::claims(const QKeyEvent& key) const {
+    return isArrow(key) || isEnter(key);
 }
 
 void AskedAs::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Up || event->key() == Qt::Key_Down)
         return moveTo(chosen_ + (event->key() == Qt::Key_Down ? 1 : -1));
     const bool own = hasFocus(); // fields inside pass their Enter on
-    if (own && (event->key() == Qt::Key_Return || event->key() == Qt::Key_Space))
+    if (own && isEnter(*event))
         return choose(chosen_);
     QWidget::keyPressEvent(event);
 }

@@ -2,6 +2,7 @@
 // The ways of asking for a colour, one under the other, and the numbers of the chosen one.
 #pragma once
 
+#include "desk/kit/keys.h"
 #include "desk/match/match_model.h"
 
 #include <QWidget>
@@ -12,7 +13,7 @@ namespace zelo::desk {
 
 class NumberField;
 
-class AskedAs : public QWidget {
+class AskedAs : public QWidget, public OwnKeys {
     Q_OBJECT
 public:
     AskedAs(MatchModel& match, QWidget* parent);
@@ -21,6 +22,7 @@ public:
     QLineEdit& hex() { return *hex_; }
     NumberField& lamp() { return *lamp_; }
     static constexpr int kHeight = 172;
+    bool claims(const QKeyEvent& key) const override;
 
 signals:
     void bookWanted();     // a gel: from the swatch book

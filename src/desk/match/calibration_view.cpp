@@ -19,13 +19,14 @@ constexpr auto kSettles = std::chrono::milliseconds(160);
 } // namespace
 
 CalibrationView::CalibrationView(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document),
+    : Overlay(parent), document_(document),
       start_(new Button(tr("Measure"), {}, tr("Each emitter alone at full, one after the other"),
                         Button::Kind::Next, this)),
-      keep_(new Button(tr("Keep"), {}, tr("The measured spectra become this fixture's own data"),
+      keep_(new Button(tr("Use it"), {}, tr("The measured spectra become this fixture's own data"),
                        Button::Kind::Plain, this)),
-      forget_(new Button(tr("Take away"), {}, tr("The fixture is as its type's data says again"),
-                         Button::Kind::Plain, this)),
+      forget_(new Button(tr("Remove calibration"), {},
+                         tr("The fixture is as its type's data says again"), Button::Kind::Plain,
+                         this)),
       done_(new Button(tr("Done"), tr("Esc"), tr("Back to Match"), Button::Kind::Plain, this)),
       correct_(new Button(tr("Correct"), {},
                           tr("The mix is corrected by how far this is from the colour wanted"),
@@ -61,7 +62,6 @@ CalibrationView::CalibrationView(Document& document, QWidget* parent)
                 v_->setValue(lamp->colour->wanted.uv().v);
             }
     });
-    hide();
 }
 
 void CalibrationView::open() {
@@ -75,8 +75,7 @@ void CalibrationView::open() {
         u_->setValue(lamp->colour->wanted.uv().u);
         v_->setValue(lamp->colour->wanted.uv().v);
     }
-    show();
-    raise();
+    Overlay::open();
     start_->setFocus();
 }
 
@@ -317,9 +316,9 @@ void CalibrationView::paintEvent(QPaintEvent*) {
              !said_.isEmpty()    ? said_
              : measuring_        ? tr("measuring %1 of %2").arg(step_ + 1).arg(t->emitters.size())
              : measured_.empty() ? tr("dashed or plain: its type's data; filled: as measured")
-                                 : tr("measured: Keep makes it this lamp's own data"),
+                                 : tr("measured: “Use it” makes it this lamp's own data"),
              typeface(Type::Small), theme().dim);
-    drawTextRight(p, width() - kMargin, foot, tr("or by hand: what it shows now was measured as"),
+    drawTextRight(p, width() - kMargin, foot, tr("or by hand: measured u′ v′ of this light"),
                   typeface(Type::Small), theme().dim);
 }
 

@@ -5,21 +5,20 @@
 #pragma once
 
 #include "desk/kit/document.h"
+#include "desk/kit/overlay.h"
 #include "host/meter.h"
-
-#include <QWidget>
 
 namespace zelo::desk {
 
 class Button;
 class NumberField;
 
-class CalibrationView : public QWidget {
+class CalibrationView : public Overlay {
     Q_OBJECT
 public:
     CalibrationView(Document& document, QWidget* parent);
     void setMeterPort(std::uint16_t port) { port_ = port; }
-    void open(); // for the first lamp of the lineup
+    void open() override; // for the first lamp of the lineup
     void start();
     void stop(); // what was measured stays, and can be kept
     void keep();

@@ -48,6 +48,11 @@ double LevelColumn::valueAt(const QPoint& pos) const {
     return 100.0 * std::clamp((well().bottom() - pos.y()) / double(well().height() - 1), 0.0, 1.0);
 }
 
+bool LevelColumn::claims(const QKeyEvent& key) const {
+    return ValueControl::claims(key) ||
+           (isText(key) && (key.key() == Qt::Key_P || key.key() == Qt::Key_X));
+}
+
 void LevelColumn::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_P && event->modifiers() == Qt::NoModifier)
         emit pinWanted();

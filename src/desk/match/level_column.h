@@ -23,6 +23,7 @@ protected:
     void paintEvent(QPaintEvent* event) override;
     QRect editorRect() const override;
     double valueAt(const QPoint& pos) const override;
+    bool claims(const QKeyEvent& key) const override;
     void keyPressEvent(QKeyEvent* event) override;
     void contextMenuEvent(QContextMenuEvent* event) override;
 

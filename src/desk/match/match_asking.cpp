@@ -202,7 +202,7 @@ void MatchModel::askCommonReach() {
         mixers.push_back(row.lamp.mixer.get());
     const auto common = mix::commonReach(mixers);
     if (common.size() < 3)
-        return document_.tell(tr("These types have no colours in common."));
+        return document_.tell(tr("There is no colour that all these types can show."));
     const auto nearest = mix::nearestOnHull(common, light->uv());
     if (nearest.distance <= 0)
         return document_.tell(tr("All of these types reach this colour."));

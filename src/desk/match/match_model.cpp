@@ -20,7 +20,7 @@ QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& go
     case mix::MissGrade::Same:
         return QObject::tr("no difference to see");
     case mix::MissGrade::SideBySide:
-        return QObject::tr("a hair %1, side by side only").arg(way);
+        return QObject::tr("barely %1, seen only side by side").arg(way);
     case mix::MissGrade::Close:
         return QObject::tr("close, a little %1").arg(way);
     case mix::MissGrade::Visible:
@@ -89,7 +89,7 @@ void MatchModel::rebuild() {
     if (const light::Wanted* want = wanted())
         for (TypeRow& row : rows_)
             if (row.lamp.colour && row.lamp.colour->wanted.asked != want->asked) {
-                row.words = tr("shows %1").arg(toQt(light::toText(row.lamp.colour->wanted.asked)));
+                row.words = tr("shows %1").arg(toQt(light::inWords(row.lamp.colour->wanted.asked)));
                 if (colour::hasChromaticity(row.lamp.sent.xyz))
                     row.miss_uv = colour::distance(want->uv(), colour::toUv(row.lamp.sent.xyz));
             }
@@ -174,7 +174,9 @@ QString MatchModel::headline() const {
         return toQt(gel->id);
     if (const auto* white = askedWhite())
         return numberText(white->cct_k, 0);
-    return toQt(light::toText(w->asked)).section(':', 0, 0);
+    const QStringList names{{},           {}, tr("x y"), tr("u′ v′"), tr("hex"), tr("measured"),
+                            tr("palette")};
+    return names[static_cast<int>(w->asked.index())];
 }
 
 QString MatchModel::headlineName() const {
@@ -265,7 +267,7 @@ void MatchModel::pick(const light::Asked& wanted, int gesture) {
         return document_.tell(toQt(read.error().text()));
     // A drag has one name, so that it is one step.
     editWishes(
-        gesture ? tr("Colour") : tr("Colour %1").arg(toQt(light::toText(asked))), true, gesture,
+        gesture ? tr("Colour") : tr("Colour %1").arg(toQt(light::inWords(asked))), true, gesture,
         [&](show::ColourWish& w) { w.asked = asked; }, true);
     remember(asked, gesture);
 }

@@ -48,12 +48,14 @@ void TypeButton::show(const TypeRow& row, bool in_focus) {
     judged_ = row.lamp.colour != nullptr;
     setAccessibleName(tr("%1 gets it").arg(name_));
     setAccessibleDescription(tr("miss %1, %2").arg(numberText(miss_uv_, 4), words_));
-    setToolTip(in_focus
-                   ? tr("%1 is in focus: Mix and Readings are about it").arg(name_)
-                   : tr("Bring %1 into focus. %2")
-                         .arg(name_, std::isfinite(rf_)
-                                         ? tr("Its light has an R_f of %1.").arg(numberText(rf_, 0))
-                                         : QString()));
+    setToolTip(
+        in_focus
+            ? tr("%1 is in focus: Mix and Readings are about it").arg(name_)
+            : tr("Bring %1 into focus. %2")
+                  .arg(name_,
+                       std::isfinite(rf_)
+                           ? tr("Its light has a fidelity index R f of %1.").arg(numberText(rf_, 0))
+                           : QString()));
     update();
 }
 
@@ -119,7 +121,7 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
       level_(new Button(tr("level all"), {},
                         tr("All types at the brightness of the weakest, by their intensities"),
                         Button::Kind::Text, this)),
-      common_(new Button(tr("in common"), {},
+      common_(new Button(tr("nearest shared colour"), {},
                          tr("The nearest colour that every type of the lineup can show"),
                          Button::Kind::Text, this)),
       full_(new FullReadings(document, match, this)),
@@ -127,8 +129,7 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
     setAccessibleName(tr("Match"));
     setAcceptDrops(true);
     connect(mired_, &NumberField::valueEdited, this, [this](double mired, int gesture) {
-        constexpr int kApart = 1 << 16; // from the gestures of the kelvin
-        match_.setWhite(std::round(1e6 / mired), tint_->value(), gesture + kApart);
+        match_.setWhite(std::round(1e6 / mired), tint_->value(), gesture);
     });
     connect(daylight_, &Button::clicked, this, [this] {
         const Kelvin k{kelvin_->value()};
@@ -230,8 +231,6 @@ void MatchView::resizeEvent(QResizeEvent*) {
     tint_->setGeometry(kMargin + kSide - 92, cy + 30, 92, 24);
     mired_->setGeometry(kMargin + kSide - 92, cy + 52, 92, 24);
     daylight_->setGeometry(kMargin, cy + 53, daylight_->sizeHint().width(), 22);
-    calibration_->setGeometry(rect());
-    full_->setGeometry(rect());
     asked_as_->setGeometry(kMargin, lower + 12, kSide + 14, AskedAs::kHeight);
     const int light = lower + 12 + AskedAs::kHeight + 20;
     through_->setGeometry(kMargin, light, kSide, std::max(50, height() - light - 44));

@@ -29,7 +29,7 @@ MixPanel::MixPanel(Document& document, MatchModel& match, QWidget* parent)
       slider_(new ValueSlider(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
                               {0, kMostGivenUp, 1, 0}, this)),
       give_up_(new NumberField(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
-                               {0, kMostGivenUp, 1, 0}, tr("% of brightness"), this)),
+                               {0, kMostGivenUp, 1, 0}, tr("% of the brightest"), this)),
       again_(new Button(tr("solve again"), {}, tr("Let go of the levels set by hand"),
                         Button::Kind::Text, this)),
       families_(new Button(tr("families"), {},
@@ -127,7 +127,8 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
 
 void MixPanel::mousePressEvent(QMouseEvent* event) {
     const QRect curve = curveRect();
-    if (!curve.contains(event->pos()) || match_.tradeOff().size() < 2)
+    if (event->button() != Qt::LeftButton || !curve.contains(event->pos()) ||
+        match_.tradeOff().size() < 2)
         return QWidget::mousePressEvent(event);
     const double share = (event->pos().x() - curve.left()) / static_cast<double>(curve.width());
     match_.setGiveUp(share * kMostGivenUp / 100, 0);
@@ -249,6 +250,9 @@ void MixPanel::paintEvent(QPaintEvent*) {
         drawText(p, x, static_cast<int>(at.y()) - 8, name, typeface(Type::Small), theme().dim);
         drawText(p, x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
                  theme().bright);
+    } else if (const light::Wanted* wanted = match_.wanted(); wanted && !wanted->spectrum) {
+        drawText(p, 0, 86, tr("No curve: a colour typed as numbers has no spectrum."),
+                 typeface(Type::Small), theme().dim);
     }
     drawText(p, 0, 145, tr("Give-up"), typeface(Type::Work), theme().text);
     const int unit = drawTextRight(p, width(), 145, tr("cd"), typeface(Type::Small), theme().dim);

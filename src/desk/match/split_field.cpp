@@ -7,19 +7,10 @@
 namespace zelo::desk {
 
 SplitField::SplitField(Document& document, MatchModel& match, QWidget* window)
-    : QWidget(window), document_(document), match_(match) {
+    : Overlay(window), document_(document), match_(match) {
     setAccessibleName(tr("Split field"));
     setToolTip(tr("Wanted at the left, got at the right (Z or a press closes)"));
     connect(&match_, &MatchModel::rowsChanged, this, [this] { update(); });
-    hide();
-}
-
-void SplitField::toggle() {
-    if (isVisible())
-        return hide();
-    setGeometry(parentWidget()->rect());
-    show();
-    raise();
 }
 
 void SplitField::mousePressEvent(QMouseEvent*) {

@@ -3,17 +3,15 @@
 // looked at from afar, on a second screen, or beside a real gel. One key opens and closes it.
 #pragma once
 
+#include "desk/kit/overlay.h"
 #include "desk/match/match_model.h"
-
-#include <QWidget>
 
 namespace zelo::desk {
 
-class SplitField : public QWidget {
+class SplitField : public Overlay {
     Q_OBJECT
 public:
     SplitField(Document& document, MatchModel& match, QWidget* window);
-    void toggle();
 
 protected:
     void paintEvent(QPaintEvent* event) override;

@@ -93,19 +93,14 @@ FullNumbers numbersOf(const play::StageLamp& lamp, const colour::Spectrum& white
 } // namespace
 
 FullReadings::FullReadings(Document& document, MatchModel& match, QWidget* parent)
-    : QWidget(parent), document_(document), match_(match) {
+    : Overlay(parent), document_(document), match_(match) {
     setAccessibleName(tr("Readings in full"));
     setToolTip(tr("Every number of the type in focus (I or a press closes)"));
     connect(&match_, &MatchModel::rowsChanged, this, &FullReadings::ask);
-    hide();
 }
 
-void FullReadings::toggle() {
-    if (isVisible())
-        return hide();
-    setGeometry(parentWidget()->rect());
-    show();
-    raise();
+void FullReadings::open() {
+    Overlay::open();
     ask();
 }
 

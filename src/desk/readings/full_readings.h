@@ -4,9 +4,8 @@
 #pragma once
 
 #include "colour/rendering.h"
+#include "desk/kit/overlay.h"
 #include "desk/match/match_model.h"
-
-#include <QWidget>
 
 namespace zelo::desk {
 
@@ -22,11 +21,11 @@ struct FullNumbers {
     std::optional<colour::Tm30> bins;                  // of the light got; where it means something
 };
 
-class FullReadings : public QWidget {
+class FullReadings : public Overlay {
     Q_OBJECT
 public:
     FullReadings(Document& document, MatchModel& match, QWidget* parent);
-    void toggle();
+    void open() override;
     const FullNumbers& numbers() const { return numbers_; }
     const FullNumbers::Row* row(const QString& name) const; // null when there is none
 

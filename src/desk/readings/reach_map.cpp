@@ -61,13 +61,16 @@ Uv ReachMap::fromMap(const QPointF& at) const {
 void ReachMap::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton)
         return;
-    ++gesture_;
-    match_.pickUv(fromMap(event->position()), gesture_);
+    match_.pickUv(fromMap(event->position()), gesture_.begin());
 }
 
 void ReachMap::mouseMoveEvent(QMouseEvent* event) {
     if (event->buttons() & Qt::LeftButton)
-        match_.pickUv(fromMap(event->position()), gesture_);
+        match_.pickUv(fromMap(event->position()), gesture_.now());
+}
+
+bool ReachMap::claims(const QKeyEvent& key) const {
+    return isArrow(key);
 }
 
 void ReachMap::keyPressEvent(QKeyEvent* event) {
@@ -78,9 +81,7 @@ void ReachMap::keyPressEvent(QKeyEvent* event) {
     const double v = key == Qt::Key_Up ? step : key == Qt::Key_Down ? -step : 0;
     if (!wanted || (u == 0 && v == 0))
         return QWidget::keyPressEvent(event);
-    if (!event->isAutoRepeat())
-        ++gesture_;
-    match_.pickUv(wanted->uv() + Uv{u, v}, gesture_);
+    match_.pickUv(wanted->uv() + Uv{u, v}, gesture_.step());
 }
 
 const QImage& ReachMap::reachImage(const std::vector<Uv>& hull) {

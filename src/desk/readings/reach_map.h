@@ -3,6 +3,8 @@
 // other types, and a loupe on the place.
 #pragma once
 
+#include "desk/kit/gesture.h"
+#include "desk/kit/keys.h"
 #include "desk/match/match_model.h"
 
 #include <QImage>
@@ -10,12 +12,13 @@
 
 namespace zelo::desk {
 
-class ReachMap : public QWidget {
+class ReachMap : public QWidget, public OwnKeys {
     Q_OBJECT
 public:
     ReachMap(Document& document, MatchModel& match, QWidget* parent);
     QPointF toMap(const colour::Uv& uv) const; // widget coordinates
     colour::Uv fromMap(const QPointF& at) const;
+    bool claims(const QKeyEvent& key) const override;
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -29,7 +32,7 @@ private:
     void paintLoupe(QPainter& p, const colour::Uv& wanted);
     double scale() const;
 
-    int gesture_ = 1 << 20; // apart from those of number fields
+    Gesture gesture_;
     Document& document_;
     MatchModel& match_;
     QImage image_;

@@ -21,6 +21,7 @@ namespace {
 constexpr int kMargin = 20;
 constexpr int kMapTop = 44;
 constexpr int kRow = 20;
+constexpr int kOwn = 4; // rows that are known at once
 } // namespace
 
 ReadingsPanel::ReadingsPanel(Document& document, MatchModel& match, QWidget* parent)
@@ -29,8 +30,7 @@ ReadingsPanel::ReadingsPanel(Document& document, MatchModel& match, QWidget* par
       spectrum_(new SpectrumPlot(
           tr("Spectrum"), tr("The emitters of the mix, stacked; the line is the light wanted"),
           false, this)),
-      keep_(new Button(tr("Keep"), "K", tr("Keep what is in hand in the look"), Button::Kind::Next,
-                       this)),
+      keep_(new Button(tr("Keep"), "K", tr("Keep what is in hand"), Button::Kind::Next, this)),
       put_down_(new Button(tr("Put down"), "Esc", tr("Let go of everything in hand"),
                            Button::Kind::Plain, this)) {
     setFixedWidth(280);
@@ -58,12 +58,15 @@ void ReadingsPanel::resizeEvent(QResizeEvent*) {
 }
 
 void ReadingsPanel::refresh() {
-    rows_.clear();
     const TypeRow* row = match_.focus();
+    // The indices come later: until then those before stand, so that nothing jumps in a drag.
+    std::vector<ReadingRow> indices;
+    if (rows_.size() > kOwn && row && row->key == indices_of_)
+        indices.assign(rows_.begin() + kOwn, rows_.end());
+    rows_.clear();
     const light::Wanted* wanted = match_.wanted();
     if (!row) {
         spectrum_->showNothing();
-        rendering_key_.clear();
         return update();
     }
     spectrum_->showMix(*row->lamp.mixer, row->lamp.drives, wanted ? wanted->spectrum : std::nullopt,
@@ -80,6 +83,8 @@ void ReadingsPanel::refresh() {
              {tr("v′"), wuv.v, guv.v, 4},
              {tr("kelvin"), k(wcct), k(gcct), 0},
              {tr("tint Duv"), d(wcct), d(gcct), 4}};
+    rows_.insert(rows_.end(), indices.begin(), indices.end());
+    indices_of_ = row->key;
     askRendering();
     update();
 }
@@ -114,8 +119,7 @@ void ReadingsPanel::askRendering() {
             return found;
         },
         [this](const Indices& i) {
-            if (rows_.size() > 4)
-                rows_.resize(4);
+            rows_.resize(kOwn);
             rows_.push_back({tr("R_f"), i.wanted_rf, i.got_rf, 0});
             rows_.push_back({tr("agreement"), NAN, i.agreement, 0});
             rows_.push_back({tr("SSI to wanted"), NAN, i.ssi, 0});

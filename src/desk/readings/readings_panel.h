@@ -46,7 +46,7 @@ private:
     Button* keep_;
     Button* put_down_;
     std::vector<ReadingRow> rows_;
-    std::string rendering_key_;
+    Document::TypeKey indices_of_; // the type that the last rows were computed for
 };
 
 } // namespace zelo::desk

@@ -49,9 +49,9 @@ FoundBlock::FoundBlock(const wire::FoundDevice& device, const RigMatch& match, c
     if (match.kind == Kind::Same)
         button(tr("Show it"), tr("Into the lineup"), [this] { emit showWanted(); });
     if (match.kind == Kind::Differs) {
-        button(tr("Patch as it is"), tr("The patch becomes what this device says"),
+        button(tr("Change patch"), tr("The patch becomes what this device says"),
                [this] { emit takeWanted(); });
-        button(tr("Set it"), tr("The device takes the address and mode of the patch"),
+        button(tr("Change device"), tr("The device takes the address and mode of the patch"),
                [this] { emit setWanted(); });
     }
 }
@@ -225,9 +225,10 @@ QString FindPanel::note() const {
     if (found_.devices.empty())
         return tr("not searched yet");
     const auto missing = matches_.not_answering.size();
-    return missing == 0
-               ? tr("%1 found, all of the patch answers").arg(found_.devices.size())
-               : tr("%1 found, %2 of the patch not").arg(found_.devices.size()).arg(missing);
+    return missing == 0 ? tr("%1 found, every patched fixture answers").arg(found_.devices.size())
+                        : tr("%1 found, %2 patched fixtures do not answer")
+                              .arg(found_.devices.size())
+                              .arg(missing);
 }
 
 void FindPanel::identify(const wire::Uid& uid, bool on) {

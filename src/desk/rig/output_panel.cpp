@@ -54,9 +54,9 @@ OutputPanel::OutputPanel(Document& document, QWidget* parent)
     lines_->setToolTip(tr("Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the "
                           "first universe there, on or off; Enter edits"));
     lines_->setHorizontalHeaderLabels(
-        {tr("univ."), tr("way"), tr("address"), tr("there"), tr("on")});
+        {tr("univ."), tr("protocol"), tr("address"), tr("sent as"), tr("on")});
     styleTable(*lines_);
-    const int widths[] = {46, 54, 78, 38, 24};
+    const int widths[] = {40, 54, 76, 46, 24};
     for (int c = 0; c < kColumns; ++c)
         lines_->horizontalHeader()->resizeSection(c, widths[c]);
     connect(cards_, &QComboBox::activated, this, &OutputPanel::chooseCard);
@@ -232,13 +232,13 @@ void OutputPanel::paintEvent(QPaintEvent*) {
     }
     int y = add_->geometry().bottom() + 26;
     if (!network) {
-        drawText(p, kMargin, y, tr("No output in this document_."), typeface(Type::Small),
-                 theme().text);
+        drawText(p, kMargin, y, tr("No output: its port could not be opened."),
+                 typeface(Type::Small), theme().text);
         return;
     }
     drawText(p, kMargin, y,
-             network->receivers() == 1 ? tr("1 receiver answers")
-                                       : tr("%1 receivers answer").arg(network->receivers()),
+             network->receivers() == 1 ? tr("1 receiver is connected")
+                                       : tr("%1 receivers are connected").arg(network->receivers()),
              typeface(Type::Work), theme().text);
     drawTextRight(
         p, width() - kMargin, y,

@@ -27,10 +27,13 @@ constexpr double kDegree = 3.14159265358979323846 / 180;
 constexpr double kMargin_m = 0.9;
 constexpr double kLeastScale = 4, kMostScale = 400;
 
-// A shape for each type in the show, so that types are told apart without colour.
+constexpr int kShapes = 6;
+
+// A shape for each type in the show, so that types are told apart without colour; the seventh has
+// the first shape again with a bar through it, the thirteenth two.
 QPolygonF shapeOf(int kind) {
     QPolygonF shape;
-    const int corners = std::array{4, 24, 6, 3, 5, 8}[static_cast<std::size_t>(kind % 6)];
+    const int corners = std::array{4, 24, 6, 3, 5, 8}[static_cast<std::size_t>(kind % kShapes)];
     const double turn = corners == 4 ? 45 : corners == 6 ? 0 : corners == 8 ? 22.5 : -90;
     const double r = corners == 4 ? kLamp * 1.3 : corners == 3 ? kLamp * 1.25 : kLamp;
     for (int i = 0; i < corners; ++i) {
@@ -40,14 +43,11 @@ QPolygonF shapeOf(int kind) {
     return shape;
 }
 
-// The place of each type in the show among all of them.
+// Types in the order in which lamps of them came into the show: one more changes none before it.
 std::map<std::string, int> kindsOf(const show::Show& show) {
     std::map<std::string, int> kinds;
     for (const auto& [id, f] : show.fixtures)
-        kinds.emplace(f->type, 0);
-    int n = 0;
-    for (auto& [type, kind] : kinds)
-        kind = n++;
+        kinds.emplace(f->type, static_cast<int>(kinds.size()));
     return kinds;
 }
 
@@ -249,6 +249,8 @@ void Plan::paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen)
     p.setPen(QPen(dark ? theme().text : QColor(Qt::black), 1));
     p.setBrush(dark ? theme().bench : document_.colours().of(lamp->sent.xyz));
     p.drawPolygon(shape);
+    for (int bar = 0; bar < std::min(3, kind / kShapes); ++bar)
+        p.drawLine(at + QPointF(-kLamp, 4 * bar), at + QPointF(kLamp, 4 * bar));
     if (dark) {
         p.setPen(Qt::NoPen);
         p.setBrush(theme().text);
@@ -379,8 +381,9 @@ void Plan::arrange(Arrange how) {
 
 void Plan::mousePressEvent(QMouseEvent* event) {
     from_ = now_ = event->position();
-    ++gesture_;
-    if (event->button() == Qt::MiddleButton || event->modifiers() & Qt::AltModifier) {
+    gesture_.begin();
+    if (event->button() == Qt::MiddleButton ||
+        (event->button() == Qt::LeftButton && event->modifiers() & Qt::AltModifier)) {
         drag_ = Drag::Paper;
         return;
     }
@@ -431,7 +434,7 @@ void Plan::mouseMoveEvent(QMouseEvent* event) {
     case Drag::Lamps:
         if ((now_ - from_).manhattanLength() > 4)
             moveChosen((now_.x() - from_.x()) / scale_, -(now_.y() - from_.y()) / scale_,
-                       fmt::format("plan {}", gesture_));
+                       fmt::format("plan {}", gesture_.now()));
         break;
     case Drag::Sweep:
         break;
@@ -519,14 +522,20 @@ void Plan::dropEvent(QDropEvent* event) {
     event->acceptProposedAction();
 }
 
-bool Plan::event(QEvent* event) {
-    if (event->type() == QEvent::ShortcutOverride) {
-        const auto* key = static_cast<QKeyEvent*>(event);
-        if (key->modifiers() & Qt::AltModifier && key->key() >= Qt::Key_Left &&
-            key->key() <= Qt::Key_Down)
-            event->accept();
+bool Plan::claims(const QKeyEvent& key) const {
+    switch (key.key()) {
+    case Qt::Key_Left:
+    case Qt::Key_Right:
+    case Qt::Key_Up:
+    case Qt::Key_Down:
+        return true; // with Alt they move the paper
+    case Qt::Key_Plus:
+    case Qt::Key_Equal:
+    case Qt::Key_Minus:
+        return isText(key);
+    default:
+        return false;
     }
-    return QWidget::event(event);
 }
 
 void Plan::keyPressEvent(QKeyEvent* event) {
@@ -539,9 +548,7 @@ void Plan::keyPressEvent(QKeyEvent* event) {
         }
         if (document_.lineup().empty())
             return;
-        before_ = document_.state().show;
-        moveChosen(x * step, y * step, {});
-        before_.reset();
+        moveChosen(x * step, y * step, fmt::format("plan {}", gesture_.step()));
     };
     switch (event->key()) {
     case Qt::Key_Left:
@@ -559,28 +566,6 @@ void Plan::keyPressEvent(QKeyEvent* event) {
         scale_ = std::clamp(scale_ * (event->key() == Qt::Key_Minus ? 0.8 : 1.25), kLeastScale,
                             kMostScale);
         return update();
-    case Qt::Key_F:
-        return fit();
-    case Qt::Key_R:
-        return arrange(Arrange::Row);
-    case Qt::Key_E:
-        return arrange(Arrange::Even);
-    case Qt::Key_BracketLeft:
-        return arrange(Arrange::TurnLeft);
-    case Qt::Key_BracketRight:
-        return arrange(Arrange::TurnRight);
-    case Qt::Key_Comma:
-        return arrange(Arrange::PanLeft);
-    case Qt::Key_Period:
-        return arrange(Arrange::PanRight);
-    case Qt::Key_A:
-        if (event->modifiers() & Qt::ControlModifier) {
-            std::vector<FixtureId> all;
-            for (const auto& [id, f] : document_.show().fixtures)
-                all.push_back(id);
-            return choose(all, How::Only);
-        }
-        break;
     default:
         break;
     }

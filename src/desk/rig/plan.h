@@ -5,13 +5,15 @@
 #pragma once
 
 #include "desk/kit/document.h"
+#include "desk/kit/gesture.h"
+#include "desk/kit/keys.h"
 
 #include <QImage>
 #include <QWidget>
 
 namespace zelo::desk {
 
-class Plan : public QWidget {
+class Plan : public QWidget, public OwnKeys {
     Q_OBJECT
 public:
     Plan(Document& document, QWidget* parent);
@@ -28,10 +30,10 @@ public:
     // Of the lineup, in its order; one step each.
     enum class Arrange { Row, Even, TurnLeft, TurnRight, PanLeft, PanRight };
     void arrange(Arrange how);
+    bool claims(const QKeyEvent& key) const override; // Alt and arrows too: they move the paper
     QPointF pixelOf(const show::Point& m) const { return toPixels(m.x_m, m.y_m); } // for tests
 
 protected:
-    bool event(QEvent* event) override; // Alt and arrows are the plan's while it has the keyboard
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override; // a colour onto a lamp or an area
@@ -65,7 +67,7 @@ private:
     enum class Drag { None, Lamps, Sweep, Paper } drag_ = Drag::None;
     QPointF from_, now_;   // px
     show::ShowPtr before_; // the show when the lamps were taken
-    int gesture_ = 0;
+    Gesture gesture_;
     std::optional<show::FixtureId> pressed_;
     std::string hovered_area_;
 };

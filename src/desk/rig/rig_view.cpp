@@ -3,7 +3,9 @@
 
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
+#include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/text_field.h"
 #include "desk/kit/watch.h"
 #include "desk/rig/type_editor.h"
 #include "show/edits.h"
@@ -17,7 +19,6 @@
 #include <QHeaderView>
 #include <QLineEdit>
 #include <QMenu>
-#include <QShortcut>
 #include <QSortFilterProxyModel>
 #include <QSpinBox>
 #include <QStyledItemDelegate>
@@ -104,7 +105,8 @@ RigView::RigView(Document& document, QWidget* parent)
     : QWidget(parent), document_(document), patch_(new PatchModel(document, this)),
       sorted_(new QSortFilterProxyModel(this)), plan_(new Plan(document, this)),
       strip_(new UniverseStrip(document, *patch_, this)), table_(new QTableView(this)),
-      filter_(new QLineEdit(this)),
+      filter_(new TextField(tr("Filter of the patch"), tr("Only rows that hold these letters"),
+                            TextField::Esc::Clears, this)),
       beams_(new Button(tr("hide light"), {}, tr("Show the light of each lamp on the plan, or not"),
                         Button::Kind::Text, this)),
       fit_(new Button(tr("fit"), "F", tr("All lamps in view"), Button::Kind::Text, this)),
@@ -183,43 +185,40 @@ void RigView::makeTable() {
     const int widths[] = {60, 130, 150, 76, 76, 90};
     for (int c = 0; c < PatchModel::Note; ++c)
         head->resizeSection(c, widths[c]);
-    const auto style = [this] {
-        setStyleSheet(
-            QStringLiteral("QTableView{background:%1;border:0}"
-                           "QHeaderView{background:%1;border:0}"
-                           "QHeaderView::section{background:%1;color:%2;border:0;padding:0 8px}"
-                           "QHeaderView::up-arrow,QHeaderView::down-arrow{image:none;width:0}"
-                           "QScrollBar:vertical{background:transparent;width:8px;margin:0}"
-                           "QScrollBar::handle:vertical{background:#555555;min-height:24px}"
-                           "QScrollBar::add-line,QScrollBar::sub-line{height:0}"
-                           "QScrollBar::add-page,QScrollBar::sub-page{background:none}"
-                           "QLineEdit{background:%3;color:%4;border:0;padding:0 6px}")
-                .arg(theme().bench.name(), theme().dim.name(), theme().well.name(),
-                     theme().bright.name()));
-    };
     style();
     filter_->setPlaceholderText(tr("filter"));
-    filter_->setAccessibleName(tr("Filter of the patch"));
-    filter_->setToolTip(tr("Only rows that hold these letters"));
     filter_->setClearButtonEnabled(true);
-    connect(filter_, &QLineEdit::textChanged, sorted_,
-            &QSortFilterProxyModel::setFilterFixedString);
+    connect(filter_, &QLineEdit::textChanged, this, [this](const QString& text) {
+        following_ = true; // rows that go out of sight stay in the lineup
+        sorted_->setFilterFixedString(text);
+        following_ = false;
+        lineupToTable();
+    });
     patch_->chosen = [this] { return chosenInTable(); };
     connect(table_->selectionModel(), &QItemSelectionModel::selectionChanged, this,
             &RigView::tableToLineup);
-    const auto key = [this](const QKeySequence& keys, auto run) {
-        auto* s = new QShortcut(keys, table_);
-        s->setContext(Qt::WidgetShortcut);
-        connect(s, &QShortcut::activated, this, run);
-    };
-    key(QKeySequence::Copy, [this] { copyPatch(); });
-    key(QKeySequence::Paste, [this] { pastePatch(); });
-    key(QKeySequence::Delete, [this] { removeChosen(); });
-    key(Qt::Key_Return, [this] { table_->edit(table_->currentIndex()); });
-    table_->setEditTriggers(QAbstractItemView::DoubleClicked);
-    auto* insert = new QShortcut(Qt::Key_Insert, this);
-    insert->setContext(Qt::WidgetWithChildrenShortcut);
-    connect(insert, &QShortcut::activated, this, &RigView::askAdd);
+    // A press on the one row that is chosen already changes no selection, but may end a longer one.
+    connect(table_, &QTableView::clicked, this, &RigView::tableToLineup);
+    table_->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::AnyKeyPressed);
+}
+
+void RigView::style() {
+    table_->horizontalHeader()->setFont(typeface(Type::Small));
+    setStyleSheet(
+        QStringLiteral("QTableView{background:%1;border:0}"
+                       "QHeaderView{background:%1;border:0}"
+                       "QHeaderView::section{background:%1;color:%2;border:0;padding:0 8px}"
+                       "QHeaderView::up-arrow,QHeaderView::down-arrow{image:none;width:0}"
+                       "QLineEdit{background:%3;color:%4;border:0;padding:0 6px}")
+            .arg(theme().bench.name(), theme().dim.name(), theme().well.name(),
+                 theme().bright.name()) +
+        scrollBarStyle());
+}
+
+bool RigView::event(QEvent* event) {
+    if (event->type() == QEvent::ThemeChange)
+        style();
+    return QWidget::event(event);
 }
 
 std::vector<show::FixtureId> RigView::chosenInTable() const {
@@ -236,8 +235,12 @@ void RigView::tableToLineup() {
     // What was chosen before keeps its order; new rows follow in the order that is seen.
     const auto chosen = chosenInTable();
     show::Lineup lineup;
+    const bool more = QApplication::keyboardModifiers() & (Qt::ControlModifier | Qt::ShiftModifier);
+    const auto outOfSight = [&](show::FixtureId id) {
+        return !sorted_->mapFromSource(patch_->index(patch_->rowOf(id), 0)).isValid();
+    };
     for (const auto id : document_.lineup())
-        if (std::find(chosen.begin(), chosen.end(), id) != chosen.end())
+        if (std::find(chosen.begin(), chosen.end(), id) != chosen.end() || (more && outOfSight(id)))
             lineup.push_back(id);
     for (const auto id : chosen)
         if (std::find(lineup.begin(), lineup.end(), id) == lineup.end())
@@ -382,7 +385,7 @@ void RigView::askAdd() {
     rows->addRow(tr("Numbers from"), first);
     rows->addRow(tr("Universe"), universe);
     rows->addRow(tr("First address"), address);
-    rows->addRow(tr("Address to address"), spacing);
+    rows->addRow(tr("Slots from lamp to lamp"), spacing);
     auto* buttons = new QDialogButtonBox(form);
     buttons->addButton(tr("Add"), QDialogButtonBox::AcceptRole);
     buttons->addButton(tr("Not now"), QDialogButtonBox::RejectRole);
@@ -416,7 +419,6 @@ void RigView::resizeEvent(QResizeEvent*) {
                         24);
     arrange_->setGeometry(beams_->x() - 16 - arrange_->sizeHint().width(), 20,
                           arrange_->sizeHint().width(), 24);
-    type_editor_->setGeometry(rect());
     const int plan_height = std::max(160, (height() - 52) * 52 / 100);
     plan_->setGeometry(0, 52, width(), plan_height);
     int y = 52 + plan_height + 12;

@@ -36,9 +36,11 @@ protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void showEvent(QShowEvent* event) override;
+    bool event(QEvent* event) override; // another theme
 
 private:
     void makeTable();
+    void style(); // in the theme's greys
     void lineupToTable();
     void tableToLineup();
     std::vector<show::FixtureId> chosenInTable() const;

@@ -5,6 +5,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/text_field.h"
 #include "desk/kit/watch.h"
 #include "desk/readings/spectrum_plot.h"
 #include "desk/rig/hull_plot.h"
@@ -51,7 +52,8 @@ const light::Response kStraight;
 } // namespace
 
 TypeEditor::TypeEditor(Document& document, QWidget* parent)
-    : QWidget(parent), document_(document), maker_(new QLineEdit(this)),
+    : Overlay(parent), document_(document),
+      maker_(new TextField(tr("Maker"), tr("Who makes it"), TextField::Esc::Restores, this)),
       emitters_(new QTableWidget(0, kEmitterColumns, this)),
       channels_(new QTableWidget(0, kChannelColumns, this)), modes_(new QComboBox(this)),
       bits_(new QComboBox(this)), response_(new QComboBox(this)),
@@ -68,10 +70,7 @@ TypeEditor::TypeEditor(Document& document, QWidget* parent)
                            Button::Kind::Plain, this)),
       done_(new Button(tr("Done"), "Esc", tr("Back to the plan"), Button::Kind::Next, this)) {
     setAccessibleName(tr("Fixture type editor"));
-    maker_->setAccessibleName(tr("Maker"));
-    maker_->setToolTip(tr("Who makes it"));
     maker_->setPlaceholderText(tr("maker"));
-    maker_->setFrame(false);
     emitters_->setAccessibleName(tr("Emitters"));
     emitters_->setToolTip(tr("Type into a cell: a new peak, width or candela models the spectrum "
                              "anew"));
@@ -129,15 +128,15 @@ TypeEditor::TypeEditor(Document& document, QWidget* parent)
         change(tr("Maker"), next);
     });
     watch(document_, this, Change::Types | Change::Rig, [this] { refresh(); });
-    hide();
 }
 
-void TypeEditor::open(const std::string& id) {
+void TypeEditor::openType(const std::string& id) {
     id_ = id;
     modes_->clear();
     refresh();
-    show();
-    raise();
+    open();
+    if (emitters_->rowCount() > 0 && !emitters_->currentIndex().isValid())
+        emitters_->setCurrentCell(0, Name);
     emitters_->setFocus();
 }
 
@@ -249,9 +248,9 @@ void TypeEditor::editEmitter(int row, int column) {
     light::Emitter e = t->emitters[at];
     const QString text = emitters_->item(row, column)->text().trimmed();
     const auto shape = shapeOf(e.spectrum);
-    bool number = true;
-    const double value = column == Name ? 0 : QString(text).replace(',', '.').toDouble(&number);
-    if (!number) {
+    const auto number = numberIn(text);
+    const double value = number.value_or(0);
+    if (column != Name && !number) {
         document_.tell(tr("“%1”: expected a number.").arg(text));
         return refresh();
     }
@@ -283,16 +282,15 @@ void TypeEditor::editEmitter(int row, int column) {
 void TypeEditor::editHome(int row, int column) {
     if (filling_ || column != Home)
         return;
-    bool number = false;
-    const double value = channels_->item(row, column)->text().replace(',', '.').toDouble(&number);
+    const auto value = numberIn(channels_->item(row, column)->text(), "%");
     const auto t = type();
     const auto& c = t->modes[mode()].channels[static_cast<std::size_t>(row)];
-    if (!number || value < 0 || value > 100) {
+    if (!value || *value < 0 || *value > 100) {
         document_.tell(tr("Home must be within 0 and 100 %."));
         return refresh();
     }
     change(tr("Home of %1").arg(toQt(t->partName(c.part))),
-           light::setHome(*t, mode(), c.part, value / 100));
+           light::setHome(*t, mode(), c.part, *value / 100));
 }
 
 void TypeEditor::addEmitter() {

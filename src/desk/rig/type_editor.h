@@ -5,8 +5,7 @@
 #pragma once
 
 #include "desk/kit/document.h"
-
-#include <QWidget>
+#include "desk/kit/overlay.h"
 
 class QComboBox;
 class QLineEdit;
@@ -18,11 +17,11 @@ class Button;
 class HullPlot;
 class SpectrumPlot;
 
-class TypeEditor : public QWidget {
+class TypeEditor : public Overlay {
     Q_OBJECT
 public:
     TypeEditor(Document& document, QWidget* parent);
-    void open(const std::string& id);
+    void openType(const std::string& id);
     const std::string& typeId() const { return id_; }
     QTableWidget& emitters() { return *emitters_; }
     QTableWidget& channels() { return *channels_; }

@@ -55,7 +55,7 @@ TypesPanel::TypesPanel(Document& document, QWidget* parent)
                if (const auto name = askName(tr("New fixture type"), {}); !name.isEmpty())
                    makeNew(name);
            });
-    button(tr("Read…"), tr("A type from a GDTF file, kept with this show"), [this] {
+    button(tr("Read…"), tr("A type from a GDTF file; it is saved in this show"), [this] {
         const auto path = QFileDialog::getOpenFileName(this, tr("Read a fixture type"), {},
                                                        tr("GDTF (*.gdtf description.xml)"));
         if (!path.isEmpty())

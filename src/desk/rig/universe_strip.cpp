@@ -113,12 +113,17 @@ void UniverseStrip::paintEvent(QPaintEvent*) {
 }
 
 void UniverseStrip::mousePressEvent(QMouseEvent* event) {
-    if (const auto* f = at(event->pos()))
+    const auto* f = event->button() == Qt::LeftButton ? at(event->pos()) : nullptr;
+    if (f)
         emit fixturePressed(f->id, event->modifiers());
 }
 
 void UniverseStrip::wheelEvent(QWheelEvent* event) {
     setUniverse(universe_ + (event->angleDelta().y() > 0 ? -1 : 1));
+}
+
+bool UniverseStrip::claims(const QKeyEvent& key) const {
+    return isArrow(key);
 }
 
 void UniverseStrip::keyPressEvent(QKeyEvent* event) {

@@ -2,18 +2,20 @@
 // One universe as a strip of 512 slots: who takes which, what is chosen, where two clash.
 #pragma once
 
+#include "desk/kit/keys.h"
 #include "desk/rig/patch_model.h"
 
 #include <QWidget>
 
 namespace zelo::desk {
 
-class UniverseStrip : public QWidget {
+class UniverseStrip : public QWidget, public OwnKeys {
     Q_OBJECT
 public:
     UniverseStrip(Document& document, PatchModel& patch, QWidget* parent);
     int universe() const { return universe_; }
     void setUniverse(int universe);
+    bool claims(const QKeyEvent& key) const override;
 
 signals:
     void universeShown(int universe);

@@ -1,26 +1,51 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/shell/commands.h"
 
-#include "desk/kit/theme.h"
-
-#include <QHeaderView>
 #include <QKeyEvent>
 #include <QLineEdit>
 #include <QListWidget>
-#include <QTableWidget>
 #include <QVBoxLayout>
 
 namespace zelo::desk {
 
-void bindCommands(const std::vector<Command>& commands, QWidget* window) {
+QString nameOf(CommandGroup group) {
+    switch (group) {
+    case CommandGroup::Show:
+        return QObject::tr("Show");
+    case CommandGroup::Edit:
+        return QObject::tr("Edit");
+    case CommandGroup::View:
+        return QObject::tr("View");
+    case CommandGroup::Lineup:
+        return QObject::tr("Lineup");
+    case CommandGroup::Colour:
+        return QObject::tr("Colour");
+    case CommandGroup::Rig:
+        return QObject::tr("Rig");
+    case CommandGroup::Numbers:
+        return QObject::tr("On a number or a list");
+    default:
+        return QObject::tr("Help");
+    }
+}
+
+Shortcuts::Shortcuts(const std::vector<Command>& commands, QWidget* window) {
     for (const Command& c : commands) {
+        if (!c.run || c.key.isEmpty())
+            continue;
         auto* action = new QAction(c.text, window);
-        if (!c.key.isEmpty())
-            action->setShortcut(QKeySequence(c.key));
+        action->setShortcut(QKeySequence(c.key));
         action->setShortcutContext(Qt::WindowShortcut);
         QObject::connect(action, &QAction::triggered, window, c.run);
         window->addAction(action);
+        if (c.only_in)
+            of_views_.emplace_back(*c.only_in, action);
     }
+}
+
+void Shortcuts::setView(int view) {
+    for (const auto& [of, action] : of_views_)
+        action->setEnabled(of == view);
 }
 
 namespace {
@@ -68,7 +93,7 @@ private:
         list_->clear();
         for (std::size_t i = 0; i < commands_.size(); ++i) {
             const Command& c = commands_[i];
-            if (!c.text.contains(query, Qt::CaseInsensitive))
+            if (!c.run || !c.text.contains(query, Qt::CaseInsensitive))
                 continue;
             auto* item = new QListWidgetItem(
                 c.key.isEmpty() ? c.text : QStringLiteral("%1    %2").arg(c.text, c.key), list_);
@@ -94,42 +119,6 @@ private:
 
 void openFinder(const std::vector<Command>& commands, QWidget* window) {
     (new Finder(commands, window))->show();
-}
-
-void openKeys(const std::vector<Command>& commands, QWidget* window) {
-    auto* keys = new QWidget(window, Qt::Tool);
-    keys->setAttribute(Qt::WA_DeleteOnClose);
-    keys->setWindowTitle(QObject::tr("Keys"));
-    std::vector<std::pair<QString, QString>> rows;
-    for (const Command& c : commands)
-        if (!c.key.isEmpty())
-            rows.emplace_back(c.key, c.text);
-    const auto add = [&](const QString& key, const QString& text) { rows.emplace_back(key, text); };
-    add(QObject::tr("on a number: figures"), QObject::tr("type its value, Enter takes it"));
-    add(QObject::tr("arrows, wheel, drag"), QObject::tr("change it; Shift fine, Ctrl coarse"));
-    add(QObject::tr("Home, End"), QObject::tr("least, most"));
-    add(QObject::tr("Backspace, double-click"), QObject::tr("as it was meant to be"));
-    add(QObject::tr("on an emitter: P, X"), QObject::tr("pin it, keep it out"));
-    add(QObject::tr("on the lineup: ← → ↑ ↓"), QObject::tr("lamp in focus, intensity of all"));
-    auto* table = new QTableWidget(static_cast<int>(rows.size()), 2, keys);
-    table->setAccessibleName(QObject::tr("Keys"));
-    table->setToolTip(QObject::tr("All keys"));
-    table->horizontalHeader()->hide();
-    table->verticalHeader()->hide();
-    table->setShowGrid(false);
-    table->setFrameShape(QFrame::NoFrame);
-    table->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table->setSelectionMode(QAbstractItemView::NoSelection);
-    for (std::size_t i = 0; i < rows.size(); ++i) {
-        table->setItem(static_cast<int>(i), 0, new QTableWidgetItem(rows[i].first));
-        table->setItem(static_cast<int>(i), 1, new QTableWidgetItem(rows[i].second));
-    }
-    table->resizeColumnsToContents();
-    table->horizontalHeader()->setStretchLastSection(true);
-    auto* layout = new QVBoxLayout(keys);
-    layout->addWidget(table);
-    keys->resize(520, 560);
-    keys->show();
 }
 
 } // namespace zelo::desk

@@ -1,29 +1,40 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Everything one can do, as one table: it makes the shortcuts, the menu, the list of keys (F2) and
-// the finder (Ctrl+K).
+// Everything one can do, as one table by group: it makes the shortcuts, the menu, the sheet of keys
+// (F2) and the finder (Ctrl+K).
 #pragma once
 
 #include <QAction>
 #include <QString>
 #include <functional>
+#include <optional>
 #include <vector>
 
 namespace zelo::desk {
 
+enum class CommandGroup { Show, Edit, View, Lineup, Colour, Rig, Numbers, Help };
+QString nameOf(CommandGroup group);
+
 struct Command {
+    CommandGroup group = CommandGroup::Show;
     QString text;
-    QString key; // shown and bound; empty = none
-    std::function<void()> run;
+    QString key;               // shown and bound; empty = none
+    std::function<void()> run; // empty: a key that the thing with the focus has; it is only shown
     bool in_menu = false;
+    std::optional<int> only_in = {}; // the view whose key it is; none: of every view
 };
 
-// Binds keys to the window. Text fields take plain letters and figures first.
-void bindCommands(const std::vector<Command>& commands, QWidget* window);
+// The keys of a window: those of one view only while it is shown. What has the focus claims its
+// own keys first (kit/keys.h).
+class Shortcuts {
+public:
+    Shortcuts(const std::vector<Command>& commands, QWidget* window);
+    void setView(int view);
+
+private:
+    std::vector<std::pair<int, QAction*>> of_views_;
+};
 
 // Type a part of a command's name, Enter does it. Closes by itself; not modal.
 void openFinder(const std::vector<Command>& commands, QWidget* window);
-
-// A window that lists the keys and stays beside the work.
-void openKeys(const std::vector<Command>& commands, QWidget* window);
 
 } // namespace zelo::desk

@@ -65,14 +65,20 @@ void StageSwitch::paintEvent(QPaintEvent*) {
         drawFocusBrackets(p, rect());
 }
 
+bool StageSwitch::claims(const QKeyEvent& key) const {
+    return key.key() == Qt::Key_Left || key.key() == Qt::Key_Right || isEnter(key);
+}
+
 void StageSwitch::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton)
+        return;
     emit onStageChosen(event->pos().x() >= seam());
 }
 
 void StageSwitch::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_Left || event->key() == Qt::Key_Right)
         emit onStageChosen(event->key() == Qt::Key_Right);
-    else if (event->key() == Qt::Key_Return)
+    else if (isEnter(*event))
         emit onStageChosen(!on_stage_);
     else
         QWidget::keyPressEvent(event);
@@ -91,7 +97,7 @@ Header::Header(Document& document, QWidget* parent)
       dark_(new Button(tr("Dark"), {}, tr("All light out, at once (Ctrl+D)"), Button::Kind::Plain,
                        this)),
       stage_(new StageSwitch(this)),
-      name_(new Button({}, {}, tr("The show: open, keep, undo, theme, help (F10)"),
+      name_(new Button({}, {}, tr("The show: open, save, undo, theme, help (F10 or Alt)"),
                        Button::Kind::Title, this)) {
     setFixedHeight(48);
     setAccessibleName(tr("Header"));
@@ -99,8 +105,8 @@ Header::Header(Document& document, QWidget* parent)
     dark_->setCheckable(true);
     master_->setValue(100);
     connect(views_, &Stations::stationChosen, this, &Header::viewChosen);
-    connect(name_, &Button::clicked, this,
-            [this] { emit menuWanted(name_->mapToGlobal(QPoint(0, name_->height() + 6))); });
+    name_->setOpensMenu(true);
+    connect(name_, &Button::clicked, this, &Header::menuWanted);
     const auto controls = [this] {
         document_.setControls({master_->value() / 100, dark_->isChecked()});
     };
@@ -150,8 +156,7 @@ void Header::resizeEvent(QResizeEvent*) {
     const int v = views_->sizeHint().width();
     // The views stand over the bench; a narrow window lets them move left.
     views_->setGeometry(std::min(284, x - v - 200), 0, v, 49);
-    const int name = std::min(textWidth(name_->text(), typeface(Type::Title)) + 2, 190);
-    name_->setGeometry(20, 10, name, 28);
+    name_->setGeometry(20, 10, std::min(name_->sizeHint().width() + 2, 204), 28);
 }
 
 void Header::mousePressEvent(QMouseEvent*) {

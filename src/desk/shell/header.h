@@ -4,6 +4,7 @@
 #pragma once
 
 #include "desk/kit/document.h"
+#include "desk/kit/keys.h"
 
 #include <QWidget>
 
@@ -14,12 +15,13 @@ class NumberField;
 class Stations;
 
 // Rehearsal | On stage, in one box.
-class StageSwitch : public QWidget {
+class StageSwitch : public QWidget, public OwnKeys {
     Q_OBJECT
 public:
     explicit StageSwitch(QWidget* parent);
     void setOnStage(bool on);
     QSize sizeHint() const override;
+    bool claims(const QKeyEvent& key) const override;
 
 signals:
     void onStageChosen(bool on);
@@ -42,7 +44,7 @@ public:
 
 signals:
     void viewChosen(int view);
-    void menuWanted(const QPoint& global);
+    void menuWanted();
 
 protected:
     void paintEvent(QPaintEvent* event) override;

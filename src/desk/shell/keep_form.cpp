@@ -19,7 +19,7 @@ KeepForm::KeepForm(Document& document, As as, QWidget* window)
     : QWidget(window, Qt::Popup), document_(document), name_(new QLineEdit(this)),
       choice_(new Stations(
           tr("Keep as"), tr("What is kept (← →)"),
-          {tr("stage"), tr("colour"), tr("intensity"), tr("both"), tr("look"), tr("group")}, {},
+          {tr("on stage"), tr("colour"), tr("intensity"), tr("both"), tr("look"), tr("group")}, {},
           true, this)),
       keep_(new Button(tr("Keep"), tr("Enter"), tr("Keeps it"), Button::Kind::Next, this)) {
     setAttribute(Qt::WA_DeleteOnClose);
@@ -53,7 +53,7 @@ QString KeepForm::explanation() const {
     const auto lamps = lampCount(document_.lineup().size());
     switch (choice_->chosen()) {
     case Stage:
-        return tr("What is in hand becomes what the stage shows.");
+        return tr("Keep on stage: what is in hand becomes what the stage shows.");
     case Colour:
         return tr("A palette of the first lamp's colour, for any fixture.");
     case Intensity:

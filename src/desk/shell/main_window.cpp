@@ -4,6 +4,7 @@
 #include "base/file.h"
 #include "colour/lamp.h"
 #include "desk/kit/draw.h"
+#include "desk/kit/keys.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 #include "desk/lineup/lineup_panel.h"
@@ -21,6 +22,7 @@
 #include "desk/shell/coming_view.h"
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
+#include "desk/shell/key_sheet.h"
 #include "desk/shell/message_line.h"
 #include "desk/shell/show_files.h"
 #include "desk/swatches/swatch_panel.h"
@@ -70,10 +72,10 @@ MainWindow::MainWindow(Document& document)
     side_->addWidget(readings_);
     side_->addWidget(rig_side_);
     connect(&rig_side_->types(), &TypesPanel::editWanted, this,
-            [this](const std::string& id) { rig_view_->typeEditor().open(id); });
+            [this](const std::string& id) { rig_view_->typeEditor().openType(id); });
     connect(&rig_side_->types(), &TypesPanel::typeChosen, this, [this](const std::string& id) {
         if (rig_view_->typeEditor().isVisible())
-            rig_view_->typeEditor().open(id);
+            rig_view_->typeEditor().openType(id);
     });
     coming(tr("Gradient"), tr("Not built yet. Here colours will be spread along the lineup."));
     coming(tr("Crossfade"), tr("Not built yet. Here the way of a fade through colour will be "
@@ -85,6 +87,7 @@ MainWindow::MainWindow(Document& document)
     connect(header_, &Header::menuWanted, this, &MainWindow::openMenu);
     connect(&document_, &Document::told, this, &MainWindow::tell);
     connect(&document_, &Document::troubled, message_, &MessageLine::stand);
+    connect(message_, &MessageLine::roomWanted, this, &MainWindow::placeMessages);
     connect(readings_, &ReadingsPanel::keepWanted, this, [this] { openKeep(KeepForm::Stage); });
     connect(readings_, &ReadingsPanel::putDownWanted, this, [this] { document_.putDown(); });
     connect(&match_view_->askedAs(), &AskedAs::bookWanted, this,
@@ -104,7 +107,12 @@ MainWindow::MainWindow(Document& document)
             w->update();
     });
     makeCommands();
-    bindCommands(commands_, this);
+    shortcuts_ = std::make_unique<Shortcuts>(commands_, this);
+    key_sheet_ = new KeySheet(commands_, this);
+    connect(new Keys(this), &Keys::altTapped, this, [this] {
+        if (isActiveWindow() && !QApplication::activePopupWidget())
+            openMenu();
+    });
     showView(Match);
     setFocusPolicy(Qt::ClickFocus);
     setFocus(); // nothing is picked by a first key press that was meant for the window
@@ -166,155 +174,7 @@ void MainWindow::showView(int view) {
     views_->setCurrentIndex(view);
     side_->setCurrentWidget(view == Rig ? static_cast<QWidget*>(rig_side_) : readings_);
     header_->setView(view);
-}
-
-void MainWindow::makeCommands() {
-    const QStringList names{tr("Rig"),       tr("Match"), tr("Gradient"),
-                            tr("Crossfade"), tr("Cues"),  tr("Ripple")};
-    for (int i = 0; i < names.size(); ++i)
-        commands_.push_back({tr("View %1").arg(names[i]), QString::number(i + 1),
-                             [this, i] { showView(i); }, false});
-    for (int i = 0; i < names.size(); ++i)
-        commands_.push_back({tr("View %1, also from a text field").arg(names[i]),
-                             QStringLiteral("Ctrl+%1").arg(i + 1), [this, i] { showView(i); },
-                             false});
-    const auto add = [this](const QString& text, const QString& key, std::function<void()> run,
-                            bool menu = false) {
-        commands_.push_back({text, key, std::move(run), menu});
-    };
-    add(tr("Add lamps to the rig"), {}, [this] {
-        showView(Rig);
-        rig_view_->askAdd();
-    });
-    add(tr("Move what clashes to free slots"), {}, [this] { rig_view_->patch().resolveFaults(); });
-    add(tr("Copy the patch for a spreadsheet"), {}, [this] { rig_view_->copyPatch(); });
-    add(tr("Paste lamps from a spreadsheet"), {}, [this] { rig_view_->pastePatch(); });
-    add(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
-    add(tr("Find a command"), "Ctrl+K", [this] { openFinder(commands_, this); });
-    add(tr("Put down what is in hand"), "Esc", [this] {
-        // First what lies over the window or the bench goes, then what is in hand.
-        for (QWidget* over : std::initializer_list<QWidget*>{split_, &rig_view_->typeEditor(),
-                                                             &match_view_->fullReadings(),
-                                                             &match_view_->calibration()})
-            if (over->isVisible())
-                return over->hide();
-        document_.putDown();
-    });
-    add(tr("Keep as…"), "K", [this] { openKeep(KeepForm::Stage); });
-    add(tr("Group from the lineup"), "Shift+G", [this] { openKeep(KeepForm::Group); });
-    add(tr("The colour tried before"), "Alt+Left", [this] { match_model_->stepTried(-1); });
-    add(tr("The colour tried after"), "Alt+Right", [this] { match_model_->stepTried(1); });
-    add(tr("Level all types to the weakest"), {}, [this] { match_model_->levelBrightness(); });
-    add(tr("The nearest colour all types have in common"), {},
-        [this] { match_model_->askCommonReach(); });
-    add(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
-    add(tr("Which gel is this?"), "W", [this] { whichGel(); });
-    add(tr("Readings in full"), "I", [this] {
-        showView(Match);
-        match_view_->fullReadings().toggle();
-    });
-    add(tr("Calibrate the first lamp of the lineup"), "Ctrl+M", [this] {
-        showView(Match);
-        match_view_->calibration().open();
-    });
-    add(tr("Groups"), "G", [this] { openGroups(document_, this); });
-    add(tr("Looks"), "O", [this] { openLooks(document_, this); });
-    add(
-        tr("Undo"), "Ctrl+Z", [this] { document_.undo(); }, true);
-    add(
-        tr("Redo"), "Ctrl+Shift+Z", [this] { document_.redo(); }, true);
-    add(
-        tr("History of edits…"), "Ctrl+H", [this] { openHistory(); }, true);
-    add(
-        tr("New show"), "Ctrl+N", [this] { files_->askNew(); }, true);
-    add(
-        tr("Open a show…"), "Ctrl+O", [this] { files_->askOpen(); }, true);
-    add(
-        tr("Recent shows…"), "Ctrl+Shift+O",
-        [this] { files_->openRecent(mapToGlobal(QPoint(20, kHeader))); }, true);
-    add(
-        tr("Save"), "Ctrl+S", [this] { files_->save(); }, true);
-    add(
-        tr("Save as…"), "Ctrl+Shift+S", [this] { files_->askSaveAs(); }, true);
-    add(
-        tr("Save a copy…"), {}, [this] { files_->askSaveCopy(); }, true);
-    add(
-        tr("Unsaved work left behind…"), {},
-        [this] { files_->openLeftWork(mapToGlobal(QPoint(20, kHeader))); }, true);
-    add(
-        tr("Start from a template…"), {}, [this] { files_->askStartFrom(); }, true);
-    add(
-        tr("Read a rig (MVR)…"), {},
-        [this] {
-            const auto path =
-                QFileDialog::getOpenFileName(this, tr("Read a rig"), {}, tr("Rigs (*.mvr)"));
-            if (!path.isEmpty())
-                readRig(path);
-        },
-        true);
-    add(
-        tr("Write the rig (MVR)…"), {},
-        [this] {
-            const auto path = QFileDialog::getSaveFileName(this, tr("Write the rig"),
-                                                           toQt(document_.show().name) + ".mvr",
-                                                           tr("Rigs (*.mvr)"));
-            if (!path.isEmpty())
-                writeRig(path);
-        },
-        true);
-    const auto page = [this](int which) {
-        showView(Rig);
-        rig_side_->showPage(which);
-    };
-    add(tr("Find fixtures on the network"), "Ctrl+F", [this, page] {
-        page(RigSide::Find);
-        rig_side_->find().search();
-    });
-    add(tr("Fixture types"), "Ctrl+Shift+T", [page] { page(RigSide::Types); });
-    add(tr("Output map"), "Ctrl+Shift+U", [page] { page(RigSide::Output); });
-    add(tr("Light check: why is it dark?"), "Ctrl+L", [page] { page(RigSide::Check); });
-    add(tr("Choose lamps"), "L", [this] { lineup_->chooseLamps(); });
-    add(tr("All lamps into the lineup"), "Ctrl+A", [this] { lineup_->chooseAll(); });
-    add(tr("Reverse the lineup"), {}, [this] { lineup_->reverse(); });
-    add(tr("Lineup from the middle"), {}, [this] { lineup_->fromTheMiddle(); });
-    add(tr("Shuffle the lineup"), {}, [this] { lineup_->shuffle(); });
-    add(tr("Dark: all light out, or back"), "Ctrl+D", [this] {
-        auto controls = document_.controls();
-        controls.dark = !controls.dark;
-        document_.setControls(controls);
-    });
-    add(tr("Rehearsal or On stage"), "F9", [this] { document_.setOnStage(!document_.onStage()); });
-    add(
-        tr("Dark or light theme"), "Ctrl+T",
-        [] { useTheme(theme().booth ? deskTheme() : boothTheme()); }, true);
-    add(
-        tr("Whole screen"), "F11", [this] { setWindowState(windowState() ^ Qt::WindowFullScreen); },
-        true);
-    add(tr("Menu of the show"), "F10", [this] { openMenu(mapToGlobal(QPoint(20, kHeader))); });
-    add(
-        tr("Explain what is under the pointer"), "F1", [this] { explain(); }, true);
-    add(
-        tr("Save a report for help…"), {}, [this] { askReport(); }, true);
-    add(
-        tr("List all keys"), "F2", [this] { openKeys(commands_, this); }, true);
-}
-
-void MainWindow::openMenu(const QPoint& global) {
-    auto* menu = new QMenu(this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const Command& c : commands_) {
-        if (!c.in_menu)
-            continue;
-        QString text = c.text;
-        const auto& history = document_.history();
-        if (c.key == "Ctrl+Z" && history.canUndo())
-            text = tr("Undo: %1").arg(toQt(history.undoName()));
-        if (c.key == "Ctrl+Shift+Z" && history.canRedo())
-            text = tr("Redo: %1").arg(toQt(history.redoName()));
-        QAction* action = menu->addAction(text + '\t' + c.key);
-        connect(action, &QAction::triggered, this, c.run);
-    }
-    menu->popup(global);
+    shortcuts_->setView(view);
 }
 
 // The newest edits at the top; what was undone stays in the list until another edit is made.
@@ -333,7 +193,7 @@ void MainWindow::openHistory() {
         QAction* action = menu->addAction(i == history.position() ? tr("%1\tnow").arg(name) : name);
         connect(action, &QAction::triggered, this, [this, i] { document_.goTo(i); });
     }
-    menu->popup(mapToGlobal(QPoint(20, kHeader)));
+    menu->popup(belowName());
 }
 
 void MainWindow::askReport() {
@@ -404,6 +264,10 @@ void MainWindow::closeEvent(QCloseEvent* event) {
     event->setAccepted(files_->mayLeave());
 }
 
+QPoint MainWindow::belowName() const {
+    return mapToGlobal(QPoint(20, kHeader - 4));
+}
+
 void MainWindow::explain() {
     QWidget* under = QApplication::widgetAt(QCursor::pos());
     while (under && under->toolTip().isEmpty())
@@ -420,13 +284,19 @@ void MainWindow::tell(const QString& message) {
 void MainWindow::resizeEvent(QResizeEvent*) {
     const int middle = height() - kHeader - kLineup;
     header_->setGeometry(0, 0, width(), kHeader);
-    swatches_->setGeometry(0, kHeader, kSwatches, middle);
+    placeMessages();
     views_->setGeometry(kSwatches, kHeader, width() - kSwatches - kReadings, middle);
     side_->setGeometry(width() - kReadings, kHeader, kReadings, middle);
     lineup_->setGeometry(0, height() - kLineup, width(), kLineup);
-    if (split_->isVisible())
-        split_->setGeometry(rect());
-    message_->setGeometry(kSwatches, kHeader + middle - 32, views_->width(), 32);
+}
+
+// Messages stand under the swatch book, which gives them the room: nothing is covered.
+void MainWindow::placeMessages() {
+    const int middle = height() - kHeader - kLineup;
+    message_->resize(kSwatches, message_->height());
+    const int told = message_->isHidden() ? 0 : std::min(message_->sizeHint().height(), middle / 2);
+    swatches_->setGeometry(0, kHeader, kSwatches, middle - told);
+    message_->setGeometry(0, kHeader + middle - told, kSwatches, told);
 }
 
 void MainWindow::paintEvent(QPaintEvent*) {

@@ -17,6 +17,7 @@ class MatchModel;
 class MatchView;
 class RigSide;
 class RigView;
+class KeySheet;
 class MessageLine;
 class ReadingsPanel;
 class ShowFiles;
@@ -49,6 +50,7 @@ public:
     LineupPanel& lineupPanel() { return *lineup_; }
     ReadingsPanel& readings() { return *readings_; }
     const std::vector<Command>& commands() const { return commands_; }
+    KeySheet& keySheet() { return *key_sheet_; }
 
 protected:
     void resizeEvent(QResizeEvent* event) override;
@@ -56,13 +58,22 @@ protected:
     void closeEvent(QCloseEvent* event) override;
 
 private:
-    void makeCommands();
-    void openMenu(const QPoint& global);
-    void openHistory();    // every edit by name, to go back to
-    void openKeep(int as); // KeepForm::As
-    void whichGel();       // the gels nearest to what the first of the lineup shows
-    void explain();        // F1: what is under the pointer
+    void makeCommands(); // main_window_commands.cpp, with the menu made of them
+    void makeShowCommands();
+    void makeViewCommands();
+    void makeLineupCommands();
+    void makeColourCommands();
+    void makeRigCommands();
+    void makeHelpCommands();
+    void openMenu();
+    void openAbout();
+    QPoint belowName() const; // where menus of the show open
+    void openHistory();       // every edit by name, to go back to
+    void openKeep(int as);    // KeepForm::As
+    void whichGel();          // the gels nearest to what the first of the lineup shows
+    void explain();           // F1: what is under the pointer
     void tell(const QString& message);
+    void placeMessages();
 
     Document& document_;
     MatchModel* match_model_;
@@ -79,6 +90,8 @@ private:
     ShowFiles* files_;
     SplitField* split_;
     std::vector<Command> commands_;
+    std::unique_ptr<Shortcuts> shortcuts_;
+    KeySheet* key_sheet_ = nullptr;
 };
 
 } // namespace zelo::desk

@@ -3,55 +3,114 @@
 
 #include "desk/kit/draw.h"
 
+#include <QAccessible>
+#include <QDateTime>
+#include <QMouseEvent>
+#include <algorithm>
+
 namespace zelo::desk {
 
+namespace {
+constexpr std::size_t kMost = 3; // at once; older ones give way
+constexpr int kLeft = 16, kRight = 12, kAbove = 8;
+
+qint64 now_ms() {
+    return QDateTime::currentMSecsSinceEpoch();
+}
+} // namespace
+
 MessageLine::MessageLine(QWidget* parent) : QWidget(parent) {
-    setAccessibleName(tr("Message"));
+    setAccessibleName(tr("Messages"));
     setToolTip(tr("A click closes it"));
-    gone_.setSingleShot(true);
-    connect(&gone_, &QTimer::timeout, this, &MessageLine::over);
+    next_.setSingleShot(true);
+    connect(&next_, &QTimer::timeout, this, &MessageLine::forget);
     hide();
 }
 
 void MessageLine::tell(const QString& text) {
+    std::erase_if(told_, [&](const Told& t) { return t.text == text; });
     // Long enough to be read: about twelve signs a second, six seconds at least.
-    gone_.start(std::max<int>(6000, static_cast<int>(text.size()) * 80));
-    showText(text);
+    told_.push_back({text, now_ms() + std::max<qint64>(6000, text.size() * 80)});
+    if (told_.size() > kMost)
+        told_.erase(told_.begin());
+    changed();
+    QAccessibleEvent heard(this, QAccessible::Alert);
+    QAccessible::updateAccessibility(&heard);
 }
 
 void MessageLine::stand(const QString& trouble) {
     standing_ = trouble;
-    if (!gone_.isActive())
-        over();
+    changed();
 }
 
-void MessageLine::over() {
-    gone_.stop();
-    if (standing_.isEmpty())
-        hide();
-    else
-        showText(standing_);
+QStringList MessageLine::texts() const {
+    QStringList texts;
+    if (!standing_.isEmpty())
+        texts << standing_;
+    for (const Told& t : told_)
+        texts << t.text;
+    return texts;
 }
 
-void MessageLine::showText(const QString& text) {
-    text_ = text;
-    setAccessibleDescription(text);
-    show();
-    raise();
+void MessageLine::forget() {
+    std::erase_if(told_, [now = now_ms()](const Told& t) { return t.until_ms <= now; });
+    changed();
+}
+
+void MessageLine::changed() {
+    next_.stop();
+    if (!told_.empty()) {
+        const auto first =
+            std::min_element(told_.begin(), told_.end(),
+                             [](const Told& a, const Told& b) { return a.until_ms < b.until_ms; });
+        next_.start(static_cast<int>(std::max<qint64>(1, first->until_ms - now_ms())));
+    }
+    setAccessibleDescription(texts().join('\n'));
+    setVisible(!texts().isEmpty());
+    emit roomWanted();
     update();
 }
 
-void MessageLine::mousePressEvent(QMouseEvent*) {
-    over();
+int MessageLine::heightOf(const QString& text) const {
+    const QRect room(0, 0, width() - kLeft - kRight, 1000);
+    return QFontMetrics(typeface(Type::Work)).boundingRect(room, Qt::TextWordWrap, text).height() +
+           2 * kAbove;
+}
+
+QSize MessageLine::sizeHint() const {
+    int height = 0;
+    for (const QString& text : texts())
+        height += heightOf(text) + 1;
+    return {width(), height};
+}
+
+void MessageLine::mousePressEvent(QMouseEvent* event) {
+    int y = standing_.isEmpty() ? 0 : heightOf(standing_) + 1; // that one stays
+    for (std::size_t i = 0; i < told_.size(); ++i) {
+        const int height = heightOf(told_[i].text) + 1;
+        if (event->pos().y() >= y && event->pos().y() < y + height) {
+            told_.erase(told_.begin() + static_cast<std::ptrdiff_t>(i));
+            return changed();
+        }
+        y += height;
+    }
 }
 
 void MessageLine::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.fillRect(rect(), theme().lift);
     p.fillRect(0, 0, 3, height(), theme().bright);
-    const QString shown =
-        QFontMetrics(typeface(Type::Work)).elidedText(text_, Qt::ElideMiddle, width() - 32);
-    drawText(p, 16, height() / 2 + 5, shown, typeface(Type::Work), theme().bright);
+    p.setFont(typeface(Type::Work));
+    p.setPen(theme().bright);
+    int y = 0;
+    for (const QString& text : texts()) {
+        if (y > 0)
+            p.fillRect(kLeft, y - 1, width() - kLeft - kRight, 1, theme().faint);
+        const int height = heightOf(text);
+        p.drawText(QRect(kLeft, y + kAbove, width() - kLeft - kRight, height - 2 * kAbove),
+                   Qt::TextWordWrap, text);
+        y += height + 1;
+    }
 }
 
 } // namespace zelo::desk

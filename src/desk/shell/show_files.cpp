@@ -129,10 +129,10 @@ void ShowFiles::saved(const Done& done) {
         return remember(toQt(document_.path()->string()));
     if (done.error().code != ErrorCode::Changed)
         return document_.tell(toQt(done.error().text()));
-    auto* asks = box(tr("%1. Save yours as this show, and keep the other beside it under a dated "
+    auto* asks = box(tr("%1. Save yours as this show, and leave the other beside it under a dated "
                         "name? Both are there then.")
                          .arg(toQt(done.error().text())));
-    auto* both = asks->addButton(tr("Save, keep both"), QMessageBox::AcceptRole);
+    auto* both = asks->addButton(tr("Save, both stay"), QMessageBox::AcceptRole);
     auto* other = asks->addButton(tr("Save under another name…"), QMessageBox::ActionRole);
     asks->addButton(tr("Not now"), QMessageBox::RejectRole);
     connect(asks, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
@@ -197,11 +197,12 @@ bool ShowFiles::mayLeave() {
 // --- work that was left behind -------------------------------------------------------------------
 
 void ShowFiles::offer(const host::LeftWork& left) {
-    auto* asks = box(tr("Work on %1 was not saved when its program ended. It was kept on %2%3.")
-                         .arg(nameOf(left), when(left),
-                              !left.of     ? QString()
-                              : left.older ? tr(", and its file was saved later")
-                                           : tr(", and is newer than its file")));
+    auto* asks =
+        box(tr("Work on %1 was not saved when its program ended. Its last state is of %2%3.")
+                .arg(nameOf(left), when(left),
+                     !left.of     ? QString()
+                     : left.older ? tr(", and its file was saved later")
+                                  : tr(", and is newer than its file")));
     auto* take = asks->addButton(tr("Take it back"), QMessageBox::AcceptRole);
     auto* drop = asks->addButton(tr("Throw it away"), QMessageBox::DestructiveRole);
     asks->addButton(tr("Decide later"), QMessageBox::RejectRole);

@@ -149,7 +149,7 @@ QString ConvertForm::htmlReport() const {
         .arg(tr("The swatch book on the lineup's types"),
              tr("Show: %1. Lamp behind the gels: %2 K.")
                  .arg(toQt(document_.show().name).toHtmlEscaped(), numberText(model_.lampK(), 0)),
-             tr("gel"), tr("name"), tr("type"), tr("% of brightest"), rows);
+             tr("gel"), tr("name"), tr("type"), tr("share of the brightest mix, %"), rows);
 }
 
 bool ConvertForm::writePdf(const QString& path) const {

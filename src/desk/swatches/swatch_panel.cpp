@@ -3,8 +3,10 @@
 
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
+#include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
+#include "desk/kit/text_field.h"
 #include "desk/match/match_model.h"
 #include "desk/swatches/convert_form.h"
 #include "files/spectrum_file.h"
@@ -15,7 +17,6 @@
 #include <QFileInfo>
 #include <QInputDialog>
 #include <QKeyEvent>
-#include <QLineEdit>
 #include <QListView>
 #include <QMenu>
 #include <QMessageBox>
@@ -33,6 +34,7 @@ constexpr int kLeaf = 48;
 constexpr int kPulledOut = 64;
 constexpr int kNumberX = 76;
 constexpr int kNameX = 116;
+constexpr int kCount = 62; // of "214 found"
 
 class LeafDelegate : public QStyledItemDelegate {
 public:
@@ -115,11 +117,14 @@ private:
 
 SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     : QWidget(parent), document_(document), match_(match), model_(new SwatchModel(document, this)),
-      search_(new QLineEdit(this)),
+      search_(new TextField(tr("Search the swatch book"),
+                            tr("Type a gel's number or name, a kelvin, words such as pale blue, or "
+                               "a colour such as xy:0.44,0.40; Enter takes the first (/)"),
+                            TextField::Esc::Clears, this)),
       kinds_(new Stations(tr("Kind of colour"), tr("Which kinds the list shows"),
                           {tr("All"), tr("Gels"), tr("Whites"), tr("Palettes"), tr("Measured")}, {},
                           true, this)),
-      menu_(new Button(tr("order"), {}, tr("Order, lamp, second layer, favourites; load a book"),
+      menu_(new Button(tr("more…"), {}, tr("Order, lamp, second layer, favourites; load a book"),
                        Button::Kind::Text, this)),
       list_(new QListView(this)) {
     setFixedWidth(260);
@@ -136,11 +141,7 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     connect(favourite, &QShortcut::activated, this,
             [this] { toggleFavourite(list_->currentIndex().row()); });
     setAccessibleName(tr("Swatch book"));
-    search_->setFrame(false);
     search_->setPlaceholderText(tr("number, name or kelvin"));
-    search_->setAccessibleName(tr("Search the swatch book"));
-    search_->setToolTip(tr("Type a gel's number or name, a kelvin, words such as pale "
-                           "blue, or a colour such as xy:0.44,0.40; Enter takes the first (/)"));
     search_->installEventFilter(this);
     list_->setModel(model_);
     list_->setItemDelegate(new LeafDelegate(*model_, document_, list_));
@@ -158,19 +159,21 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     list_->viewport()->setAutoFillBackground(false);
     list_->setAutoFillBackground(false);
     list_->setStyleSheet(QStringLiteral("QListView { background: transparent; }"));
-    list_->verticalScrollBar()->setStyleSheet(
-        QStringLiteral("QScrollBar:vertical { background: transparent; width: 8px; margin: 0; }"
-                       "QScrollBar::handle:vertical { background: #555555; min-height: 24px; }"
-                       "QScrollBar::add-line, QScrollBar::sub-line { height: 0; }"
-                       "QScrollBar::add-page, QScrollBar::sub-page { background: none; }"));
+    list_->verticalScrollBar()->setStyleSheet(scrollBarStyle());
 
     connect(search_, &QLineEdit::textChanged, this, [this](const QString& text) {
         model_->setQuery(text);
+        list_->setCurrentIndex({}); // another question: from the top again
         list_->scrollToTop();
         resizeEvent(nullptr); // the count takes its room
         update();
     });
-    connect(search_, &QLineEdit::returnPressed, this, [this] { pickRow(0); });
+    // Enter takes the colour and stays, so that the next one can be typed over this.
+    connect(search_, &QLineEdit::returnPressed, this, [this] {
+        pickRow(0);
+        list_->setCurrentIndex(model_->index(0));
+        search_->selectAll();
+    });
     connect(kinds_, &Stations::stationChosen, this,
             [this](int i) { model_->setFilter(static_cast<SwatchModel::Filter>(i)); });
     // A double click is two clicks and an activation: one pick.
@@ -187,6 +190,23 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     connect(model_, &SwatchModel::chipsComputed, this, [this] {
         list_->viewport()->update();
         update();
+    });
+    // Marks and late chips order the rows anew: the keyboard stays on its colour.
+    connect(model_, &QAbstractItemModel::modelAboutToBeReset, this, [this] {
+        const int row = list_->currentIndex().row();
+        current_ = row >= 0 && row < model_->rowCount() ? std::optional(model_->swatch(row).asked)
+                                                        : std::nullopt;
+        scrolled_ = list_->verticalScrollBar()->value();
+    });
+    connect(model_, &QAbstractItemModel::modelReset, this, [this] {
+        for (int row = 0; current_ && row < model_->rowCount(); ++row)
+            if (model_->swatch(row).asked == *current_) {
+                list_->selectionModel()->setCurrentIndex(model_->index(row),
+                                                         QItemSelectionModel::NoUpdate);
+                break;
+            }
+        list_->doItemsLayout();
+        list_->verticalScrollBar()->setValue(scrolled_);
     });
     connect(&match_, &MatchModel::rowsChanged, this, &SwatchPanel::markChosen);
 }
@@ -213,8 +233,8 @@ void SwatchPanel::toggleFavourite(int row) {
     if (row < 0 || row >= model_->rowCount())
         return;
     const auto asked = model_->swatch(row).asked;
-    document_.edit(model_->favourite(row) ? tr("No favourite: %1").arg(toQt(light::toText(asked)))
-                                          : tr("Favourite: %1").arg(toQt(light::toText(asked))),
+    document_.edit(model_->favourite(row) ? tr("No favourite: %1").arg(toQt(light::inWords(asked)))
+                                          : tr("Favourite: %1").arg(toQt(light::inWords(asked))),
                    show::toggleFavourite(document_.state().show, asked));
 }
 
@@ -290,8 +310,14 @@ void SwatchPanel::openMenu() {
         if (const auto done = loadBook(path); !done)
             document_.tell(toQt(done.error().text()));
     });
-    connect(menu->addAction(tr("Convert the book…")), &QAction::triggered, this,
-            [this] { (new ConvertForm(document_, *model_, window()))->show(); });
+    connect(menu->addAction(tr("Convert the book…")), &QAction::triggered, this, [this] {
+        auto* form = window()->findChild<ConvertForm*>(); // one is enough, and goes on
+        if (!form)
+            form = new ConvertForm(document_, *model_, window());
+        form->show();
+        form->raise();
+        form->activateWindow();
+    });
     connect(menu->addAction(tr("Load a measured light…")), &QAction::triggered, this, [this] {
         const auto path = QFileDialog::getOpenFileName(this, tr("Load a measured light"), {},
                                                        tr("Spectra (*.csv *.sp *.txt *.spdx)"));
@@ -455,34 +481,23 @@ void SwatchPanel::markChosen() {
 }
 
 bool SwatchPanel::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == search_ && event->type() == QEvent::ShortcutOverride &&
-        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
-        event->accept(); // Esc is for the field first, then for what is in hand
+    // Down goes on through the list: from the row that Enter took, or from the top.
+    if (watched == search_ && event->type() == QEvent::KeyPress &&
+        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Down && model_->rowCount() > 0) {
+        const int next = std::min(list_->currentIndex().row() + 1, model_->rowCount() - 1);
+        list_->setFocus();
+        list_->setCurrentIndex(model_->index(next));
         return true;
-    }
-    if (watched == search_ && event->type() == QEvent::KeyPress) {
-        auto* key = static_cast<QKeyEvent*>(event);
-        if (key->key() == Qt::Key_Down && model_->rowCount() > 0) {
-            list_->setFocus();
-            list_->setCurrentIndex(model_->index(0));
-            return true;
-        }
-        if (key->key() == Qt::Key_Escape) { // first the text, then the field
-            if (!search_->text().isEmpty())
-                search_->clear();
-            else
-                search_->clearFocus();
-            return true;
-        }
     }
     return QWidget::eventFilter(watched, event);
 }
 
 void SwatchPanel::resizeEvent(QResizeEvent*) {
-    search_->setGeometry(36, 20, search_->text().isEmpty() ? 204 : 120, 24);
-    kinds_->setGeometry(20, 50, 220, 34);
     const int w = menu_->sizeHint().width();
-    menu_->setGeometry(width() - 20 - w, 80, w, 20);
+    menu_->setGeometry(width() - 20 - w, 21, w, 22);
+    const int room = menu_->x() - 36 - 10;
+    search_->setGeometry(36, 20, search_->text().isEmpty() ? room : room - kCount, 24);
+    kinds_->setGeometry(20, 50, 220, 34);
     list_->setGeometry(0, 100, width(), height() - 104);
 }
 
@@ -498,12 +513,13 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
     drawText(p, 20, 37, QStringLiteral("/"), typeface(Type::Work), theme().dim);
     p.fillRect(20, 46, width() - 40, 1, search_->hasFocus() ? theme().bright : theme().rule);
     if (!model_->query().isEmpty())
-        drawTextRight(p, width() - 20, 37, tr("%n found", nullptr, model_->rowCount()),
+        drawTextRight(p, menu_->x() - 10, 37, tr("%n found", nullptr, model_->rowCount()),
                       typeface(Type::Small), theme().dim);
     const QString note =
         model_->chipType().isEmpty()
             ? tr("choose lamps to see what they make of it")
-            : tr("at %1 K: wanted, %2's").arg(numberText(model_->lampK(), 0), model_->chipType()) +
+            : tr("left wanted, right %1; lamp %2 K")
+                      .arg(model_->chipType(), numberText(model_->lampK(), 0)) +
                   (model_->layer().empty() ? QString()
                                            : tr(", under %1").arg(toQt(model_->layer())));
     drawText(p, 20, 95, note, typeface(Type::Small), theme().dim);
@@ -513,7 +529,7 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
                  : model_->filter() == SwatchModel::Filter::Palettes
                      ? tr("No palettes yet: K keeps what is in hand.")
                  : model_->filter() == SwatchModel::Filter::Measured
-                     ? tr("None yet: “order” loads a measured light.")
+                     ? tr("None yet: “more…” loads a measured light.")
                      : tr("Nothing found: try a number or a part of a name."),
                  typeface(Type::Small), theme().text);
 }

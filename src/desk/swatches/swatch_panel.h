@@ -54,6 +54,8 @@ private:
     QListView* list_;
     int picked_row_ = -1;
     QElapsedTimer picked_at_;
+    std::optional<light::Asked> current_; // the row of the keyboard, while rows are made anew
+    int scrolled_ = 0;
 };
 
 } // namespace zelo::desk

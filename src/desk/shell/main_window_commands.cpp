@@ -1,0 +1,257 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What one can do in the window, by group, with its keys; and the menu made of it.
+#include "desk/kit/overlay.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/theme.h"
+#include "desk/lineup/lineup_panel.h"
+#include "desk/match/calibration_view.h"
+#include "desk/match/match_view.h"
+#include "desk/match/split_field.h"
+#include "desk/readings/full_readings.h"
+#include "desk/rig/find_panel.h"
+#include "desk/rig/rig_side.h"
+#include "desk/rig/rig_view.h"
+#include "desk/shell/keep_form.h"
+#include "desk/shell/key_sheet.h"
+#include "desk/shell/main_window.h"
+#include "desk/shell/show_files.h"
+#include "desk/swatches/swatch_panel.h"
+#include "host/log.h"
+
+#include <QApplication>
+#include <QFileDialog>
+#include <QMenu>
+#include <QMessageBox>
+
+namespace zelo::desk {
+
+namespace {
+
+using Group = CommandGroup;
+
+// Adds commands of one group.
+class Adder {
+public:
+    Adder(std::vector<Command>& to, Group group) : to_(to), group_(group) {}
+    void operator()(const QString& text, const QString& key, std::function<void()> run) {
+        to_.push_back({group_, text, key, std::move(run)});
+    }
+    void menu(const QString& text, const QString& key, std::function<void()> run) {
+        to_.push_back({group_, text, key, std::move(run), true});
+    }
+    void in(int view, const QString& text, const QString& key, std::function<void()> run) {
+        to_.push_back({group_, text, key, std::move(run), false, view});
+    }
+    void tell(const QString& text, const QString& key) { to_.push_back({group_, text, key, {}}); }
+
+private:
+    std::vector<Command>& to_;
+    Group group_;
+};
+
+} // namespace
+
+void MainWindow::makeCommands() {
+    makeShowCommands();
+    makeViewCommands();
+    makeLineupCommands();
+    makeColourCommands();
+    makeRigCommands();
+    Adder number(commands_, Group::Numbers);
+    number.tell(tr("type its value: Enter takes it, Esc does not"), tr("figures"));
+    number.tell(tr("change it; Shift fine, Ctrl coarse"), tr("arrows, wheel, drag"));
+    number.tell(tr("least, most"), tr("Home, End"));
+    number.tell(tr("back to its default"), tr("Backspace"));
+    number.tell(tr("back to its default, with the mouse"), tr("double-click"));
+    number.tell(tr("an emitter: pin it, keep it out"), tr("P, X"));
+    number.tell(tr("a cell of a table: type over it, or edit it"), tr("signs, Enter"));
+    number.tell(tr("a colour of the swatch book: mark it as favourite"), tr("B"));
+    makeHelpCommands();
+}
+
+void MainWindow::makeShowCommands() {
+    Adder show(commands_, Group::Show);
+    show.menu(tr("New show"), "Ctrl+N", [this] { files_->askNew(); });
+    show.menu(tr("Open a show…"), "Ctrl+O", [this] { files_->askOpen(); });
+    show.menu(tr("Recent shows…"), "Ctrl+Shift+O", [this] { files_->openRecent(belowName()); });
+    show.menu(tr("Start from a template…"), {}, [this] { files_->askStartFrom(); });
+    show.menu(tr("Save"), "Ctrl+S", [this] { files_->save(); });
+    show.menu(tr("Save as…"), "Ctrl+Shift+S", [this] { files_->askSaveAs(); });
+    show.menu(tr("Save a copy…"), {}, [this] { files_->askSaveCopy(); });
+    show.menu(tr("Unsaved work left behind…"), {}, [this] { files_->openLeftWork(belowName()); });
+    show.menu(tr("Read a rig (MVR)…"), {}, [this] {
+        const auto path =
+            QFileDialog::getOpenFileName(this, tr("Read a rig"), {}, tr("Rigs (*.mvr)"));
+        if (!path.isEmpty())
+            readRig(path);
+    });
+    show.menu(tr("Write the rig (MVR)…"), {}, [this] {
+        const auto path = QFileDialog::getSaveFileName(
+            this, tr("Write the rig"), toQt(document_.show().name) + ".mvr", tr("Rigs (*.mvr)"));
+        if (!path.isEmpty())
+            writeRig(path);
+    });
+    show.menu(tr("Close the show"), "Ctrl+W", [this] { files_->askNew(); });
+    show.menu(tr("Quit"), "Ctrl+Q", [this] { close(); });
+    Adder edit(commands_, Group::Edit);
+    edit.menu(tr("Undo"), "Ctrl+Z", [this] { document_.undo(); });
+    edit.menu(tr("Redo"), "Ctrl+Shift+Z", [this] { document_.redo(); });
+    edit.menu(tr("History of edits…"), "Ctrl+H", [this] { openHistory(); });
+    edit(tr("Put down what is in hand"), "Esc", [this] {
+        // First what lies over the window or the bench goes, then what is in hand.
+        if (auto* over = Overlay::topmost(*this))
+            return over->hide();
+        document_.putDown();
+    });
+    edit(tr("Keep as…"), "K", [this] { openKeep(KeepForm::Stage); });
+}
+
+void MainWindow::makeViewCommands() {
+    const QStringList names{tr("Rig"),       tr("Match"), tr("Gradient"),
+                            tr("Crossfade"), tr("Cues"),  tr("Ripple")};
+    Adder view(commands_, Group::View);
+    for (int i = 0; i < names.size(); ++i)
+        view(tr("View %1").arg(names[i]), QString::number(i + 1), [this, i] { showView(i); });
+    for (int i = 0; i < names.size(); ++i)
+        view(tr("View %1, also from a text field").arg(names[i]),
+             QStringLiteral("Ctrl+%1").arg(i + 1), [this, i] { showView(i); });
+    view.menu(tr("Dark or light theme"), "Ctrl+T",
+              [] { useTheme(theme().booth ? deskTheme() : boothTheme()); });
+    view.menu(tr("Whole screen"), "F11",
+              [this] { setWindowState(windowState() ^ Qt::WindowFullScreen); });
+    view.menu(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
+    view.menu(tr("Readings in full"), "I", [this] {
+        showView(Match);
+        match_view_->fullReadings().toggle();
+    });
+    view(tr("Dark: all light out, or back"), "Ctrl+D", [this] {
+        auto controls = document_.controls();
+        controls.dark = !controls.dark;
+        document_.setControls(controls);
+    });
+    view(tr("Rehearsal or On stage"), "F9", [this] { document_.setOnStage(!document_.onStage()); });
+    view(tr("Menu of the show"), "F10", [this] { openMenu(); });
+    view.tell(tr("Menu of the show, too"), tr("Alt alone"));
+}
+
+void MainWindow::makeLineupCommands() {
+    Adder lineup(commands_, Group::Lineup);
+    lineup(tr("Choose lamps"), "L", [this] { lineup_->chooseLamps(); });
+    lineup(tr("All lamps into the lineup"), "Ctrl+A", [this] { lineup_->chooseAll(); });
+    lineup(tr("Groups"), "G", [this] { openGroups(document_, this); });
+    lineup(tr("Group from the lineup"), "Shift+G", [this] { openKeep(KeepForm::Group); });
+    lineup(tr("Looks"), "O", [this] { openLooks(document_, this); });
+    lineup(tr("Reverse the lineup"), {}, [this] { lineup_->reverse(); });
+    lineup(tr("Lineup from the middle"), {}, [this] { lineup_->fromTheMiddle(); });
+    lineup(tr("Shuffle the lineup"), {}, [this] { lineup_->shuffle(); });
+    lineup.tell(tr("with the keyboard there: the lamp in focus"), QStringLiteral("← →"));
+    lineup.tell(tr("moves that lamp in the order"), tr("Ctrl+← →"));
+    lineup.tell(tr("intensity of all, Shift fine, Ctrl coarse"), QStringLiteral("↑ ↓"));
+}
+
+void MainWindow::makeColourCommands() {
+    Adder colour(commands_, Group::Colour);
+    colour(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
+    colour(tr("The colour tried before"), "Alt+Left", [this] { match_model_->stepTried(-1); });
+    colour(tr("The colour tried after"), "Alt+Right", [this] { match_model_->stepTried(1); });
+    colour(tr("Which gel is this?"), "W", [this] { whichGel(); });
+    colour(tr("Level all types to the weakest"), {}, [this] { match_model_->levelBrightness(); });
+    colour(tr("The nearest colour that all types can show"), {},
+           [this] { match_model_->askCommonReach(); });
+    colour(tr("Calibrate the first lamp of the lineup"), "Ctrl+M", [this] {
+        showView(Match);
+        match_view_->calibration().open();
+    });
+}
+
+void MainWindow::makeRigCommands() {
+    Adder rig(commands_, Group::Rig);
+    rig.in(Rig, tr("Add lamps to the rig"), "Ins", [this] {
+        showView(Rig);
+        rig_view_->askAdd();
+    });
+    rig.in(Rig, tr("Remove the chosen lamps"), "Del", [this] { rig_view_->removeChosen(); });
+    rig.in(Rig, tr("Copy the patch for a spreadsheet"), "Ctrl+C",
+           [this] { rig_view_->copyPatch(); });
+    rig.in(Rig, tr("Paste lamps from a spreadsheet"), "Ctrl+V",
+           [this] { rig_view_->pastePatch(); });
+    rig(tr("Move what clashes to free slots"), {}, [this] { rig_view_->patch().resolveFaults(); });
+    const auto page = [this](int which) {
+        showView(Rig);
+        rig_side_->showPage(which);
+    };
+    rig(tr("Find fixtures on the network"), "Ctrl+F", [this, page] {
+        page(RigSide::Find);
+        rig_side_->find().search();
+    });
+    rig(tr("Fixture types"), "Ctrl+Shift+T", [page] { page(RigSide::Types); });
+    rig(tr("Output map"), "Ctrl+Shift+U", [page] { page(RigSide::Output); });
+    rig(tr("Light check: why is it dark?"), "Ctrl+L", [page] { page(RigSide::Check); });
+    auto& plan = rig_view_->plan();
+    rig.in(Rig, tr("All lamps in view"), "F", [&plan] { plan.fit(); });
+    const auto arrange = [&](const QString& text, const QString& key, Plan::Arrange how) {
+        rig.in(Rig, text, key, [&plan, how] { plan.arrange(how); });
+    };
+    arrange(tr("Align the chosen lamps in a row"), "R", Plan::Arrange::Row);
+    arrange(tr("Spread them evenly"), "E", Plan::Arrange::Even);
+    arrange(tr("Turn them left"), "[", Plan::Arrange::TurnLeft);
+    arrange(tr("Turn them right"), "]", Plan::Arrange::TurnRight);
+    arrange(tr("Pan their beams left"), ",", Plan::Arrange::PanLeft);
+    arrange(tr("Pan their beams right"), ".", Plan::Arrange::PanRight);
+    rig.tell(tr("on the plan: moves the chosen lamps, Shift finely"), tr("arrows"));
+    rig.tell(tr("on the plan: moves the paper"), tr("Alt+arrows"));
+    rig.tell(tr("on the plan: nearer, farther"), tr("+ −"));
+}
+
+void MainWindow::makeHelpCommands() {
+    Adder help(commands_, Group::Help);
+    help.menu(tr("Explain what is under the pointer"), "F1", [this] { explain(); });
+    help.menu(tr("Keys and commands"), "F2", [this] { key_sheet_->toggle(); });
+    help.menu(tr("Find a command…"), "Ctrl+K", [this] { openFinder(commands_, this); });
+    help.menu(tr("Save a report for help…"), {}, [this] { askReport(); });
+    help.menu(tr("Where the log is"), {},
+              [this] { tell(tr("The log is in %1").arg(toQt(host::logFolder().string()))); });
+    help.menu(tr("About Zelochrome"), {}, [this] { openAbout(); });
+}
+
+void MainWindow::openMenu() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const auto group : {Group::Show, Group::Edit, Group::View, Group::Help}) {
+        auto* part = menu->addMenu('&' + nameOf(group));
+        for (const Command& c : commands_) {
+            if (c.group != group || !c.in_menu)
+                continue;
+            QString text = c.text;
+            const auto& history = document_.history();
+            bool can = true;
+            if (c.key == "Ctrl+Z") {
+                can = history.canUndo();
+                text = can ? tr("Undo: %1").arg(toQt(history.undoName())) : text;
+            } else if (c.key == "Ctrl+Shift+Z") {
+                can = history.canRedo();
+                text = can ? tr("Redo: %1").arg(toQt(history.redoName())) : text;
+            }
+            QAction* action = part->addAction(c.key.isEmpty() ? text : text + '\t' + c.key);
+            action->setEnabled(can);
+            connect(action, &QAction::triggered, this, c.run);
+        }
+    }
+    menu->popup(belowName());
+    menu->setActiveAction(menu->actions().front());
+}
+
+void MainWindow::openAbout() {
+    auto* box = new QMessageBox(this);
+    box->setAttribute(Qt::WA_DeleteOnClose);
+    box->setWindowTitle(tr("About Zelochrome"));
+    box->setText(tr("Zelochrome %1").arg(QCoreApplication::applicationVersion()));
+    box->setInformativeText(tr("Colour for multi-emitter LED fixtures: match, spread, fade, play.\n"
+                               "Free software under the GNU General Public License, version 3 or "
+                               "later.\nBuilt on Qt %1.")
+                                .arg(qVersion()));
+    box->addButton(tr("Close"), QMessageBox::RejectRole);
+    box->open();
+}
+
+} // namespace zelo::desk
