@@ -27,8 +27,8 @@ int main(int argc, char** argv) {
     cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");
     cli.add_option("--log-level", wish.log_level, "debug, info, warning or error");
     cli.add_option("--shot", wish.shot, "draw the window to a PNG and exit");
-    cli.add_option("--width", wish.width, "of the window")->check(CLI::Range(1180, 8000));
-    cli.add_option("--height", wish.height, "of the window")->check(CLI::Range(720, 8000));
+    cli.add_option("--width", wish.width, "of the window")->check(CLI::Range(1024, 8000));
+    cli.add_option("--height", wish.height, "of the window")->check(CLI::Range(700, 8000));
     cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(1, 65535));
     cli.add_option("--art-port", wish.art_port, "UDP port of Art-Net")->check(CLI::Range(1, 65535));
     cli.add_option("--meter-port", wish.meter_port, "TCP port of the practice meter")

@@ -43,10 +43,7 @@ void Button::paintEvent(QPaintEvent*) {
     QPainter p(this);
     const int key = key_.isEmpty() ? 0 : textWidth(key_, typeface(Type::Small)) + 8;
     const int room = width() - key - (opens_menu_ ? kMenuMark : 0);
-    const bool fits = !bare() || textWidth(text(), face()) <= room;
-    const QString said =
-        fits ? text() : QFontMetrics(face()).elidedText(text(), Qt::ElideRight, room);
-    const int word = textWidth(said, face());
+    const int word = std::min(textWidth(text(), face()), room);
     const int base = height() / 2 + 5;
     const bool on = isChecked();
     QColor ink = isEnabled() ? (underMouse() || on ? theme().bright : theme().text) : theme().faint;
@@ -64,7 +61,7 @@ void Button::paintEvent(QPaintEvent*) {
         p.drawRoundedRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), 2, 2);
         x = (width() - word - key) / 2;
     }
-    drawText(p, x, base, said, face(), ink);
+    drawElided(p, x, base, std::max(room, bare() ? 0 : width()), text(), face(), ink);
     if (opens_menu_)
         drawPointer(p, {x + word + 9.0, base - 1.5}, Points::Down, 8, 5, ink);
     if (!key_.isEmpty())

@@ -19,30 +19,20 @@ Document::Document(std::unique_ptr<host::Session> session)
                                         play::Stage{session_->state(), session_->controls(), {}})),
       colours_(Kelvin{session_->show()->white_cct_k}) {
     session_->on_stage = [this](std::shared_ptr<const play::Stage> stage) {
-        QMetaObject::invokeMethod(
-            this,
-            [this, stage = std::move(stage)] {
-                stage_ = stage;
-                emit changed(Change::Light);
-            },
-            Qt::QueuedConnection);
+        post([this, stage = std::move(stage)] {
+            stage_ = stage;
+            emit changed(Change::Light);
+        });
     };
     session_->guard().on_trouble = [this] {
-        QMetaObject::invokeMethod(
-            this,
-            [this] {
-                const auto why = trouble();
-                emit troubled(why.empty()
-                                  ? QString()
-                                  : tr("Unsaved work cannot be written: %1").arg(toQt(why)));
-            },
-            Qt::QueuedConnection);
+        post([this] {
+            const auto why = trouble();
+            emit troubled(why.empty() ? QString()
+                                      : tr("Unsaved work cannot be written: %1").arg(toQt(why)));
+        });
     };
     if (auto* network = session_->network())
-        network->onFound([this] {
-            QMetaObject::invokeMethod(
-                this, [this] { emit changed(Change::Found); }, Qt::QueuedConnection);
-        });
+        network->onFound([this] { post([this] { emit changed(Change::Found); }); });
     session_->on_change = [this](Changes what) {
         if (what.has(Change::White) && !camera_k_)
             colours_ = LightColours(Kelvin{show().white_cct_k});

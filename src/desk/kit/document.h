@@ -4,6 +4,7 @@
 // on the interface thread. All panels share one Document; it outlives them.
 #pragma once
 
+#include "desk/kit/inbox.h"
 #include "desk/kit/light_colours.h"
 #include "host/session.h"
 
@@ -105,15 +106,14 @@ public:
                                        owner = QPointer<QObject>(owner),
                                        compute = std::move(compute), take = std::move(take)] {
             auto result = compute();
-            QMetaObject::invokeMethod(
-                this,
-                [this, key, wish, owner, take, result = std::move(result)] {
-                    if (owner && wishes_[key] == wish)
-                        take(result);
-                },
-                Qt::QueuedConnection);
+            inbox_.post([this, key, wish, owner, take, result = std::move(result)] {
+                if (owner && wishes_[key] == wish)
+                    take(result);
+            });
         });
     }
+    // On this thread, from any other.
+    void post(std::function<void()> work) { inbox_.post(std::move(work)); }
     // What was asked for under this key is not wanted any more.
     void forget(const char* key) { ++wishes_[key]; }
     void waitUntilIdle() { session_->waitUntilIdle(); } // for tests and pictures
@@ -127,6 +127,7 @@ signals:
 
 private:
     Done opened(Done done); // tells what was left out
+    Inbox inbox_;           // before the session: its threads post to it
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
     LightColours colours_;

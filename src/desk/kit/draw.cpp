@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/draw.h"
 
+#include "desk/kit/text_log.h"
+
 #include <QFontMetrics>
 #include <algorithm>
 #include <cmath>
@@ -35,6 +37,13 @@ QFont lowered(QFont font) {
     return font;
 }
 
+void logged(const QPainter& p, int x, int y, const QString& text, const QFont& font,
+            bool cut = false) {
+    const QFontMetrics metrics(font);
+    TextLog::add(p, QRectF(x, y - metrics.capHeight(), textWidth(text, font), metrics.capHeight()),
+                 text, cut);
+}
+
 } // namespace
 
 int textWidth(const QString& text, const QFont& font) {
@@ -51,6 +60,7 @@ int drawText(QPainter& p, int x, int y, const QString& text, const QFont& font, 
     if (!text.contains("R_")) {
         p.setFont(font);
         p.drawText(QPoint(x, y), text);
+        logged(p, x, y, text, font);
         return textWidth(text, font);
     }
     const int left = x;
@@ -60,7 +70,36 @@ int drawText(QPainter& p, int x, int y, const QString& text, const QFont& font, 
         p.drawText(QPoint(x, piece.lowered ? y + 3 : y), piece.text);
         x += QFontMetrics(f).horizontalAdvance(piece.text);
     }
+    logged(p, left, y, text, font);
     return x - left;
+}
+
+int drawElided(QPainter& p, int x, int y, int room, const QString& text, const QFont& font,
+               const QColor& c) {
+    if (textWidth(text, font) <= room)
+        return drawText(p, x, y, text, font, c);
+    const QString part = QFontMetrics(font).elidedText(text, Qt::ElideRight, room);
+    p.setFont(font);
+    p.setPen(c);
+    p.drawText(QPoint(x, y), part);
+    logged(p, x, y, part, font, true);
+    return textWidth(part, font);
+}
+
+void paintGround(QPainter& p, const QRect& ground, const QColor& c) {
+    p.fillRect(ground, c);
+    TextLog::cover(p, ground);
+}
+
+int drawWrapped(QPainter& p, const QRect& room, const QString& text, const QFont& font,
+                const QColor& c) {
+    p.setFont(font);
+    p.setPen(c);
+    p.drawText(room, Qt::TextWordWrap, text);
+    const QRect taken =
+        QFontMetrics(font).boundingRect(room.adjusted(0, 0, 0, 4000), Qt::TextWordWrap, text);
+    TextLog::add(p, taken, text, taken.height() > room.height() || taken.width() > room.width());
+    return taken.height();
 }
 
 int drawTextRight(QPainter& p, int right, int y, const QString& text, const QFont& font,

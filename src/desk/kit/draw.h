@@ -16,6 +16,14 @@ int drawTextRight(QPainter& p, int right, int y, const QString& text, const QFon
                   const QColor& c);
 void drawTextCentred(QPainter& p, int centre, int y, const QString& text, const QFont& font,
                      const QColor& c);
+// Shortened to `room` with an ellipsis when it is longer.
+int drawElided(QPainter& p, int x, int y, int room, const QString& text, const QFont& font,
+               const QColor& c);
+// The ground of a panel that lies over others.
+void paintGround(QPainter& p, const QRect& ground, const QColor& c);
+// In whole words over several lines, from the top of `room`; returns the height they take.
+int drawWrapped(QPainter& p, const QRect& room, const QString& text, const QFont& font,
+                const QColor& c);
 int textWidth(const QString& text, const QFont& font);
 
 enum class Points { Up, Down, Left, Right };

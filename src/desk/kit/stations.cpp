@@ -9,7 +9,6 @@
 namespace zelo::desk {
 
 namespace {
-constexpr int kGap = 20;
 constexpr int kKeyGap = 5;
 } // namespace
 
@@ -36,6 +35,11 @@ void Stations::setSmall(bool small) {
     update();
 }
 
+void Stations::setGap(int gap) {
+    gap_ = gap;
+    update();
+}
+
 void Stations::setOnEdge(bool on) {
     on_edge_ = on;
     update();
@@ -56,7 +60,7 @@ QRect Stations::wordRect(int index) const {
         total += widthOf(i);
     const int gap = spread_ && words_.size() > 1
                         ? (width() - total) / static_cast<int>(words_.size() - 1)
-                        : kGap;
+                        : gap_;
     int x = 0;
     for (int i = 0; i < index; ++i)
         x += widthOf(i) + gap;

@@ -19,6 +19,7 @@ public:
     int chosen() const { return chosen_; }
     void setChosen(int index); // without a signal
     void setSmall(bool small); // 11 px words, for narrow places
+    void setGap(int gap);      // between words that are not spread, px
     void setOnEdge(bool on);   // stands on its parent's lower edge: no rule of its own
     QSize sizeHint() const override;
     bool claims(const QKeyEvent& key) const override;
@@ -45,6 +46,7 @@ private:
     bool small_ = false;
     int chosen_ = 0;
     int hovered_ = -1;
+    int gap_ = 20;
 };
 
 } // namespace zelo::desk

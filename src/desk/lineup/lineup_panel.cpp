@@ -69,7 +69,7 @@ void LineupPanel::dropEvent(QDropEvent* event) {
 }
 
 void LineupPanel::resizeEvent(QResizeEvent*) {
-    choose_->setGeometry(20, 102, choose_->sizeHint().width(), 22);
+    choose_->setGeometry(20, 104, choose_->sizeHint().width(), 22);
     const int x = width() - 260;
     reverse_->setGeometry(x, 38, reverse_->sizeHint().width(), 20);
     middle_->setGeometry(x, 58, middle_->sizeHint().width(), 20);
@@ -156,7 +156,7 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::Type
     if (hasFocus() && place == cursor_)
         drawFocusBrackets(p, glass.toRect().adjusted(-6, -6, 6, 6));
     // Figures thin out when lamps stand close.
-    const int every = g.pitch >= 20 ? 1 : static_cast<int>(std::ceil(20 / g.pitch));
+    const int every = static_cast<int>(std::ceil(widest_ / g.pitch));
     if (static_cast<int>(place) % every != 0)
         return;
     if (lamp && (!dark || lamp->intensity > 0))
@@ -207,7 +207,7 @@ void LineupPanel::paintBrackets(QPainter& p) {
 
 void LineupPanel::paintWords(QPainter& p) {
     const auto& lineup = document_.lineup();
-    drawText(p, 20, 28, tr("Lineup"), typeface(Type::Title), theme().text);
+    drawText(p, 20, 26, tr("Lineup"), typeface(Type::Title), theme().text);
     std::map<std::pair<std::string, std::string>, int> types;
     int in_hand = 0;
     for (const auto id : lineup) {
@@ -216,16 +216,16 @@ void LineupPanel::paintWords(QPainter& p) {
         in_hand += document_.state().hand->contains(id);
     }
     if (lineup.empty()) {
-        drawText(p, 20, 50, tr("No lamps chosen yet."), typeface(Type::Small), theme().dim);
+        drawText(p, 20, 46, tr("No lamps chosen yet."), typeface(Type::Small), theme().dim);
         return;
     }
     const int n = static_cast<int>(lineup.size());
     const int t = static_cast<int>(types.size());
-    drawText(p, 20, 48,
+    drawText(p, 20, 44,
              t == 1 ? tr("%n lamps of one type", nullptr, n)
                     : tr("%n lamps of %1 types", nullptr, n).arg(t),
              typeface(Type::Small), theme().dim);
-    drawText(p, 20, 70,
+    drawText(p, 20, 61,
              in_hand ? tr("%n in hand, Esc puts them down", nullptr, in_hand)
                      : tr("nothing in hand"),
              typeface(Type::Small), theme().text);
@@ -233,11 +233,11 @@ void LineupPanel::paintWords(QPainter& p) {
         const play::StageLamp* lamp = document_.stage().lamp(id);
         if (!lamp || lamp->dark == play::DarkWhy::None)
             continue;
-        drawText(p, 20, 88,
-                 tr("lamp %1 is dark: %2")
-                     .arg(document_.show().fixture(id)->number)
-                     .arg(tr(play::words(lamp->dark))),
-                 typeface(Type::Small), theme().dim);
+        drawWrapped(p, QRect(20, 68, kLeft - 32, 34),
+                    tr("lamp %1 is dark: %2")
+                        .arg(document_.show().fixture(id)->number)
+                        .arg(tr(play::words(lamp->dark))),
+                    typeface(Type::Small), theme().dim);
         break;
     }
 }
@@ -248,6 +248,11 @@ void LineupPanel::paintEvent(QPaintEvent*) {
     paintWords(p);
     p.fillRect(kLeft, kGlassTop + kGlassHeight, width() - kLeft - kRight, 1, theme().hair);
     const auto focus = document_.focusType();
+    widest_ = 20; // of the figures over and under the lamps
+    for (const auto id : document_.lineup())
+        if (const auto* f = document_.show().fixture(id))
+            widest_ =
+                std::max(widest_, 5 + textWidth(QString::number(f->number), typeface(Type::Small)));
     for (std::size_t i = 0; i < document_.lineup().size(); ++i)
         paintLamp(p, i, focus);
     paintBrackets(p);

@@ -62,6 +62,7 @@ private:
     enum class Drag { None, Undecided, Intensity, Order } drag_ = Drag::None;
     show::HandPtr hand_at_press_;
     Gesture gesture_;
+    int widest_ = 20;
     unsigned shuffles_ = 0;
 };
 

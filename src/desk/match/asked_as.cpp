@@ -136,8 +136,9 @@ void AskedAs::keyPressEvent(QKeyEvent* event) {
 }
 
 void AskedAs::resizeEvent(QResizeEvent*) {
-    a_->setGeometry(0, kFields, 84, 24);
-    b_->setGeometry(88, kFields, 84, 24);
+    const int half = (width() - 4) / 2;
+    a_->setGeometry(0, kFields, half, 24);
+    b_->setGeometry(half + 4, kFields, half, 24);
     hex_->setGeometry(0, kFields, 110, 24);
     lamp_->setGeometry(0, kFields, 84, 24);
 }

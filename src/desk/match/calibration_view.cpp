@@ -222,12 +222,13 @@ void CalibrationView::resizeEvent(QResizeEvent*) {
     done_->setGeometry(right - 90, 16, 90, 28);
     int x = kMargin;
     for (Button* b : {start_, keep_, forget_}) {
-        b->setGeometry(x, height() - 44, std::max(90, b->sizeHint().width()), 28);
+        b->setGeometry(x, height() - 44, std::max(70, b->sizeHint().width()), 28);
         x += b->width() + 8;
     }
-    correct_->setGeometry(right - 90, height() - 44, 90, 28);
-    v_->setGeometry(right - 90 - 100, height() - 42, 88, 24);
-    u_->setGeometry(right - 90 - 200, height() - 42, 88, 24);
+    const int wide = correct_->sizeHint().width();
+    correct_->setGeometry(right - wide, height() - 44, wide, 28);
+    v_->setGeometry(correct_->x() - 86, height() - 42, 78, 24);
+    u_->setGeometry(v_->x() - 82, height() - 42, 78, 24);
 }
 
 // Its type's data as a dim line, what was measured as a bright one.
@@ -282,7 +283,7 @@ void CalibrationView::paintEmitter(QPainter& p, const QRect& room,
 
 void CalibrationView::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    p.fillRect(rect(), theme().bench);
+    paintGround(p, rect(), theme().bench);
     const auto* f = fixture();
     const auto t = type();
     if (!f || !t)

@@ -101,9 +101,6 @@ void LevelColumn::paintEvent(QPaintEvent*) {
                         typeface(Type::Work), kept_out_ ? theme().dim : theme().bright);
     if (hovered() && !kept_out_)
         p.fillRect(centre - 12, base + 3, 24, 1, theme().rule);
-    const QString name =
-        QFontMetrics(typeface(Type::Small)).elidedText(short_name_, Qt::ElideRight, width() + 6);
-    drawTextCentred(p, centre, base + 17, name, typeface(Type::Small), theme().dim);
     if (hasFocus())
         drawFocusBrackets(p, QRect(w.left() - 6, 0, w.width() + 12, w.height() + 8));
 }

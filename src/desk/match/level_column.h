@@ -13,7 +13,8 @@ public:
     LevelColumn(const QString& emitter, QWidget* parent);
     void setLight(const QColor& colour, bool kept_out, bool pinned);
     void setShortName(const QString& name);
-    static constexpr int kBelow = 40; // value and name under the well
+    const QString& shortName() const { return short_name_; } // painted by Mix, under the column
+    static constexpr int kBelow = 26;                        // the value under the well
 
 signals:
     void pinWanted();

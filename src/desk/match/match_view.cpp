@@ -6,6 +6,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
+#include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
@@ -17,6 +18,8 @@
 #include "desk/readings/full_readings.h"
 #include "desk/readings/spectrum_plot.h"
 
+#include <QScrollArea>
+#include <QScrollBar>
 #include <algorithm>
 #include <cmath>
 
@@ -24,9 +27,10 @@ namespace zelo::desk {
 
 namespace {
 
-constexpr int kMargin = 24;
-constexpr int kSide = 172; // width of Want and Get
-constexpr int kMixWidth = 300;
+constexpr int kLeader = 24; // between the disc and Want or Get, at least
+constexpr int kMixWidth = 340;
+constexpr int kGetTop = 44;
+constexpr int kScrollBar = 10;
 
 } // namespace
 
@@ -59,6 +63,26 @@ void TypeButton::show(const TypeRow& row, bool in_focus) {
     update();
 }
 
+QString TypeButton::candela() const {
+    return tr("%1 cd").arg(numberText(candela_, 0));
+}
+
+bool TypeButton::beside(int width) const {
+    const QFont small = typeface(Type::Small);
+    return !in_focus_ && textWidth(words_, small) + textWidth(candela(), small) + 10 <= width;
+}
+
+int TypeButton::wordsHeight(int width) const {
+    return QFontMetrics(typeface(Type::Small))
+        .boundingRect(QRect(0, 0, width, 1000), Qt::TextWordWrap, words_)
+        .height();
+}
+
+int TypeButton::heightAt(int width) const {
+    const int words = std::max(14, wordsHeight(width));
+    return line() + 5 + words + (beside(width) ? 2 : 20);
+}
+
 void TypeButton::paintEvent(QPaintEvent*) {
     QPainter p(this);
     const QFont name = typeface(in_focus_ ? Type::Title : Type::Work);
@@ -70,23 +94,21 @@ void TypeButton::paintEvent(QPaintEvent*) {
                  theme().dim);
     if (judged_)
         drawTextRight(p, width(), base, numberText(miss_uv_, 4), name, ink);
-    const int line = base + (in_focus_ ? 12 : 8);
-    p.fillRect(0, line, width(), 1, in_focus_ ? theme().rule : theme().hair);
-    const QString cd = tr("%1 cd").arg(numberText(candela_, 0));
-    const int below = line + (in_focus_ ? 20 : 16);
-    const int room = width() - (in_focus_ ? 0 : textWidth(cd, typeface(Type::Small)) + 10);
-    drawText(p, 0, below,
-             QFontMetrics(typeface(Type::Small)).elidedText(words_, Qt::ElideRight, room),
-             typeface(Type::Small), in_focus_ ? theme().text : theme().dim);
+    const int rule = line();
+    p.fillRect(0, rule, width(), 1, in_focus_ ? theme().rule : theme().hair);
+    const QFont small = typeface(Type::Small);
+    const QRect room(0, rule + 5, width(), wordsHeight(width()));
+    drawWrapped(p, room, words_, small, in_focus_ ? theme().text : theme().dim);
+    const int below = beside(width()) ? rule + 16 : room.bottom() + 14;
     if (in_focus_) {
         const int number =
-            drawText(p, 0, below + 20, numberText(candela_, 0), typeface(Type::Work), theme().text);
-        drawText(p, number + 5, below + 20, tr("cd at full"), typeface(Type::Small), theme().dim);
+            drawText(p, 0, below, numberText(candela_, 0), typeface(Type::Work), theme().text);
+        drawText(p, number + 5, below, tr("cd at full"), small, theme().dim);
         if (std::isfinite(rf_))
-            drawTextRight(p, width(), below + 20, tr("R_f %1").arg(numberText(rf_, 0)),
-                          typeface(Type::Small), theme().text);
+            drawTextRight(p, width(), below, tr("R_f %1").arg(numberText(rf_, 0)), small,
+                          theme().text);
     } else {
-        drawTextRight(p, width(), below, cd, typeface(Type::Small), theme().dim);
+        drawTextRight(p, width(), below, candela(), small, theme().dim);
     }
     if (hasFocus())
         drawFocusBrackets(p, rect());
@@ -117,7 +139,8 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
                             {tr("Eye"), tr("Camera")}, {}, false, this)),
       balance_(new NumberField(tr("Camera balance"), tr("What the camera is balanced to"),
                                {2000, 12000, 100, 0}, tr("K"), this)),
-      asked_as_(new AskedAs(match, this)), skin_(new SkinPanel(document, match, this)),
+      get_(new QScrollArea(this)), asked_as_(new AskedAs(match, this)),
+      skin_(new SkinPanel(document, match, this)),
       level_(new Button(tr("level all"), {},
                         tr("All types at the brightness of the weakest, by their intensities"),
                         Button::Kind::Text, this)),
@@ -128,6 +151,15 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
       calibration_(new CalibrationView(document, this)) {
     setAccessibleName(tr("Match"));
     setAcceptDrops(true);
+    get_->setAccessibleName(tr("What each type gets"));
+    get_->setToolTip(tr("A press brings a type into focus"));
+    get_->setWidget(new QWidget(get_));
+    get_->setFrameShape(QFrame::NoFrame);
+    get_->setFocusPolicy(Qt::NoFocus);
+    get_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    get_->setStyleSheet("QScrollArea,QScrollArea>QWidget>QWidget{background:transparent}" +
+                        scrollBarStyle());
+    connect(get_->verticalScrollBar(), &QScrollBar::valueChanged, this, [this] { update(); });
     connect(mired_, &NumberField::valueEdited, this, [this](double mired, int gesture) {
         match_.setWhite(std::round(1e6 / mired), tint_->value(), gesture);
     });
@@ -183,17 +215,18 @@ void MatchView::dropEvent(QDropEvent* event) {
 
 MatchView::Places MatchView::places() const {
     // At 740 × 620 the disc has r 112 and stands at (370, 152); more room makes it larger.
-    const double grow =
-        std::clamp(std::min((width() - 740) / 3.0, (height() - 620) / 3.0), -30.0, 140.0);
-    const double r = 112 + grow;
-    return {{width() / 2.0, 40 + r}, r, static_cast<int>(40 + 2 * r + 36)};
+    const int below = std::clamp(172 + (width() - 740) / 8, 164, 300);
+    const double across = width() / 2.0 - kMargin - kLeader; // of the disc and one side
+    const double r = std::clamp(std::min(across - below, (height() - 330) * 0.386), 56.0, 420.0);
+    const int side = std::clamp(static_cast<int>(across - r), below, 300);
+    return {{width() / 2.0, 40 + r}, r, static_cast<int>(40 + 2 * r + 36), side, below};
 }
 
 std::vector<MatchView::Part> MatchView::parts() const {
     // The type in focus has half the height, the others share the rest.
     const auto n = match_.rows().size();
     std::vector<Part> all;
-    const auto [centre, r, lower] = places();
+    const auto [centre, r, lower, side, below] = places();
     double y = centre.y() - r;
     for (std::size_t i = 0; i < n; ++i) {
         const double share = n == 1                     ? 1
@@ -206,12 +239,12 @@ std::vector<MatchView::Part> MatchView::parts() const {
 }
 
 QPoint MatchView::wantedPixel() const {
-    const auto [centre, r, lower] = places();
+    const auto [centre, r, lower, side, below] = places();
     return QPointF(centre.x() - r / 2, centre.y()).toPoint();
 }
 
 QPoint MatchView::gotPixel() const {
-    const auto [centre, r, lower] = places();
+    const auto [centre, r, lower, side, below] = places();
     const auto all = parts();
     if (all.empty())
         return {};
@@ -220,27 +253,27 @@ QPoint MatchView::gotPixel() const {
 }
 
 void MatchView::resizeEvent(QResizeEvent*) {
-    const auto [centre, r, lower] = places();
+    const auto [centre, r, lower, side, below] = places();
     const int cx = static_cast<int>(centre.x());
     const int cy = static_cast<int>(centre.y());
-    const int mix_width = std::min(width() - 2 * (kMargin + kSide) - 48 + 48,
+    const int mix_width = std::min(width() - 2 * (kMargin + below + 16),
                                    std::max(kMixWidth, static_cast<int>(2.7 * r)));
     mix_->setGeometry(cx - mix_width / 2, lower - 14, mix_width, height() - lower + 14 - 8);
     for (NumberField* f : {lamp_, kelvin_})
-        f->setGeometry(kMargin + kSide - 72, cy + 8, 72, 24);
-    tint_->setGeometry(kMargin + kSide - 92, cy + 30, 92, 24);
-    mired_->setGeometry(kMargin + kSide - 92, cy + 52, 92, 24);
+        f->setGeometry(kMargin + side - 72, cy + 8, 72, 24);
+    tint_->setGeometry(kMargin + side - 92, cy + 30, 92, 24);
+    mired_->setGeometry(kMargin + side - 92, cy + 52, 92, 24);
     daylight_->setGeometry(kMargin, cy + 53, daylight_->sizeHint().width(), 22);
-    asked_as_->setGeometry(kMargin, lower + 12, kSide + 14, AskedAs::kHeight);
+    asked_as_->setGeometry(kMargin, lower + 12, below, AskedAs::kHeight);
     const int light = lower + 12 + AskedAs::kHeight + 20;
-    through_->setGeometry(kMargin, light, kSide, std::max(50, height() - light - 44));
+    through_->setGeometry(kMargin, light, below, height() - light - 44);
     seen_by_->setGeometry(kMargin, height() - 38, seen_by_->sizeHint().width(), 34);
-    balance_->setGeometry(kMargin + kSide - 84, height() - 36, 84, 24);
-    skin_->setGeometry(width() - kMargin - kSide, lower - 12, kSide, height() - lower + 4);
+    balance_->setGeometry(kMargin + below - 72, height() - 36, 72, 24);
+    skin_->setGeometry(width() - kMargin - below, lower - 12, below, height() - lower + 4);
     int x = width() - kMargin;
     for (Button* b : {common_, level_}) {
         const int w = b->sizeHint().width();
-        b->setGeometry(x - w, cy + static_cast<int>(r) - 6, w, 22);
+        b->setGeometry(x - w, lower - 36, w, 22);
         x -= w + 16;
     }
     refresh();
@@ -253,22 +286,16 @@ void MatchView::refresh() {
         types_.pop_back();
     }
     while (types_.size() < all.size()) {
-        auto* button = new TypeButton(this);
+        auto* button = new TypeButton(get_->widget());
         const std::size_t i = types_.size();
         connect(button, &TypeButton::clicked, this,
                 [this, i] { document_.setFocusType(match_.rows()[i].key); });
         button->QWidget::show();
         types_.push_back(button);
-        for (QWidget* over : {static_cast<QWidget*>(full_), static_cast<QWidget*>(calibration_)})
-            over->raise(); // what lies over the bench stays over it
     }
-    for (std::size_t i = 0; i < all.size(); ++i) {
-        const bool focus = i == match_.focusIndex();
-        types_[i]->show(match_.rows()[i], focus);
-        const int line = focus ? 32 : 22; // the line inside the button is the leader's height
-        const int y = static_cast<int>((all[i].top + all[i].bottom) / 2) - line;
-        types_[i]->setGeometry(width() - kMargin - kSide, y, kSide, focus ? 78 : 44);
-    }
+    for (std::size_t i = 0; i < all.size(); ++i)
+        types_[i]->show(match_.rows()[i], i == match_.focusIndex());
+    placeRows();
     level_->setVisible(all.size() > 1);
     common_->setVisible(all.size() > 1);
     const auto lamp_k = match_.lampK();
@@ -286,7 +313,7 @@ void MatchView::refresh() {
         tint_->setValue(match_.whiteDuv().value_or(0));
     }
     const light::Wanted* wanted = match_.wanted();
-    through_->setVisible(wanted && wanted->spectrum);
+    through_->setVisible(wanted && wanted->spectrum && through_->height() >= 36);
     if (wanted && wanted->spectrum) {
         std::optional<colour::Spectrum> lamp;
         if (wanted->lamp) // at the strength that it has before the gel
@@ -296,8 +323,64 @@ void MatchView::refresh() {
     update();
 }
 
+// Each row at the height of its part of the disc, as far as they leave each other room.
+void MatchView::placeRows() {
+    const auto place = places();
+    const auto all = parts();
+    const int room = place.lower - 40 - kGetTop;
+    std::vector<int> tops;
+    int next = 0;
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const int ideal = static_cast<int>((all[i].top + all[i].bottom) / 2) - types_[i]->line();
+        tops.push_back(std::max(next, ideal - kGetTop));
+        next = tops[i] + types_[i]->heightAt(place.side);
+    }
+    int limit = room; // too low: up again, from the last
+    for (std::size_t i = all.size(); i-- > 0;) {
+        tops[i] = std::min(tops[i], limit - types_[i]->heightAt(place.side));
+        limit = tops[i];
+    }
+    if (limit < 0) { // they do not fit: one under the other, and scrolled
+        next = 0;
+        for (std::size_t i = 0; i < all.size(); ++i) {
+            tops[i] = next;
+            next += types_[i]->heightAt(place.side - kScrollBar);
+        }
+    }
+    const int wide = place.side - (limit < 0 ? kScrollBar : 0);
+    get_->setGeometry(place.get(), kGetTop, place.side, room);
+    get_->widget()->resize(wide, limit < 0 ? next : room);
+    for (std::size_t i = 0; i < all.size(); ++i)
+        types_[i]->setGeometry(0, tops[i], wide, types_[i]->heightAt(wide));
+    if (!types_.empty())
+        get_->ensureWidgetVisible(types_[match_.focusIndex()], 0, 0);
+}
+
+// Leaders tie each part to its words.
+void MatchView::paintLeaders(QPainter& p) const {
+    const auto place = places();
+    const auto all = parts();
+    const int to = place.get() - 1;
+    for (std::size_t i = 0; i < std::min(all.size(), types_.size()); ++i) {
+        const int y = static_cast<int>(std::round((all[i].top + all[i].bottom) / 2));
+        const double dy = y - place.centre.y();
+        const double edge =
+            place.centre.x() + std::sqrt(std::max(0.0, place.r * place.r - dy * dy));
+        const int at = types_[i]->mapTo(this, QPoint(0, types_[i]->line())).y();
+        const QColor& c = i == match_.focusIndex() ? theme().rule : theme().hair;
+        const int from = static_cast<int>(edge) + 9;
+        p.fillRect(QRect(from, y - 3, 1, 7), c);
+        if (!get_->geometry().contains(get_->x() + 1, at))
+            continue; // scrolled away
+        const int bend = at == y ? to : to - 8;
+        p.fillRect(QRect(from, y, bend - from + 1, 1), c);
+        p.fillRect(QRect(bend, std::min(at, y), 1, std::abs(at - y) + 1), c);
+        p.fillRect(QRect(bend, at, to - bend + 1, 1), c);
+    }
+}
+
 void MatchView::paintDisc(QPainter& p) {
-    const auto [centre, r, lower] = places();
+    const auto [centre, r, lower, side, below] = places();
     const QRectF disc(centre.x() - r, centre.y() - r, 2 * r, 2 * r);
     const light::Wanted* wanted = match_.wanted();
     p.save();
@@ -325,24 +408,14 @@ void MatchView::paintDisc(QPainter& p) {
     p.restore();
     drawPointer(p, {seam, disc.top() - 4}, Points::Down, 9, 7, theme().text);
     drawPointer(p, {seam, disc.bottom() + 4}, Points::Up, 9, 7, theme().text);
-    // Leaders tie each part to its words.
-    for (std::size_t i = 0; i < all.size(); ++i) {
-        const double y = std::round((all[i].top + all[i].bottom) / 2);
-        const double dy = y - centre.y();
-        const double x = centre.x() + std::sqrt(std::max(0.0, r * r - dy * dy));
-        const bool focus = i == match_.focusIndex();
-        const QColor& c = focus ? theme().rule : theme().hair;
-        const double from = x + 9;
-        p.fillRect(QRectF(from, y, width() - kMargin - kSide - from, 1), c);
-        p.fillRect(QRectF(from, y - 3, 1, 7), c);
-    }
+    paintLeaders(p);
     const double y = std::round(centre.y());
     p.fillRect(QRectF(kMargin, y, centre.x() - r - 9 - kMargin, 1), theme().rule);
     p.fillRect(QRectF(centre.x() - r - 10, y - 3, 1, 7), theme().rule);
 }
 
 void MatchView::paintWant(QPainter& p) {
-    const auto [centre, r, lower] = places();
+    const auto [centre, r, lower, side, below] = places();
     const int y = static_cast<int>(std::round(centre.y()));
     drawText(p, kMargin, 36, tr("Want"), typeface(Type::Title), theme().text);
     const QString head = match_.headline();
@@ -350,33 +423,36 @@ void MatchView::paintWant(QPainter& p) {
         drawText(p, kMargin, y - 12, tr("No colour yet"), typeface(Type::Title), theme().text);
     } else {
         const int w = drawText(p, kMargin, y - 12, head, typeface(Type::Asked), theme().bright);
-        const int room = static_cast<int>(centre.x() - r) - 16 - kMargin - w;
-        drawText(p, kMargin + w + 10, y - 12,
-                 QFontMetrics(typeface(Type::Title))
-                     .elidedText(match_.headlineName(), Qt::ElideRight, room),
-                 typeface(Type::Title), theme().bright);
+        const QString name = match_.headlineName();
+        const QFont face = typeface(Type::Title);
+        const int room = static_cast<int>(centre.x() - r) - 16 - kMargin;
+        if (textWidth(name, face) <= room - w - 10)
+            drawText(p, kMargin + w + 10, y - 12, name, face, theme().bright);
+        else // over the number
+            drawElided(p, kMargin, y - 44, room, name, face, theme().bright);
     }
     drawText(p, kMargin, y + 22, match_.kindText(), typeface(Type::Small), theme().dim);
     const light::Wanted* wanted = match_.wanted();
     if (match_.lampK() && wanted) {
         drawText(p, kMargin, y + 44, tr("lets through"), typeface(Type::Small), theme().dim);
-        drawTextRight(p, kMargin + kSide - 17, y + 44, numberText(100 * wanted->transmitted, 0),
+        drawTextRight(p, kMargin + side - 17, y + 44, numberText(100 * wanted->transmitted, 0),
                       typeface(Type::Work), theme().text);
-        drawText(p, kMargin + kSide - 12, y + 44, QStringLiteral("%"), typeface(Type::Small),
+        drawText(p, kMargin + side - 12, y + 44, QStringLiteral("%"), typeface(Type::Small),
                  theme().dim);
     }
     drawText(p, kMargin, lower, tr("asked for as"), typeface(Type::Small), theme().dim);
+    // What is wrong stands under the numbers.
     const TypeRow* row = match_.focus();
-    if (row && row->lamp.colour && !row->lamp.colour->trouble.empty()) {
-        const QRect room(kMargin, y + 54, kSide + 20, 60);
-        p.setFont(typeface(Type::Small));
-        p.setPen(theme().text);
-        p.drawText(room, Qt::TextWordWrap, toQt(row->lamp.colour->trouble));
-    }
+    const int under = match_.whiteK() ? 80 : match_.lampK() ? 50 : 28;
+    QRect notes(kMargin, y + under, side, lower - 14 - y - under);
+    if (row && row->lamp.colour && !row->lamp.colour->trouble.empty())
+        notes.setTop(notes.top() + 4 +
+                     drawWrapped(p, notes, toQt(row->lamp.colour->trouble), typeface(Type::Small),
+                                 theme().text));
     if (wanted && document_.colours().outside(wanted->xyz))
-        drawText(p, kMargin, y + 66, tr("beyond this screen: shown as near as it can"),
-                 typeface(Type::Small), theme().dim);
-    if (wanted && wanted->spectrum)
+        drawWrapped(p, notes, tr("beyond this screen: shown as near as it can"),
+                    typeface(Type::Small), theme().dim);
+    if (through_->isVisible())
         drawText(p, kMargin, through_->y() - 12,
                  match_.lampK() ? tr("light through the gel") : tr("light wanted"),
                  typeface(Type::Small), theme().dim);
@@ -387,9 +463,10 @@ void MatchView::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), theme().bench);
     paintDisc(p);
     paintWant(p);
-    drawText(p, width() - kMargin - kSide, 36, tr("Get"), typeface(Type::Title), theme().text);
+    const int side = places().side;
+    drawText(p, width() - kMargin - side, 36, tr("Get"), typeface(Type::Title), theme().text);
     if (match_.rows().empty()) {
-        drawText(p, width() - kMargin - kSide, 60, tr("Choose lamps in the lineup: L"),
+        drawText(p, width() - kMargin - side, 60, tr("Choose lamps in the lineup: L"),
                  typeface(Type::Small), theme().text);
         return;
     }

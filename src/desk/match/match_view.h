@@ -8,6 +8,8 @@
 #include <QAbstractButton>
 #include <QWidget>
 
+class QScrollArea;
+
 namespace zelo::desk {
 
 class AskedAs;
@@ -18,6 +20,7 @@ class MixPanel;
 class NumberField;
 class SkinPanel;
 class SpectrumPlot;
+
 class Stations;
 
 // One row of Get; pressing it brings its type into focus.
@@ -26,11 +29,17 @@ class TypeButton : public QAbstractButton {
 public:
     explicit TypeButton(QWidget* parent);
     void show(const TypeRow& row, bool in_focus);
+    int line() const { return in_focus_ ? 30 : 20; } // y of its rule
+    int heightAt(int width) const;                   // of all it says
 
 protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
+    QString candela() const;
+    // The words stand beside the candela when there is room, else on lines of their own.
+    bool beside(int width) const;
+    int wordsHeight(int width) const;
     QString name_, words_;
     double miss_uv_ = 0, candela_ = 0, rf_ = 0;
     bool in_focus_ = false, judged_ = false;
@@ -61,13 +70,19 @@ private:
         QPointF centre;
         double r;
         int lower; // y of the lower row's titles
+        int side;  // width of Want and Get
+        int below; // width of what stands under them
+        int get() const { return static_cast<int>(2 * centre.x()) - kMargin - side; } // its left
     };
+    static constexpr int kMargin = 24;
     struct Part { // a slice of the right half
         double top, bottom;
     };
     Places places() const;
     std::vector<Part> parts() const; // one per row of the model
     void refresh();
+    void placeRows();
+    void paintLeaders(QPainter& p) const;
     void paintDisc(QPainter& p);
     void paintWant(QPainter& p);
 
@@ -82,6 +97,7 @@ private:
     SpectrumPlot* through_;
     Stations* seen_by_;
     NumberField* balance_;
+    QScrollArea* get_; // the rows of Get, more of them than fit are scrolled
     std::vector<TypeButton*> types_;
     AskedAs* asked_as_;
     SkinPanel* skin_;

@@ -14,6 +14,10 @@
 namespace zelo::desk {
 
 namespace {
+constexpr int kNarrow = 270;  // narrower: the title takes two lines
+constexpr int kNameLine = 14; // height of a line of emitters' names
+constexpr int kMostNameLines = 5;
+constexpr int kNameGap = 5;
 constexpr int kScale = 20;          // room for the columns' one scale at the left
 constexpr double kMostGivenUp = 95; // percent, the end of the slider
 } // namespace
@@ -59,30 +63,68 @@ MixPanel::MixPanel(Document& document, MatchModel& match, QWidget* parent)
     again_->hide();
 }
 
+int MixPanel::top() const { // what stands under the title; narrow: under two lines of it
+    return width() < kNarrow ? 16 : 0;
+}
+
 QRect MixPanel::curveRect() const {
-    return {6, 76, width() - 12, 34};
+    return {6, top() + 76, width() - 12, 34};
+}
+
+int MixPanel::pitch() const {
+    const int n = std::max<int>(1, static_cast<int>(columns_.size()));
+    return static_cast<int>(std::min(52.0, (width() + 12.0 - kScale) / n));
+}
+
+// Each under its column, on as few lines as let all of them be read.
+std::vector<QPoint> MixPanel::namePlaces(int* lines) const {
+    const QFont small = typeface(Type::Small);
+    std::vector<QPoint> places;
+    for (*lines = 1; *lines <= kMostNameLines; ++*lines) {
+        places.clear();
+        std::vector<int> end(static_cast<std::size_t>(*lines), -kNameGap);
+        for (std::size_t i = 0; i < columns_.size(); ++i) {
+            const int wide = textWidth(columns_[i]->shortName(), small);
+            const int centre = kScale - 12 + pitch() * static_cast<int>(i) + pitch() / 2;
+            const int left = std::clamp(centre - wide / 2, 0, std::max(0, width() - wide));
+            const auto line =
+                std::find_if(end.begin(), end.end(), [&](int e) { return e + kNameGap <= left; });
+            if (line == end.end() || wide > width())
+                break;
+            *line = left + wide;
+            places.emplace_back(left, static_cast<int>(line - end.begin()));
+        }
+        if (places.size() == columns_.size())
+            return places;
+    }
+    *lines = kMostNameLines; // shortened, each in its turn
+    places.clear();
+    for (std::size_t i = 0; i < columns_.size(); ++i)
+        places.emplace_back(kScale - 12 + pitch() * static_cast<int>(i),
+                            static_cast<int>(i) % kMostNameLines);
+    return places;
 }
 
 void MixPanel::resizeEvent(QResizeEvent*) {
-    intents_->setGeometry(0, 26, width(), 34);
-    slider_->setGeometry(0, 100, width(), 26);
-    give_up_->setGeometry(60, 128, 150, 24);
-    int right = width();
+    const int y = top();
+    intents_->setGeometry(0, y + 26, width(), 34);
+    slider_->setGeometry(0, y + 100, width(), 26);
+    give_up_->setGeometry(56, y + 128, 156, 24);
+    int left = 0;
     for (Button* b : {families_, again_}) {
         const int w = b->sizeHint().width() + 4; // bold when it is on
-        b->setGeometry(right - w, 0, w, 20);
-        right -= w + 8;
+        b->setGeometry(left, y + 152, w, 20);
+        left += w + 10;
     }
-    hold_->setGeometry(width() - hold_->sizeHint().width() - 4, 148, hold_->sizeHint().width() + 4,
-                       20);
-    const int n = std::max<int>(1, static_cast<int>(columns_.size()));
-    const double pitch = std::min(52.0, (width() + 12.0 - kScale) / n);
-    const int top = 168;
-    const int height_now = std::max(90, height() - top);
-    for (std::size_t i = 0; i < columns_.size(); ++i) {
-        const int x = static_cast<int>(std::lround(kScale - 12 + pitch * static_cast<double>(i)));
-        columns_[i]->setGeometry(x, top, static_cast<int>(pitch), height_now);
-    }
+    const int hold = hold_->sizeHint().width() + 4;
+    hold_->setGeometry(width() - hold, y + 152, hold, 20);
+    const int well = y + 176;
+    int lines = 1;
+    namePlaces(&lines);
+    const int height_now = std::max(60, height() - well - 4 - kNameLine * lines);
+    for (std::size_t i = 0; i < columns_.size(); ++i)
+        columns_[i]->setGeometry(kScale - 12 + pitch() * static_cast<int>(i), well, pitch(),
+                                 height_now);
 }
 
 // The parts that the mode sets: emitters, flags, wheels, the fixture's own colour engine.
@@ -187,8 +229,17 @@ void MixPanel::paintEvent(QPaintEvent*) {
     const int w = drawText(p, 0, 14, tr("Mix"), typeface(Type::Title), theme().bright);
     if (!row)
         return;
+    const int unit = drawTextRight(p, width(), 14, tr("cd"), typeface(Type::Small), theme().dim);
+    const int light = drawTextRight(p, width() - unit - 5, 14, numberText(row->candela, 0),
+                                    typeface(Type::Work), theme().bright);
     const QString by_hand = row->lamp.by_hand ? tr(", by hand") : QString();
-    drawText(p, w + 14, 14, match_.lampsText() + by_hand, typeface(Type::Small), theme().dim);
+    const int x = top() ? 0 : w + 14;
+    const int room = top() ? width() : width() - unit - light - 20 - x;
+    drawText(p, x, 14 + top(),
+             QFontMetrics(typeface(Type::Small))
+                 .elidedText(match_.lampsText() + by_hand, Qt::ElideRight, room),
+             typeface(Type::Small), theme().dim);
+    paintNames(p);
     const auto wish = match_.wish();
     if (!columns_.empty()) { // the columns' scale, every tenth
         const int top = columns_.front()->y() + 4;
@@ -201,7 +252,7 @@ void MixPanel::paintEvent(QPaintEvent*) {
     if (!wish)
         return;
     if (wish->intent == mix::Intent::Brightest) {
-        drawText(p, 0, 86,
+        drawText(p, 0, top() + 86,
                  tr("The most light this colour can have: %1 cd").arg(numberText(row->candela, 0)),
                  typeface(Type::Small), theme().dim);
         return;
@@ -245,19 +296,33 @@ void MixPanel::paintEvent(QPaintEvent*) {
         const int value = textWidth(ssi, typeface(Type::Work));
         const QString name = match_.tradeOffName();
         const int label = textWidth(name, typeface(Type::Small));
-        const int x = std::clamp(static_cast<int>(at.x()) - (value + label + 5) / 2, 0,
-                                 width() - value - label - 5);
-        drawText(p, x, static_cast<int>(at.y()) - 8, name, typeface(Type::Small), theme().dim);
-        drawText(p, x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
+        const int label_x = std::clamp(static_cast<int>(at.x()) - (value + label + 5) / 2, 0,
+                                       width() - value - label - 5);
+        drawText(p, label_x, static_cast<int>(at.y()) - 8, name, typeface(Type::Small),
+                 theme().dim);
+        drawText(p, label_x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
                  theme().bright);
     } else if (const light::Wanted* wanted = match_.wanted(); wanted && !wanted->spectrum) {
-        drawText(p, 0, 86, tr("No curve: a colour typed as numbers has no spectrum."),
-                 typeface(Type::Small), theme().dim);
+        drawWrapped(p, QRect(0, top() + 64, width(), 36),
+                    tr("No curve: a colour typed as numbers has no spectrum."),
+                    typeface(Type::Small), theme().dim);
     }
-    drawText(p, 0, 145, tr("Give-up"), typeface(Type::Work), theme().text);
-    const int unit = drawTextRight(p, width(), 145, tr("cd"), typeface(Type::Small), theme().dim);
-    drawTextRight(p, width() - unit - 5, 145, numberText(row->candela, 0), typeface(Type::Work),
-                  theme().bright);
+    drawText(p, 0, top() + 145, tr("Give-up"), typeface(Type::Work), theme().text);
+}
+
+void MixPanel::paintNames(QPainter& p) {
+    int lines = 1;
+    const auto places = namePlaces(&lines);
+    for (std::size_t i = 0; i < columns_.size(); ++i) {
+        const int y = columns_[i]->geometry().bottom() + 12 + kNameLine * places[i].y();
+        const int next = static_cast<int>(i) + lines < static_cast<int>(columns_.size())
+                             ? lines * pitch() - kNameGap
+                             : width() - places[i].x();
+        drawElided(p, places[i].x(), y,
+                   std::max(next, textWidth(columns_[i]->shortName(), typeface(Type::Small)) *
+                                      (lines < kMostNameLines)),
+                   columns_[i]->shortName(), typeface(Type::Small), theme().dim);
+    }
 }
 
 } // namespace zelo::desk

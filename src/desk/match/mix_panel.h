@@ -30,6 +30,10 @@ private:
     void refresh();
     void makeColumns(const mix::Mixer* mixer);
     QRect curveRect() const;
+    int top() const;
+    int pitch() const;                                // of the columns
+    std::vector<QPoint> namePlaces(int* lines) const; // x, and which line
+    void paintNames(QPainter& p);
 
     Document& document_;
     MatchModel& match_;

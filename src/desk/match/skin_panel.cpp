@@ -63,13 +63,12 @@ void SkinPanel::paintEvent(QPaintEvent*) {
     drawText(p, 0, 14, tr("On skin and cloth"), typeface(Type::Work), theme().bright);
     drawTextRight(p, width(), 14, tr("ΔE"), typeface(Type::Small), theme().dim);
     if (seen_.empty()) {
-        p.setFont(typeface(Type::Small));
-        p.setPen(theme().dim);
         if (match_.wanted())
-            p.drawText(QRect(0, 26, width(), 80), Qt::TextWordWrap,
-                       tr("A colour typed as numbers has no spectrum: how it looks on skin "
-                          "depends on the light that has it. Ask for a gel, a white or a measured "
-                          "light."));
+            drawWrapped(p, QRect(0, 26, width(), 130),
+                        tr("A colour typed as numbers has no spectrum: how it looks on skin "
+                           "depends on the light that has it. Ask for a gel, a white or a measured "
+                           "light."),
+                        typeface(Type::Small), theme().dim);
         return;
     }
     const auto& samples = document_.library().surfaces().gels;

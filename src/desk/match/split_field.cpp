@@ -19,7 +19,7 @@ void SplitField::mousePressEvent(QMouseEvent*) {
 
 void SplitField::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    p.fillRect(rect(), theme().bench);
+    paintGround(p, rect(), theme().bench);
     const int seam = width() / 2;
     const light::Wanted* wanted = match_.wanted();
     p.fillRect(0, 0, seam, height(), wanted ? document_.colours().of(wanted->xyz) : theme().glass);

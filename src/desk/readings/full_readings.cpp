@@ -166,15 +166,16 @@ void FullReadings::paintBins(QPainter& p, const QRectF& room) const {
 
 void FullReadings::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    p.fillRect(rect(), theme().bench);
+    paintGround(p, rect(), theme().bench);
     const TypeRow* row = match_.focus();
     const int w =
         drawText(p, kMargin, 36, tr("Readings in full"), typeface(Type::Title), theme().bright);
     drawText(p, kMargin + w + 14, 36,
              row ? tr("%1, at full; I closes").arg(match_.lampsText()) : QString(),
              typeface(Type::Small), theme().dim);
-    const int wanted_right = kMargin + 270;
-    const int got_right = kMargin + 350;
+    const int bin_width = std::clamp(width() - 3 * kMargin - 376, 200, 290);
+    const int got_right = std::min(kMargin + 350, width() - 3 * kMargin - bin_width - 26);
+    const int wanted_right = got_right - 66;
     int y = 76;
     drawTextRight(p, wanted_right, y, tr("wanted"), typeface(Type::Small), theme().dim);
     drawTextRight(p, got_right, y, tr("got"), typeface(Type::Small), theme().dim);
@@ -202,20 +203,19 @@ void FullReadings::paintEvent(QPaintEvent*) {
                           theme().bright);
         }
     }
-    const QRectF bins(width() - kMargin - 290, 60, 290, 290);
+    const QRectF bins(width() - kMargin - bin_width, 60, bin_width, bin_width);
     if (numbers_.bins) {
         drawText(p, static_cast<int>(bins.left()), 76, tr("Hue bins of TM-30"),
                  typeface(Type::Work), theme().bright);
         paintBins(p, bins.translated(0, 24));
-        drawText(p, static_cast<int>(bins.left()), static_cast<int>(bins.bottom()) + 44,
-                 tr("circle: the reference; figures: R_f of each bin"), typeface(Type::Small),
-                 theme().dim);
+        drawWrapped(p, QRect(bins.toRect().left(), bins.toRect().bottom() + 34, bin_width, 34),
+                    tr("circle: the reference; figures: the fidelity of each bin"),
+                    typeface(Type::Small), theme().dim);
     } else {
-        p.setFont(typeface(Type::Small));
-        p.setPen(theme().dim);
-        p.drawText(bins, Qt::TextWordWrap,
-                   tr("R_a and R_f mean something near white only (Duv within 0.0054): this light "
-                      "is a colour."));
+        drawWrapped(p, bins.toRect(),
+                    tr("The rendering indices mean something near white only (Duv within 0.0054): "
+                       "this light is a colour."),
+                    typeface(Type::Small), theme().dim);
     }
 }
 

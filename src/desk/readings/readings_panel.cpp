@@ -21,6 +21,7 @@ namespace {
 constexpr int kMargin = 20;
 constexpr int kMapTop = 44;
 constexpr int kRow = 20;
+constexpr int kMostRows = 7;
 constexpr int kOwn = 4; // rows that are known at once
 } // namespace
 
@@ -33,7 +34,6 @@ ReadingsPanel::ReadingsPanel(Document& document, MatchModel& match, QWidget* par
       keep_(new Button(tr("Keep"), "K", tr("Keep what is in hand"), Button::Kind::Next, this)),
       put_down_(new Button(tr("Put down"), "Esc", tr("Let go of everything in hand"),
                            Button::Kind::Plain, this)) {
-    setFixedWidth(280);
     setAccessibleName(tr("Readings"));
     connect(keep_, &Button::clicked, this, &ReadingsPanel::keepWanted);
     connect(put_down_, &Button::clicked, this, &ReadingsPanel::putDownWanted);
@@ -48,11 +48,13 @@ ReadingsPanel::ReadingsPanel(Document& document, MatchModel& match, QWidget* par
 }
 
 void ReadingsPanel::resizeEvent(QResizeEvent*) {
+    // The numbers need theirs; the map gets as much of the rest as it can use, then the plot.
     const int w = width() - 2 * kMargin;
-    const int extra = std::max(0, height() - 620); // more height: more map and plot
-    const int map = 224;
+    const int numbers = 18 + kRow + 1 + kMostRows * (kRow - 1) + 44;
+    const int rest = height() - kMapTop - 40 - numbers;
+    const int map = std::clamp(rest - std::clamp(rest / 3, 60, 240), 100, w * 14 / 15);
     map_->setGeometry(kMargin, kMapTop, w, map);
-    spectrum_->setGeometry(kMargin, kMapTop + map + 40, w, 112 + std::min(extra / 2, 160));
+    spectrum_->setGeometry(kMargin, kMapTop + map + 40, w, std::clamp(rest - map, 50, 280));
     keep_->setGeometry(kMargin, height() - 36, w / 2 - 4, 28);
     put_down_->setGeometry(kMargin + w / 2 + 4, height() - 36, w / 2 - 4, 28);
 }
@@ -146,8 +148,6 @@ void ReadingsPanel::paintEvent(QPaintEvent*) {
     p.fillRect(kMargin, y + 5, width() - 2 * kMargin, 1, theme().hair);
     y += kRow + 1;
     for (const ReadingRow& r : rows_) {
-        if (y > keep_->geometry().top() - 6)
-            break;
         drawText(p, kMargin, y, r.name, typeface(Type::Work), theme().text);
         // An index that compares the two has no "wanted" of its own.
         const bool one = !std::isfinite(r.wanted) && r.decimals == 0 && r.name != tr("kelvin") &&

@@ -87,9 +87,7 @@ void CheckPanel::paintEvent(QPaintEvent*) {
     const QFont work = typeface(Type::Work);
     const QFont small = typeface(Type::Small);
     const QRect said(kMargin, 46, room, 54);
-    p.setFont(work);
-    p.setPen(theme().text);
-    p.drawText(said, Qt::TextWordWrap, verdict());
+    drawWrapped(p, said, verdict(), work, theme().text);
     int y = 112;
     bool stopped = false;
     for (std::size_t i = 0; i < links_.size(); ++i) {
@@ -116,9 +114,8 @@ void CheckPanel::paintEvent(QPaintEvent*) {
         p.setRenderHint(QPainter::Antialiasing, false);
         drawText(p, kMargin + 24, y + 12, toQt(link.what), typeface(Type::Work, bad),
                  bad ? theme().bright : theme().text);
-        p.setFont(small);
-        p.setPen(bad ? theme().bright : theme().dim);
-        p.drawText(QRect(kMargin + 24, y + 18, room - 24, 32), Qt::TextWordWrap, toQt(link.words));
+        drawWrapped(p, QRect(kMargin + 24, y + 18, room - 24, 32), toQt(link.words), small,
+                    bad ? theme().bright : theme().dim);
         stopped = stopped || bad;
         y += kLink;
     }

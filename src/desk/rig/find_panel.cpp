@@ -284,15 +284,12 @@ void FindPanel::set(const RigMatch& match) {
 wire::Finder::Answer FindPanel::told(const QString& well) {
     return [document = &document_, panel = QPointer<FindPanel>(this), well](const Done& done) {
         const QString line = done ? well : toQt(done.error().text());
-        QMetaObject::invokeMethod(
-            document,
-            [document, panel, line] {
-                if (!line.isEmpty())
-                    document->tell(line);
-                if (panel)
-                    panel->refresh();
-            },
-            Qt::QueuedConnection);
+        document->post([document, panel, line] {
+            if (!line.isEmpty())
+                document->tell(line);
+            if (panel)
+                panel->refresh();
+        });
     };
 }
 

@@ -225,10 +225,10 @@ void OutputPanel::paintEvent(QPaintEvent*) {
     const int room = width() - 2 * kMargin;
     p.setFont(typeface(Type::Small));
     if (document_.show().outputs.empty()) {
-        p.setPen(theme().text);
-        p.drawText(QRect(kMargin, 178, room, 60), Qt::TextWordWrap,
-                   tr("No line: every universe goes as E1.31 to this computer, where the practice "
-                      "rig listens."));
+        drawWrapped(p, QRect(kMargin, 178, room, 60),
+                    tr("No line: every universe goes as E1.31 to this computer, where the practice "
+                       "rig listens."),
+                    typeface(Type::Small), theme().text);
     }
     int y = add_->geometry().bottom() + 26;
     if (!network) {
@@ -248,10 +248,9 @@ void OutputPanel::paintEvent(QPaintEvent*) {
     p.setFont(typeface(Type::Small));
     y += 10;
     for (const auto& trouble : network->troubles()) {
-        const QRect box =
-            p.boundingRect(QRect(kMargin, y, room, 80), Qt::TextWordWrap, toQt(trouble));
-        p.drawText(box, Qt::TextWordWrap, toQt(trouble));
-        y = box.bottom() + 6;
+        y += drawWrapped(p, QRect(kMargin, y, room, 80), toQt(trouble), typeface(Type::Small),
+                         theme().text) +
+             6;
     }
 }
 

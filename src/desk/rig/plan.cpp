@@ -25,6 +25,7 @@ constexpr double kLamp = 8;     // half the size of a lamp, px
 constexpr double kSnap_m = 0.1; // a dragged lamp stands on tenths of a metre
 constexpr double kDegree = 3.14159265358979323846 / 180;
 constexpr double kMargin_m = 0.9;
+constexpr std::size_t kMostLooked = 300; // lamps: more are not kept from labels
 constexpr double kLeastScale = 4, kMostScale = 400;
 
 constexpr int kShapes = 6;
@@ -167,7 +168,7 @@ QPoint Plan::roomForName(const QRectF& box, int width) const {
 }
 
 // The stage's outline and its areas with their names; the one under the pointer stronger.
-void Plan::paintStage(QPainter& p) const {
+void Plan::paintStage(QPainter& p) {
     const auto& stage = document_.show().stage;
     if (!stage)
         return;
@@ -187,6 +188,8 @@ void Plan::paintStage(QPainter& p) const {
         const QRectF box = shape.boundingRect();
         const QFont font = typeface(Type::Small);
         const QPoint at = roomForName(box, textWidth(toQt(area.name), font));
+        const int wide = textWidth(toQt(area.name), font);
+        taken_.emplace_back(at.x() - 1, at.y() - 10, wide + 2, 12);
         drawText(p, at.x(), at.y(), toQt(area.name), font, under ? theme().bright : theme().text);
     }
     if (stage->outline.size() >= 3) {
@@ -227,20 +230,33 @@ void Plan::paintLight(QPainter& p) {
     p.drawImage(rect(), light);
 }
 
-bool Plan::crowdedBelow(const show::Fixture& f) const {
-    constexpr std::size_t kMostLooked = 300;
-    if (document_.show().fixtures.size() > kMostLooked)
-        return false;
-    const QPointF at = toPixels(f.place.x_m, f.place.y_m);
-    for (const auto& [id, other] : document_.show().fixtures) {
-        const QPointF off = toPixels(other->place.x_m, other->place.y_m) - at;
-        if (id != f.id && std::abs(off.x()) < 2 * kLamp && off.y() > 0 && off.y() < 3.6 * kLamp)
-            return true;
+// Under its lamp, over it or beside it: where it hits no other lamp and no other label.
+QPoint Plan::roomForNumber(const QPointF& at, int wide) {
+    const double far = kLamp + 6;
+    const int high = QFontMetrics(typeface(Type::Small)).capHeight();
+    const QPointF lefts[] = {{at.x() - wide / 2.0, at.y() + far + high + 1},
+                             {at.x() - wide / 2.0, at.y() - far},
+                             {at.x() + far, at.y() + high / 2.0},
+                             {at.x() - far - wide, at.y() + high / 2.0}};
+    QRectF best;
+    int fewest = 1000;
+    for (const QPointF& left : lefts) {
+        const QRectF label(left.x() - 1, left.y() - high - 1, wide + 2, high + 2);
+        int hits = QRectF(rect()).contains(label) ? 0 : 10;
+        for (const QRectF& other : taken_)
+            hits += label.intersects(other);
+        if (hits >= fewest)
+            continue;
+        fewest = hits;
+        best = label;
+        if (hits == 0)
+            break;
     }
-    return false;
+    taken_.push_back(best);
+    return {static_cast<int>(best.left()) + 1, static_cast<int>(best.bottom()) - 1};
 }
 
-void Plan::paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen) const {
+void Plan::paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen) {
     const auto* lamp = document_.stage().lamp(f.id);
     const QPointF at = toPixels(f.place.x_m, f.place.y_m);
     QPolygonF shape = shapeOf(kind).translated(at);
@@ -275,10 +291,9 @@ void Plan::paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen)
     }
     if (scale_ >= 14) {
         const QString number = QString::number(f.number);
-        p.setPen(theme().text);
-        const double y = crowdedBelow(f) ? at.y() - kLamp - 6 : at.y() + kLamp + 15;
-        drawTextCentred(p, static_cast<int>(at.x()), static_cast<int>(y), number,
-                        typeface(Type::Small), chosen ? theme().bright : theme().text);
+        const QFont small = typeface(Type::Small);
+        const QPoint room = roomForNumber(at, textWidth(number, small));
+        drawText(p, room.x(), room.y(), number, small, chosen ? theme().bright : theme().text);
     }
 }
 
@@ -288,6 +303,12 @@ void Plan::paintEvent(QPaintEvent*) {
     paintPaper(p);
     if (beams_)
         paintLight(p);
+    taken_.clear();
+    if (document_.show().fixtures.size() <= kMostLooked)
+        for (const auto& [id, f] : document_.show().fixtures) {
+            const QPointF at = toPixels(f->place.x_m, f->place.y_m);
+            taken_.emplace_back(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp);
+        }
     paintStage(p);
     const auto& lineup = document_.lineup();
     const std::set<FixtureId> chosen(lineup.begin(), lineup.end());

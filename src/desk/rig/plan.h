@@ -50,11 +50,11 @@ private:
     std::optional<show::FixtureId> lampAt(const QPointF& pos) const;
     void paintPaper(QPainter& p) const;
     void paintLight(QPainter& p);
-    void paintStage(QPainter& p) const;
+    void paintStage(QPainter& p);
     QPoint roomForName(const QRectF& box, int width) const;
     void hoverArea(const QPointF& at);
-    void paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen) const;
-    bool crowdedBelow(const show::Fixture& f) const; // its number would hit another lamp
+    void paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen);
+    QPoint roomForNumber(const QPointF& at, int wide); // baseline
     void moveChosen(double dx_m, double dy_m, const std::string& merge);
     std::vector<show::FixtureId> swept() const; // in the order of the sweep
 
@@ -68,6 +68,7 @@ private:
     QPointF from_, now_;   // px
     show::ShowPtr before_; // the show when the lamps were taken
     Gesture gesture_;
+    std::vector<QRectF> taken_; // by lamps and labels, while it is painted
     std::optional<show::FixtureId> pressed_;
     std::string hovered_area_;
 };

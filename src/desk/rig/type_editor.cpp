@@ -353,7 +353,7 @@ void TypeEditor::resizeEvent(QResizeEvent*) {
 
 void TypeEditor::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    p.fillRect(rect(), theme().bench);
+    paintGround(p, rect(), theme().bench);
     const auto t = type();
     drawText(p, kMargin, 36, t ? toQt(t->name) : QString(), typeface(Type::Title), theme().bright);
     const auto& m = t ? t->modes[mode()] : light::Mode{};

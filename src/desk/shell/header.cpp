@@ -17,7 +17,8 @@ namespace zelo::desk {
 
 namespace {
 constexpr int kBars = 9;
-}
+constexpr int kNarrow = 1270, kNarrowest = 1100; // px
+} // namespace
 
 // --- StageSwitch -----------------------------------------------------------------------------
 
@@ -153,10 +154,18 @@ void Header::resizeEvent(QResizeEvent*) {
     dark_->setGeometry(x, 11, 46, 26);
     x -= 78;
     master_->setGeometry(x, 13, 62, 24);
+    // The views stand over the bench; a narrow window lets them move left, and what stands beside
+    // one another goes under one another.
+    const int master_word = textWidth(tr("Master"), typeface(Type::Work)) + 12;
+    beat_right_ = x - master_word + 8;
+    narrow_ = width() < kNarrow;
+    views_->setGap(width() < kNarrowest ? 6 : narrow_ ? 12 : 20);
     const int v = views_->sizeHint().width();
-    // The views stand over the bench; a narrow window lets them move left.
-    views_->setGeometry(std::min(284, x - v - 200), 0, v, 49);
-    name_->setGeometry(20, 10, std::min(name_->sizeHint().width() + 2, 204), 28);
+    const int beat = narrow_ ? 96 : 180;
+    const int at = std::min(284, beat_right_ - beat - v - 10);
+    views_->setGeometry(at, 0, v, 49);
+    const int name = at - 20 - 16 - (narrow_ ? 0 : 70);
+    name_->setGeometry(20, narrow_ ? 4 : 10, std::min(name_->sizeHint().width() + 2, name), 28);
 }
 
 void Header::mousePressEvent(QMouseEvent*) {
@@ -172,11 +181,13 @@ void Header::paintEvent(QPaintEvent*) {
     const QString saved = document_.kept()            ? tr("saved")
                           : document_.nothingToLose() ? tr("no file yet")
                                                       : tr("not saved");
-    drawText(p, name_->geometry().right() + 12, 30, saved, typeface(Type::Small), theme().dim);
+    if (narrow_)
+        drawText(p, 20, 42, saved, typeface(Type::Small), theme().dim);
+    else
+        drawText(p, name_->geometry().right() + 12, 30, saved, typeface(Type::Small), theme().dim);
 
     // Heartbeat: a bar that moves while frames go out, and where to.
     const host::Player* player = document_.player();
-    const int right = master_->geometry().left() - 60;
     const host::Network* network = document_.network();
     const int receivers = network ? network->receivers() : 0;
     const QString where = receivers == 1  ? tr("1 receiver")
@@ -186,9 +197,17 @@ void Header::paintEvent(QPaintEvent*) {
     const QString text =
         player ? tr("%1 fps, %2").arg(std::lround(player->framesPerSecond())).arg(where)
                : tr("no output");
-    const int w = drawTextRight(p, right - 24, 30, text, typeface(Type::Small), theme().dim);
-    const int bars = right - 24 - w - 10 - kBars * 4;
-    for (int i = 0; i < kBars && bars > views_->geometry().right(); ++i) {
+    int w = 0;
+    if (narrow_ && player) {
+        w = drawTextRight(p, beat_right_ - 12, 22, text.section(", ", 0, 0), typeface(Type::Small),
+                          theme().dim);
+        w = std::max(
+            w, drawTextRight(p, beat_right_ - 12, 37, where, typeface(Type::Small), theme().dim));
+    } else {
+        w = drawTextRight(p, beat_right_ - 24, 30, text, typeface(Type::Small), theme().dim);
+    }
+    const int bars = beat_right_ - 24 - w - 10 - kBars * 4;
+    for (int i = 0; i < kBars && bars > views_->geometry().right() + 8; ++i) {
         const bool lit = player && i == beat_;
         p.fillRect(bars + i * 4, lit ? 18 : 22, lit ? 2 : 1, lit ? 14 : 10,
                    lit ? theme().bright : theme().faint);

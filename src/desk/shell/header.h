@@ -61,6 +61,8 @@ private:
     StageSwitch* stage_;
     Button* name_;
     int beat_ = 0;
+    int beat_right_ = 0; // where the heartbeat ends
+    bool narrow_ = false;
 };
 
 } // namespace zelo::desk

@@ -153,7 +153,7 @@ void KeySheet::resizeEvent(QResizeEvent*) {
 
 void KeySheet::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    p.fillRect(rect(), theme().bench);
+    paintGround(p, rect(), theme().bench);
     const int w =
         drawText(p, kMargin, 40, tr("Keys and commands"), typeface(Type::Title), theme().bright);
     drawText(p, kMargin + w + 14, 40, tr("Esc closes; Ctrl+K finds a command and does it"),

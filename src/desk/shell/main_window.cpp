@@ -5,6 +5,7 @@
 #include "colour/lamp.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
+#include "desk/kit/overlay.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 #include "desk/lineup/lineup_panel.h"
@@ -47,7 +48,10 @@ namespace zelo::desk {
 namespace {
 constexpr int kHeader = 48;
 constexpr int kSwatches = 260;
+constexpr int kFolded = 124; // the swatch book in a narrow window, until one goes there
+constexpr int kNarrow = 1180;
 constexpr int kReadings = 280;
+constexpr int kMostReadings = 460;
 constexpr int kLineup = 132;
 } // namespace
 
@@ -62,7 +66,7 @@ MainWindow::MainWindow(Document& document)
       message_(new MessageLine(this)), files_(new ShowFiles(document, this)),
       split_(new SplitField(document, *match_model_, this)) {
     setWindowTitle(tr("Zelochrome"));
-    setMinimumSize(1180, 720);
+    setMinimumSize(1024, 700);
     resize(1280, 800);
     const auto coming = [this](const QString& title, const QString& line) {
         views_->addWidget(new ComingView(title, line, views_));
@@ -88,6 +92,7 @@ MainWindow::MainWindow(Document& document)
     connect(&document_, &Document::told, this, &MainWindow::tell);
     connect(&document_, &Document::troubled, message_, &MessageLine::stand);
     connect(message_, &MessageLine::roomWanted, this, &MainWindow::placeMessages);
+    connect(qApp, &QApplication::focusChanged, this, &MainWindow::placeMessages);
     connect(readings_, &ReadingsPanel::keepWanted, this, [this] { openKeep(KeepForm::Stage); });
     connect(readings_, &ReadingsPanel::putDownWanted, this, [this] { document_.putDown(); });
     connect(&match_view_->askedAs(), &AskedAs::bookWanted, this,
@@ -285,18 +290,32 @@ void MainWindow::resizeEvent(QResizeEvent*) {
     const int middle = height() - kHeader - kLineup;
     header_->setGeometry(0, 0, width(), kHeader);
     placeMessages();
-    views_->setGeometry(kSwatches, kHeader, width() - kSwatches - kReadings, middle);
-    side_->setGeometry(width() - kReadings, kHeader, kReadings, middle);
+    const int left = width() < kNarrow ? kFolded : kSwatches;
+    const int right = std::clamp(kReadings + (width() - 1280) / 8, kReadings, kMostReadings);
+    views_->setGeometry(left, kHeader, width() - left - right, middle);
+    side_->setGeometry(width() - right, kHeader, right, middle);
     lineup_->setGeometry(0, height() - kLineup, width(), kLineup);
 }
 
 // Messages stand under the swatch book, which gives them the room: nothing is covered.
+bool MainWindow::bookOpen() const {
+    const QWidget* focus = QApplication::focusWidget();
+    return focus && swatches_->isAncestorOf(focus);
+}
+
 void MainWindow::placeMessages() {
     const int middle = height() - kHeader - kLineup;
     message_->resize(kSwatches, message_->height());
     const int told = message_->isHidden() ? 0 : std::min(message_->sizeHint().height(), middle / 2);
-    swatches_->setGeometry(0, kHeader, kSwatches, middle - told);
+    const int book = width() < kNarrow && !bookOpen() ? kFolded : kSwatches;
+    swatches_->setGeometry(0, kHeader, book, middle - told);
     message_->setGeometry(0, kHeader + middle - told, kSwatches, told);
+    if (width() < kNarrow) { // over the bench
+        swatches_->raise();
+        message_->raise();
+        if (auto* over = Overlay::topmost(*this); over && over->parentWidget() == this)
+            over->raise();
+    }
 }
 
 void MainWindow::paintEvent(QPaintEvent*) {

@@ -74,6 +74,7 @@ private:
     void explain();           // F1: what is under the pointer
     void tell(const QString& message);
     void placeMessages();
+    bool bookOpen() const; // somebody is in the swatch book
 
     Document& document_;
     MatchModel* match_model_;

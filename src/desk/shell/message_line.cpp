@@ -98,17 +98,15 @@ void MessageLine::mousePressEvent(QMouseEvent* event) {
 
 void MessageLine::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    p.fillRect(rect(), theme().lift);
+    paintGround(p, rect(), theme().lift);
     p.fillRect(0, 0, 3, height(), theme().bright);
-    p.setFont(typeface(Type::Work));
-    p.setPen(theme().bright);
     int y = 0;
     for (const QString& text : texts()) {
         if (y > 0)
             p.fillRect(kLeft, y - 1, width() - kLeft - kRight, 1, theme().faint);
         const int height = heightOf(text);
-        p.drawText(QRect(kLeft, y + kAbove, width() - kLeft - kRight, height - 2 * kAbove),
-                   Qt::TextWordWrap, text);
+        drawWrapped(p, QRect(kLeft, y + kAbove, width() - kLeft - kRight, height - 2 * kAbove),
+                    text, typeface(Type::Work), theme().bright);
         y += height + 1;
     }
 }

@@ -34,7 +34,8 @@ constexpr int kLeaf = 48;
 constexpr int kPulledOut = 64;
 constexpr int kNumberX = 76;
 constexpr int kNameX = 116;
-constexpr int kCount = 62; // of "214 found"
+constexpr int kNamed = 180; // narrower: the number alone says which it is
+constexpr int kCount = 62;  // of "214 found"
 
 class LeafDelegate : public QStyledItemDelegate {
 public:
@@ -56,6 +57,8 @@ public:
         const bool current = option.state & QStyle::State_HasFocus;
         if (option.state & QStyle::State_MouseOver || current)
             p.fillRect(r, theme().lift);
+        const bool named = r.width() >= kNamed;
+        const int number_x = named ? kNumberX : kPulledOut + 6;
         const int leaf = on ? kPulledOut : kLeaf;
         if (const Chip* chip = model_.chip(index.row())) {
             p.fillRect(r.left(), r.top(), leaf / 2, kRow - 1, document_.colours().of(chip->wanted));
@@ -63,13 +66,13 @@ public:
             p.fillRect(got, document_.colours().of(chip->got));
             if (chip->out_of_reach)
                 drawHatch(p, got);
-            drawMissMark(p, {r.right() - 26.0, r.center().y() + 0.5}, chip->off);
+            drawMissMark(p, {r.right() - (named ? 26.0 : 12.0), r.center().y() + 0.5}, chip->off);
         } else {
             p.fillRect(r.left(), r.top(), leaf, kRow - 1, theme().glass);
         }
         const int base = r.top() + 20;
         if (model_.favourite(index.row())) // a small pin before the number
-            p.fillRect(r.left() + kNumberX - 7, base - 7, 3, 7, theme().bright);
+            p.fillRect(r.left() + number_x - 7, base - 7, 3, 7, theme().bright);
         if (const auto* palette = document_.show().palette(s.palette)) {
             if (!palette->colour && palette->intensity) { // light standing in a glass
                 p.fillRect(r.left(), r.top(), leaf, kRow - 1, theme().glass);
@@ -77,19 +80,20 @@ public:
                 p.fillRect(r.left(), r.top() + kRow - 1 - h, leaf, h, theme().rule);
             }
             if (palette->locked)
-                p.fillRect(r.left() + kNumberX, base + 6, 14, 3, theme().text);
+                p.fillRect(r.left() + number_x, base + 6, 14, 3, theme().text);
         }
         if (s.kind == Swatch::Kind::Palette) // its intensity stands before the miss mark
             drawTextRight(p, r.right() - 40, base, s.number, typeface(Type::Small), theme().dim);
         else
-            paintNumber(p, r.left() + kNumberX, base, s.number, on);
+            paintNumber(p, r.left() + number_x, base, s.number, on);
         const QFont f = typeface(Type::Work, on);
         const bool palette_row = s.kind == Swatch::Kind::Palette;
         const int x = palette_row || s.number.isEmpty() ? kNumberX : kNameX;
         const QString name = QFontMetrics(f).elidedText(
             s.name, Qt::ElideRight,
             r.width() - x - 40 - (palette_row && !s.number.isEmpty() ? 40 : 0));
-        drawText(p, r.left() + x, base, name, f, on ? theme().bright : theme().text);
+        if (named)
+            drawText(p, r.left() + x, base, name, f, on ? theme().bright : theme().text);
         if (current)
             drawFocusBrackets(p, r.adjusted(kPulledOut + 6, 3, -8, -4));
     }
@@ -127,7 +131,6 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
       menu_(new Button(tr("more…"), {}, tr("Order, lamp, second layer, favourites; load a book"),
                        Button::Kind::Text, this)),
       list_(new QListView(this)) {
-    setFixedWidth(260);
     kinds_->setSmall(true);
     connect(menu_, &Button::clicked, this, &SwatchPanel::openMenu);
     list_->setContextMenuPolicy(Qt::CustomContextMenu);
@@ -141,7 +144,6 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
     connect(favourite, &QShortcut::activated, this,
             [this] { toggleFavourite(list_->currentIndex().row()); });
     setAccessibleName(tr("Swatch book"));
-    search_->setPlaceholderText(tr("number, name or kelvin"));
     search_->installEventFilter(this);
     list_->setModel(model_);
     list_->setItemDelegate(new LeafDelegate(*model_, document_, list_));
@@ -493,6 +495,15 @@ bool SwatchPanel::eventFilter(QObject* watched, QEvent* event) {
 }
 
 void SwatchPanel::resizeEvent(QResizeEvent*) {
+    const bool named = width() >= kNamed; // folded: what is left is the search and the leaves
+    search_->setPlaceholderText(named ? tr("number, name or kelvin") : tr("search"));
+    kinds_->setVisible(named);
+    menu_->setVisible(named);
+    if (!named) {
+        search_->setGeometry(36, 20, width() - 46, 24);
+        list_->setGeometry(0, 56, width(), height() - 60);
+        return;
+    }
     const int w = menu_->sizeHint().width();
     menu_->setGeometry(width() - 20 - w, 21, w, 22);
     const int room = menu_->x() - 36 - 10;
@@ -503,7 +514,7 @@ void SwatchPanel::resizeEvent(QResizeEvent*) {
 
 void SwatchPanel::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    p.fillRect(rect(), theme().side);
+    paintGround(p, rect(), theme().side);
     QPalette pal = search_->palette();
     if (pal.color(QPalette::Base) != theme().side) {
         pal.setColor(QPalette::Base, theme().side);
@@ -512,6 +523,8 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
     }
     drawText(p, 20, 37, QStringLiteral("/"), typeface(Type::Work), theme().dim);
     p.fillRect(20, 46, width() - 40, 1, search_->hasFocus() ? theme().bright : theme().rule);
+    if (width() < kNamed)
+        return;
     if (!model_->query().isEmpty())
         drawTextRight(p, menu_->x() - 10, 37, tr("%n found", nullptr, model_->rowCount()),
                       typeface(Type::Small), theme().dim);

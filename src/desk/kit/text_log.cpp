@@ -1,0 +1,43 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/kit/text_log.h"
+
+#include <QPaintEngine>
+#include <QPainter>
+
+namespace zelo::desk {
+
+namespace {
+TextLog* g_log = nullptr;
+}
+
+TextLog::TextLog() {
+    g_log = this;
+}
+
+TextLog::~TextLog() {
+    g_log = nullptr;
+}
+
+void TextLog::add(const QPainter& p, const QRectF& ink, const QString& text, bool cut) {
+    if (!g_log || text.trimmed().isEmpty() || !p.paintEngine())
+        return;
+    QRectF place = p.deviceTransform().mapRect(ink);
+    const QRegion clip = p.paintEngine()->systemClip();
+    constexpr double kEdge = 1.5; // antialiased ink
+    const bool outside =
+        !clip.isEmpty() &&
+        !QRectF(clip.boundingRect()).adjusted(-kEdge, -kEdge, kEdge, kEdge).contains(place);
+    if (!clip.isEmpty())
+        place &= QRectF(clip.boundingRect());
+    if (!place.isEmpty())
+        g_log->texts_.push_back({text, place, cut || outside});
+}
+
+void TextLog::cover(const QPainter& p, const QRectF& ground) {
+    if (!g_log)
+        return;
+    const QRectF over = p.deviceTransform().mapRect(ground);
+    std::erase_if(g_log->texts_, [&](const PaintedText& t) { return over.contains(t.place); });
+}
+
+} // namespace zelo::desk

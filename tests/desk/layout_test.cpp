@@ -1,0 +1,190 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Every text of every view at every size of window: none over another, none cut.
+#include "desk/kit/text_log.h"
+#include "desk/match/calibration_view.h"
+#include "desk/match/level_column.h"
+#include "desk/match/match_view.h"
+#include "desk/match/mix_panel.h"
+#include "desk/readings/full_readings.h"
+#include "desk/readings/readings_panel.h"
+#include "desk/rig/rig_side.h"
+#include "desk/rig/rig_view.h"
+#include "desk/rig/type_editor.h"
+#include "desk/swatches/swatch_panel.h"
+#include "light/type_edit.h"
+#include "show/edits.h"
+#include "show/kept.h"
+#include "window_test.h"
+
+#include <QListView>
+#include <QScrollArea>
+#include <QScrollBar>
+
+namespace zelo::desk {
+namespace {
+
+constexpr std::pair<int, int> kSizes[] = {{1024, 700}, {1180, 720},  {1280, 800},
+                                          {1366, 768}, {1920, 1080}, {3840, 2160}};
+
+class LayoutTest : public WindowTest {
+protected:
+    // What is wrong with the texts of the window as it is now.
+    std::vector<std::string> wrong() {
+        settle();
+        TextLog log;
+        const QPixmap picture = window.grab();
+        std::vector<std::string> found;
+        const auto& texts = log.texts();
+        const auto* list = child<QListView>("Colours")->viewport();
+        const QRectF book(QRect(list->mapTo(&window, QPoint()), list->size()));
+        QRectF get;
+        if (const auto* rows = child<QScrollArea>("What each type gets");
+            rows->isVisible() && rows->verticalScrollBar()->maximum() > 0)
+            get = QRect(rows->mapTo(&window, QPoint()), rows->size());
+        EXPECT_GT(texts.size(), 20u);
+        for (std::size_t i = 0; i < texts.size(); ++i) {
+            // Rows that are scrolled are cut by the edge of their list.
+            const bool scrolled = book.intersects(texts[i].place) || get.intersects(texts[i].place);
+            if (texts[i].cut && !scrolled)
+                found.push_back("cut: " + fromQt(texts[i].text));
+            for (std::size_t j = 0; j < i; ++j) {
+                const QRectF both = texts[i].place.intersected(texts[j].place);
+                if (both.width() > 1.5 && both.height() > 1.5)
+                    found.push_back(
+                        fromQt("over each other: " + texts[j].text + " | " + texts[i].text));
+            }
+        }
+        return found;
+    }
+    void expectClean(const std::string& what) {
+        for (const auto& [w, h] : kSizes) {
+            window.resize(w, h);
+            settle();
+            for (const auto& fault : wrong())
+                ADD_FAILURE() << what << " at " << w << " x " << h << ": " << fault;
+        }
+    }
+};
+
+TEST_F(LayoutTest, MatchWithOneThreeAndSixTypes) {
+    for (const auto& groups : {std::vector<std::string>{"back"}, {"front", "back", "cyc"}}) {
+        chooseGroups(groups);
+        for (const char* colour : {"gel:214@3200", "cct:5600", "xy:0.12,0.79", "hex"}) {
+            window.matchModel().pick(std::string(colour) == "hex" ? "srgb:#f08040" : colour);
+            expectClean(std::to_string(groups.size()) + " groups, " + colour);
+        }
+    }
+    auto show = document.state().show;
+    show::Lineup more = document.lineup();
+    int address = 1;
+    for (const char* id : {"avocet-7", "plover-5", "knot-2"}) {
+        show::Fixture f;
+        f.type = id;
+        f.mode = document.library().type(id)->modes[0].name;
+        f.number = 900 + address;
+        f.universe = 9;
+        f.address = address;
+        address += 50;
+        const auto next = show::addFixture(show, f);
+        ASSERT_TRUE(next);
+        show = *next;
+        more.push_back({show->last_fixture_id});
+    }
+    ASSERT_TRUE(document.edit("three more types", Result<show::ShowPtr>(show)));
+    document.setLineup(more);
+    window.matchModel().pick("gel:214@3200");
+    settle();
+    ASSERT_EQ(window.matchModel().rows().size(), 6u);
+    expectClean("six types");
+    // Those that have no room are scrolled to, and the one in focus is in view.
+    window.resize(1024, 700);
+    const auto& rows = window.matchView().typeButtons();
+    for (auto* row : rows) {
+        row->click();
+        settle();
+        EXPECT_FALSE(row->visibleRegion().isEmpty());
+        EXPECT_EQ(row->visibleRegion().boundingRect().height(), row->height());
+    }
+}
+
+TEST_F(LayoutTest, MatchWithLongNamesOfEmitters) {
+    auto type = *document.library().type("gannet-8");
+    for (std::size_t e = 0; e < type.emitters.size(); ++e)
+        type.emitters[e].name = "Remotephosphordiode" + std::to_string(e); // 20 letters
+    ASSERT_TRUE(document.edit("names", show::keepType(document.state().show,
+                                                      std::make_shared<light::FixtureType>(type))));
+    chooseGroups({"back"});
+    window.matchModel().pick("gel:214@3200");
+    // Below 1280 they are shortened, and whole in the tooltip; nothing else is, at any size.
+    for (const auto& [w, h] : kSizes) {
+        window.resize(w, h);
+        for (const auto& fault : wrong())
+            EXPECT_TRUE(w < 1280 && fault.starts_with("cut: re")) << w << ": " << fault;
+    }
+    for (const LevelColumn* column : window.matchView().mix().columns())
+        EXPECT_TRUE(column->toolTip().contains("Remotephosphordiode"));
+}
+
+TEST_F(LayoutTest, WhatLiesOverMatch) {
+    chooseGroups({"back"});
+    window.matchModel().pick("cct:3200");
+    settle();
+    window.matchView().fullReadings().open();
+    expectClean("readings in full");
+    window.matchView().fullReadings().hide();
+    window.matchView().calibration().open();
+    expectClean("calibration");
+}
+
+TEST_F(LayoutTest, RigAndItsTools) {
+    window.showView(MainWindow::Rig);
+    chooseGroups({"front", "back"});
+    window.rigView().plan().setBeams(true);
+    for (const int page : {RigSide::Find, RigSide::Types, RigSide::Output, RigSide::Check}) {
+        window.rigSide().showPage(page);
+        expectClean("rig, page " + std::to_string(page));
+    }
+    window.rigView().typeEditor().openType("gannet-8");
+    expectClean("type editor");
+}
+
+TEST_F(LayoutTest, ViewsToComeAndNoLamps) {
+    document.setLineup({});
+    for (int view = 0; view < 6; ++view) {
+        window.showView(view);
+        expectClean("view " + std::to_string(view) + ", no lamps");
+    }
+}
+
+TEST_F(LayoutTest, NoReadingDisappearsAtTheSmallestSize) {
+    chooseGroups({"front", "back"});
+    window.matchModel().pick("gel:214@3200");
+    window.resize(window.minimumSize());
+    settle();
+    TextLog log;
+    const QPixmap picture = window.grab();
+    for (const ReadingRow& row : window.readings().rows()) {
+        const auto is = [&](const PaintedText& t) {
+            return t.text == row.name && t.place.bottom() < window.height() - 132;
+        };
+        EXPECT_TRUE(std::any_of(log.texts().begin(), log.texts().end(), is))
+            << row.name.toStdString();
+    }
+    for (const LevelColumn* column : window.matchView().mix().columns())
+        EXPECT_GE(column->height(), 60);
+}
+
+TEST_F(LayoutTest, ANarrowWindowFoldsTheBookUntilItIsUsed) {
+    window.resize(1024, 700);
+    settle();
+    EXPECT_LT(window.swatches().width(), 150);
+    QTest::keyClick(&window, Qt::Key_Slash);
+    settle();
+    EXPECT_EQ(window.swatches().width(), 260);
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
+    settle();
+    EXPECT_LT(window.swatches().width(), 150);
+}
+
+} // namespace
+} // namespace zelo::desk
