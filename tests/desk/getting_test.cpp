@@ -1,14 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What comes out: skin and cloth, the split field over the window, which gel it is, the mix that
 // holds its colour and the families.
+#include "desk/kit/value_control.h"
 #include "desk/match/level_column.h"
 #include "desk/match/match_view.h"
 #include "desk/match/mix_panel.h"
 #include "desk/match/skin_panel.h"
 #include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
+#include "desk/swatches/swatch_panel.h"
 #include "light/levels.h"
 #include "window_test.h"
+
+#include <QLineEdit>
 
 #include <QMenu>
 #include <cmath>
@@ -69,7 +73,7 @@ TEST_F(GettingTest, SkinAndClothTellMixesOfOneColourApart) {
 TEST_F(GettingTest, ACameraShowsItsOwnWhite) {
     pick("cct:5600");
     const QColor eye = document.colours().of(model.wanted()->xyz);
-    EXPECT_GT(eye.blue(), eye.red() + 10) << "an eye at 4300 K sees daylight as cool";
+    EXPECT_GT(eye.blue(), eye.red() + 10) << "an eye at 3200 K sees daylight as cool";
     document.setCamera(5600);
     const QColor camera = document.colours().of(model.wanted()->xyz);
     settle();
@@ -78,6 +82,44 @@ TEST_F(GettingTest, ACameraShowsItsOwnWhite) {
     EXPECT_EQ(image.pixelColor(window.matchView().wantedPixel()), camera);
     document.setCamera(std::nullopt);
     EXPECT_EQ(document.colours().of(model.wanted()->xyz), eye);
+}
+
+TEST_F(GettingTest, TheEyeTakesTheLampOfTheBookForWhite) {
+    auto* eye = child<NumberField>("White of the eye");
+    ASSERT_TRUE(eye->isVisible());
+    EXPECT_EQ(eye->value(), 3200);
+    pick("cct:3200");
+    QColor white = document.colours().of(model.wanted()->xyz);
+    EXPECT_NEAR(white.red(), white.blue(), 2);
+    eye->setFocus();
+    QTest::keyClicks(eye, "5");
+    QTest::keyClicks(eye->findChild<QLineEdit*>(), "600");
+    QTest::keyClick(eye->findChild<QLineEdit*>(), Qt::Key_Return);
+    settle();
+    white = document.colours().of(model.wanted()->xyz);
+    EXPECT_GT(white.red(), white.blue() + 40) << "an eye used to daylight sees tungsten as warm";
+    EXPECT_EQ(document.show().white_cct_k, 4300) << "the white of routes is another thing";
+    QTest::keyClick(eye, Qt::Key_Backspace);
+    EXPECT_EQ(document.eye_k(), 3200);
+    window.swatches().model().setLampK(5600); // another lamp behind the book: the eye goes along
+    EXPECT_EQ(document.eye_k(), 5600);
+    EXPECT_EQ(eye->value(), 5600);
+}
+
+TEST_F(GettingTest, PaleBlueFindsPaleBlues) {
+    auto& swatches = window.swatches().model();
+    ASSERT_TRUE(comes([&] {
+        swatches.setQuery("pale blue");
+        return swatches.rowCount() >= 3;
+    }));
+    settle();
+    swatches.setQuery("pale blue");
+    for (int row = 0; row < swatches.rowCount(); ++row) {
+        if (swatches.swatch(row).kind != Swatch::Kind::Gel)
+            continue;
+        const QColor seen = document.colours().of(swatches.chip(row)->wanted);
+        EXPECT_GT(seen.blue(), seen.red()) << fromQt(swatches.swatch(row).name);
+    }
 }
 
 TEST_F(GettingTest, TheSplitFieldFillsTheWindowByOneKey) {

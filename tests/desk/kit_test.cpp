@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The controls and tokens by themselves, without a show.
 #include "colour/cct.h"
+#include "colour/lamp.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/light_colours.h"
 #include "desk/kit/stations.h"
@@ -237,9 +238,9 @@ TEST(MissMark, TheDotSitsWhereTheMissPoints) {
     EXPECT_LT(at({-0.01, 0}).x(), none.x() - 1);
 }
 
-TEST(LightColours, WhiteOfTheShowIsGreyAndHuesAreThemselves) {
+TEST(LightColours, WhiteOfTheEyeIsGreyAndHuesAreThemselves) {
     const LightColours colours(Kelvin{4300});
-    const QColor white = colours.of(colour::toXyz(colour::planckianUv({4300})));
+    const QColor white = colours.of(colour::toXyz(colour::lampOf(Kelvin{4300})));
     EXPECT_NEAR(white.red(), white.blue(), 1);
     EXPECT_GT(colours.of(colour::toXyz(colour::planckianUv({2500}))).red(),
               colours.of(colour::toXyz(colour::planckianUv({2500}))).blue() + 40);

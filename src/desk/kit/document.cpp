@@ -17,7 +17,7 @@ bool toldIfNot(Document& document, const Done& done) {
 Document::Document(std::unique_ptr<host::Session> session)
     : session_(std::move(session)), stage_(std::make_shared<play::Stage>(
                                         play::Stage{session_->state(), session_->controls(), {}})),
-      colours_(Kelvin{session_->show()->white_cct_k}) {
+      colours_(Kelvin{light::kGelLampK}) {
     session_->on_stage = [this](std::shared_ptr<const play::Stage> stage) {
         post([this, stage = std::move(stage)] {
             stage_ = stage;
@@ -33,11 +33,7 @@ Document::Document(std::unique_ptr<host::Session> session)
     };
     if (auto* network = session_->network())
         network->onFound([this] { post([this] { emit changed(Change::Found); }); });
-    session_->on_change = [this](Changes what) {
-        if (what.has(Change::White) && !camera_k_)
-            colours_ = LightColours(Kelvin{show().white_cct_k});
-        emit changed(what);
-    };
+    session_->on_change = [this](Changes what) { emit changed(what); };
 }
 
 Document::~Document() {
@@ -74,7 +70,23 @@ Done Document::opened(Done done) {
 
 void Document::setCamera(std::optional<double> balance_k) {
     camera_k_ = balance_k;
-    colours_ = LightColours(Kelvin{camera_k_.value_or(show().white_cct_k)});
+    lookAnew();
+}
+
+void Document::setEye(std::optional<double> white_k) {
+    eye_k_ = white_k;
+    lookAnew();
+}
+
+void Document::setBookLamp(double lamp_k) {
+    book_lamp_k_ = lamp_k;
+    lookAnew();
+}
+
+void Document::lookAnew() {
+    const double now = camera_k_.value_or(eye_k());
+    if (now != colours_.white_k())
+        colours_ = LightColours(Kelvin{now});
     emit changed(Change::Seen);
 }
 

@@ -82,10 +82,15 @@ public:
     std::string trouble() const { return session_->guard().trouble(); }
 
     // --- how it is looked at
-    // Colours as a camera balanced to this shows them; nothing: as the eye does, adapted to the
-    // show's white.
+    // Colours as a camera balanced to this shows them; nothing: as the eye does.
     void setCamera(std::optional<double> balance_k);
     const std::optional<double>& camera() const { return camera_k_; }
+    // What the eye takes for white, as a lamp: the one behind the swatch book's gels, or a kelvin
+    // of its own. It is no part of the show, and has nothing to do with the white of its routes.
+    double eye_k() const { return eye_k_.value_or(book_lamp_k_); }
+    void setEye(std::optional<double> white_k); // nothing: as the book's lamp
+    double bookLamp_k() const { return book_lamp_k_; }
+    void setBookLamp(double lamp_k);
     // The fixture type of the lineup that Mix and Readings are about: its fixtures' type and mode.
     struct TypeKey {
         std::string type;
@@ -127,11 +132,13 @@ signals:
 
 private:
     Done opened(Done done); // tells what was left out
+    void lookAnew();        // as what sees now
     Inbox inbox_;           // before the session: its threads post to it
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
     LightColours colours_;
-    std::optional<double> camera_k_;
+    std::optional<double> camera_k_, eye_k_;
+    double book_lamp_k_ = light::kGelLampK;
     TypeKey chosen_focus_;
     std::map<std::string, std::uint64_t> wishes_;
 };

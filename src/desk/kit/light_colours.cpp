@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/light_colours.h"
 
-#include "colour/cct.h"
+#include "colour/lamp.h"
 #include "colour/observer.h"
 
 #include <cmath>
@@ -9,7 +9,7 @@
 namespace zelo::desk {
 
 LightColours::LightColours(Kelvin white)
-    : screen_(colour::toXyz(colour::planckianUv(white))), white_k_(white.value) {}
+    : screen_(colour::toXyz(colour::lampOf(white))), white_k_(white.value) {}
 
 QColor LightColours::of(const colour::Xyz& light, double level) const {
     const auto c = screen_.show(light, level).rgb;

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Lights as colours on this screen, the eye adapted to the show's white.
+// Lights as colours on this screen, for an eye or a camera that takes a lamp for white.
 #pragma once
 
 #include "base/quantity.h"
@@ -12,7 +12,7 @@ namespace zelo::desk {
 
 class LightColours {
 public:
-    explicit LightColours(Kelvin white);
+    explicit LightColours(Kelvin white);        // of colour::lampOf
     double white_k() const { return white_k_; } // what the eye or the camera takes for white
     QColor of(const colour::Xyz& light, double level = 1) const;
     // A surface in that light: `light` relative to a perfect white of Y = 1, its brightness kept.

@@ -134,9 +134,13 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
       through_(new SpectrumPlot(
           tr("Light wanted"), tr("The light wanted; dashed: the lamp before the gel"), true, this)),
       seen_by_(new Stations(tr("Seen by"),
-                            tr("Colours as the eye sees them, adapted to the show's white, or as a "
-                               "camera balanced to a colour temperature shows them"),
+                            tr("Colours as the eye sees them that takes this lamp for white, or as "
+                               "a camera balanced to it shows them"),
                             {tr("Eye"), tr("Camera")}, {}, false, this)),
+      eye_(new NumberField(tr("White of the eye"),
+                           tr("The lamp that the eye takes for white; a double press: the one "
+                              "behind the gels of the swatch book"),
+                           {1800, 12000, 100, 0}, tr("K"), this)),
       balance_(new NumberField(tr("Camera balance"), tr("What the camera is balanced to"),
                                {2000, 12000, 100, 0}, tr("K"), this)),
       get_(new QScrollArea(this)), asked_as_(new AskedAs(match, this)),
@@ -179,8 +183,13 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
     watch(document_, this, Change::Seen, [this] {
         seen_by_->setChosen(document_.camera() ? 1 : 0);
         balance_->setVisible(document_.camera().has_value());
+        eye_->setVisible(!document_.camera());
+        eye_->setValue(document_.eye_k());
     });
+    eye_->setValue(document_.eye_k());
     balance_->hide();
+    connect(eye_, &NumberField::valueEdited, this, [this](double k) { document_.setEye(k); });
+    connect(eye_, &NumberField::resetWanted, this, [this] { document_.setEye(std::nullopt); });
     connect(level_, &Button::clicked, this, [this] { match_.levelBrightness(); });
     connect(common_, &Button::clicked, this, [this] { match_.askCommonReach(); });
     connect(lamp_, &NumberField::valueEdited, this,
@@ -268,7 +277,8 @@ void MatchView::resizeEvent(QResizeEvent*) {
     const int light = lower + 12 + AskedAs::kHeight + 20;
     through_->setGeometry(kMargin, light, below, height() - light - 44);
     seen_by_->setGeometry(kMargin, height() - 38, seen_by_->sizeHint().width(), 34);
-    balance_->setGeometry(kMargin + below - 72, height() - 36, 72, 24);
+    for (NumberField* f : {eye_, balance_})
+        f->setGeometry(kMargin + below - 72, height() - 36, 72, 24);
     skin_->setGeometry(width() - kMargin - below, lower - 12, below, height() - lower + 4);
     int x = width() - kMargin;
     for (Button* b : {common_, level_}) {

@@ -96,8 +96,9 @@ private:
     Button* daylight_;
     SpectrumPlot* through_;
     Stations* seen_by_;
-    NumberField* balance_;
-    QScrollArea* get_; // the rows of Get, more of them than fit are scrolled
+    NumberField* eye_;     // the white of the eye
+    NumberField* balance_; // of the camera
+    QScrollArea* get_;     // the rows of Get, more of them than fit are scrolled
     std::vector<TypeButton*> types_;
     AskedAs* asked_as_;
     SkinPanel* skin_;

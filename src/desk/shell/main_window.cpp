@@ -269,6 +269,10 @@ void MainWindow::closeEvent(QCloseEvent* event) {
     event->setAccepted(files_->mayLeave());
 }
 
+MainWindow::~MainWindow() {
+    qApp->disconnect(this); // its panels go one by one, and the focus moves while they do
+}
+
 QPoint MainWindow::belowName() const {
     return mapToGlobal(QPoint(20, kHeader - 4));
 }

@@ -28,6 +28,7 @@ class MainWindow : public QWidget {
     Q_OBJECT
 public:
     explicit MainWindow(Document& document);
+    ~MainWindow() override;
 
     enum View { Rig, Match, Gradient, Crossfade, Cues, Ripple };
     void showView(int view);

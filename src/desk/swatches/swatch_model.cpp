@@ -56,7 +56,7 @@ light::Asked withLamp(light::Asked asked, double lamp_k) {
     return asked;
 }
 
-Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted) {
+Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted, Kelvin eye) {
     const auto mix = mixer.solve(wanted, {});
     const auto sent = mix::rounded(mixer, mix.drives, 1);
     Chip chip;
@@ -69,9 +69,8 @@ Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted) {
         chip.off = colour::toUv(sent.xyz) - wanted.uv();
         chip.miss_uv = std::hypot(chip.off.u, chip.off.v);
     }
-    // A gel is told against its own lamp, anything else against a middling white.
-    const auto lamp = wanted.lamp ? *wanted.lamp : colour::lampOf(Kelvin{4300});
-    const auto as = colour::toXyz(lamp);
+    // Told as the eye sees it: against what it takes for white.
+    const auto as = colour::toXyz(colour::lampOf(eye));
     const colour::Xyz dimmed{wanted.xyz.X * chip.transmitted, wanted.xyz.Y * chip.transmitted,
                              wanted.xyz.Z * chip.transmitted};
     const colour::Xyz one{as.X / as.Y, 1, as.Z / as.Y};
@@ -87,7 +86,7 @@ Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted) {
 SwatchModel::SwatchModel(Document& document, QObject* parent)
     : QAbstractListModel(parent), document_(document) {
     connect(&document_, &Document::changed, this, [this](Changes what) {
-        if (what.has(Change::Lineup | Change::Light))
+        if (what.has(Change::Lineup | Change::Light | Change::Seen))
             askChips();
         if (!what.has(Change::Palettes))
             return;
@@ -209,9 +208,9 @@ void SwatchModel::setFavouritesOnly(bool on) {
 }
 
 void SwatchModel::setLampK(double kelvin) {
-    if (kelvin == lamp_k_)
+    if (kelvin == lampK())
         return;
-    lamp_k_ = kelvin;
+    document_.setBookLamp(kelvin);
     askChips();
 }
 
@@ -327,8 +326,8 @@ void SwatchModel::askChips() {
     const auto type = document_.library().type(of.type);
     const QString key = QString::number(reinterpret_cast<quintptr>(type.get())) + '/' +
                         toQt(of.mode) + '/' + QString::number(document_.sources()->version()) +
-                        '/' + (has_typed_ ? query_ : QString()) + '/' + QString::number(lamp_k_) +
-                        '/' + toQt(layer_);
+                        '/' + (has_typed_ ? query_ : QString()) + '/' + QString::number(lampK()) +
+                        '/' + QString::number(document_.eye_k()) + '/' + toQt(layer_);
     if (!type || !type->mode(of.mode) || key == chip_key_)
         return;
     chip_key_ = key;
@@ -352,15 +351,16 @@ void SwatchModel::nextChips() {
         return;
     std::vector<std::pair<light::Asked, light::Asked>> jobs; // row, and the light it stands for
     for (const auto& a : asked)
-        jobs.emplace_back(a, withLamp(askedOf(a), lamp_k_));
+        jobs.emplace_back(a, withLamp(askedOf(a), lampK()));
     document_.later(
         "chips", this,
-        [of = chips_for_, jobs, from = document_.sources(), &mixes = document_.mixes()] {
+        [of = chips_for_, jobs, eye = Kelvin{document_.eye_k()}, from = document_.sources(),
+         &mixes = document_.mixes()] {
             std::map<light::Asked, Chip> chips;
             if (const auto mixer = mixes.mixer(*from, of.type, of.mode))
                 for (const auto& [row, light] : jobs)
                     if (const auto wanted = mixes.wanted(*from, light))
-                        chips[row] = chipOf(*mixer, **wanted);
+                        chips[row] = chipOf(*mixer, **wanted, eye);
             return chips;
         },
         [this, name = chip_type_next_](const std::map<light::Asked, Chip>& chips) {

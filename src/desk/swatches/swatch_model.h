@@ -48,7 +48,7 @@ public:
     void setFavouritesOnly(bool on);
     bool favouritesOnly() const { return favourites_only_; }
     void setLampK(double kelvin); // gels hang before this lamp
-    double lampK() const { return lamp_k_; }
+    double lampK() const { return document_.bookLamp_k(); }
     void setLayer(const std::string& gel); // a second gel over all; empty = none
     const std::string& layer() const { return layer_; }
     void reload(); // books, palettes or measured lights changed
@@ -86,7 +86,6 @@ private:
     QString chip_type_;
     QString chip_type_next_; // being computed
     QString chip_key_;
-    double lamp_k_ = light::kGelLampK;
     std::string layer_;
     QString query_;
     Filter filter_ = Filter::All;
