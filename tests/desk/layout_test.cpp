@@ -125,6 +125,29 @@ TEST_F(LayoutTest, MatchWithLongNamesOfEmitters) {
         EXPECT_TRUE(column->toolTip().contains("Remotephosphordiode"));
 }
 
+TEST_F(LayoutTest, MatchWithEveryTypeThatShips) {
+    auto show = document.state().show;
+    std::vector<show::FixtureId> lamps;
+    for (const auto& type : library.types()) {
+        show::Fixture f;
+        f.type = type->id;
+        f.mode = type->modes[0].name;
+        f.number = 900 + static_cast<int>(lamps.size());
+        f.universe = 9;
+        f.address = 1 + 30 * static_cast<int>(lamps.size());
+        const auto next = show::addFixture(show, f);
+        ASSERT_TRUE(next);
+        show = *next;
+        lamps.push_back({show->last_fixture_id});
+    }
+    ASSERT_TRUE(document.edit("all types", Result<show::ShowPtr>(show)));
+    for (const auto id : lamps) {
+        document.setLineup({id});
+        window.matchModel().pick("gel:214");
+        expectClean(fixture(id.value).type);
+    }
+}
+
 TEST_F(LayoutTest, WhatLiesOverMatch) {
     chooseGroups({"back"});
     window.matchModel().pick("cct:3200");

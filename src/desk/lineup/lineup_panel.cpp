@@ -219,11 +219,10 @@ void LineupPanel::paintWords(QPainter& p) {
         drawText(p, 20, 46, tr("No lamps chosen yet."), typeface(Type::Small), theme().dim);
         return;
     }
-    const int n = static_cast<int>(lineup.size());
     const int t = static_cast<int>(types.size());
     drawText(p, 20, 44,
-             t == 1 ? tr("%n lamps of one type", nullptr, n)
-                    : tr("%n lamps of %1 types", nullptr, n).arg(t),
+             t == 1 ? tr("%1 of one type").arg(lampCount(lineup.size()))
+                    : tr("%1 of %2 types").arg(lampCount(lineup.size())).arg(t),
              typeface(Type::Small), theme().dim);
     drawText(p, 20, 61,
              in_hand ? tr("%n in hand, Esc puts them down", nullptr, in_hand)

@@ -85,15 +85,18 @@ int TypeButton::heightAt(int width) const {
 
 void TypeButton::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    const QFont name = typeface(in_focus_ ? Type::Title : Type::Work);
+    const QString miss = judged_ ? numberText(miss_uv_, 4) : QString();
+    QFont name = typeface(in_focus_ ? Type::Title : Type::Work);
+    if (textWidth(name_, name) + textWidth(miss, name) + 8 > width())
+        name = typeface(Type::Work);
     const QColor ink = in_focus_ || underMouse() ? theme().bright : theme().text;
     const int base = in_focus_ ? 20 : 14;
-    const int w = drawText(p, 0, base, name_, name, ink);
+    const int w = drawElided(p, 0, base, width() - textWidth(miss, name) - 8, name_, name, ink);
     if (std::isfinite(rf_) && !in_focus_) // in focus it stands beside the candela
         drawText(p, w + 8, base, tr("R_f %1").arg(numberText(rf_, 0)), typeface(Type::Small),
                  theme().dim);
     if (judged_)
-        drawTextRight(p, width(), base, numberText(miss_uv_, 4), name, ink);
+        drawTextRight(p, width(), base, miss, name, ink);
     const int rule = line();
     p.fillRect(0, rule, width(), 1, in_focus_ ? theme().rule : theme().hair);
     const QFont small = typeface(Type::Small);

@@ -4,8 +4,10 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/slot_strip.h"
 #include "desk/kit/stations.h"
 #include "desk/match/level_column.h"
+#include "light/levels.h"
 
 #include <QMouseEvent>
 #include <algorithm>
@@ -18,6 +20,8 @@ constexpr int kNarrow = 270;  // narrower: the title takes two lines
 constexpr int kNameLine = 14; // height of a line of emitters' names
 constexpr int kMostNameLines = 5;
 constexpr int kNameGap = 5;
+constexpr int kCurve = 38;          // height of the trade-off curve
+constexpr int kLeastColumn = 44;    // height
 constexpr int kScale = 20;          // room for the columns' one scale at the left
 constexpr double kMostGivenUp = 95; // percent, the end of the slider
 } // namespace
@@ -106,8 +110,16 @@ std::vector<QPoint> MixPanel::namePlaces(int* lines) const {
 }
 
 void MixPanel::resizeEvent(QResizeEvent*) {
-    const int y = top();
-    intents_->setGeometry(0, y + 26, width(), 34);
+    int lines = 1;
+    namePlaces(&lines);
+    int strips = 0;
+    for (const SlotStrip* s : strips_)
+        strips += s->heightAt(width());
+    const int names = columns_.empty() ? 0 : 4 + kNameLine * lines;
+    const int least = columns_.empty() ? 0 : kLeastColumn;
+    compact_ = height() < top() + 176 + least + names + strips; // without the curve
+    const int y = top() - (compact_ ? kCurve : 0);
+    intents_->setGeometry(0, top() + 26, width(), 34);
     slider_->setGeometry(0, y + 100, width(), 26);
     give_up_->setGeometry(56, y + 128, 156, 24);
     int left = 0;
@@ -119,9 +131,12 @@ void MixPanel::resizeEvent(QResizeEvent*) {
     const int hold = hold_->sizeHint().width() + 4;
     hold_->setGeometry(width() - hold, y + 152, hold, 20);
     const int well = y + 176;
-    int lines = 1;
-    namePlaces(&lines);
-    const int height_now = std::max(60, height() - well - 4 - kNameLine * lines);
+    const int height_now = std::max(least, height() - well - names - strips);
+    int strip_y = columns_.empty() ? well : well + height_now + names;
+    for (SlotStrip* s : strips_) {
+        s->setGeometry(0, strip_y, width(), s->heightAt(width()));
+        strip_y += s->height();
+    }
     for (std::size_t i = 0; i < columns_.size(); ++i)
         columns_[i]->setGeometry(kScale - 12 + pitch() * static_cast<int>(i), well, pitch(),
                                  height_now);
@@ -133,6 +148,10 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         c->deleteLater();
     columns_.clear();
     parts_.clear();
+    for (SlotStrip* s : strips_)
+        s->deleteLater();
+    strips_.clear();
+    strip_parts_.clear();
     families_shown_ = families_->isChecked() ? match_.families() : decltype(families_shown_){};
     for (const auto& family : families_shown_) {
         auto* column = new LevelColumn(family.name, this);
@@ -147,8 +166,19 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
          ++e) {
         if (!mixer->mode().channelOf(e))
             continue;
-        parts_.push_back(e);
         const QString name = toQt(mixer->type().partName(e));
+        if (mixer->type().part(e).kind == light::PartKind::Wheel) {
+            auto* strip = new SlotStrip(name, this);
+            connect(strip, &SlotStrip::slotChosen, this,
+                    [this, e](double setting) { match_.setDrive(e, setting, 0); });
+            connect(strip, &SlotStrip::resetWanted, this, [this] { match_.solveAgain(); });
+            connect(strip, &SlotStrip::pinWanted, this, [this, e] { match_.togglePin(e); });
+            strip->show();
+            strips_.push_back(strip);
+            strip_parts_.push_back(e);
+            continue;
+        }
+        parts_.push_back(e);
         auto* column = new LevelColumn(name, this);
         column->setShortName(name.section(' ', 0, 0).toLower()); // "deep red": deep
         connect(column, &LevelColumn::valueEdited, this,
@@ -164,12 +194,16 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         setTabOrder(before, c);
         before = c;
     }
+    for (SlotStrip* s : strips_) {
+        setTabOrder(before, s);
+        before = s;
+    }
     resizeEvent(nullptr);
 }
 
 void MixPanel::mousePressEvent(QMouseEvent* event) {
     const QRect curve = curveRect();
-    if (event->button() != Qt::LeftButton || !curve.contains(event->pos()) ||
+    if (event->button() != Qt::LeftButton || compact_ || !curve.contains(event->pos()) ||
         match_.tradeOff().size() < 2)
         return QWidget::mousePressEvent(event);
     const double share = (event->pos().x() - curve.left()) / static_cast<double>(curve.width());
@@ -212,6 +246,10 @@ void MixPanel::refresh() {
         columns_[i]->setValue(100 * match_.familyDrive(family));
         columns_[i]->setLight(document_.colours().of(light), false, false);
     }
+    for (std::size_t i = 0; row && i < strips_.size(); ++i)
+        showSlots(*row, i);
+    if (!strips_.empty())
+        resizeEvent(nullptr); // they know their chips now
     for (std::size_t i = 0; row && i < parts_.size(); ++i) {
         const std::size_t e = parts_[i];
         const auto& mixer = *row->lamp.mixer;
@@ -260,7 +298,7 @@ void MixPanel::paintEvent(QPaintEvent*) {
     // What is gained over what is given up; it stands on the slider below.
     const auto& trade = match_.tradeOff();
     const QRect r = curveRect();
-    if (trade.size() >= 2) {
+    if (trade.size() >= 2 && !compact_) {
         double low = trade.front().value;
         double high = low;
         for (const auto& t : trade) {
@@ -302,12 +340,41 @@ void MixPanel::paintEvent(QPaintEvent*) {
                  theme().dim);
         drawText(p, label_x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
                  theme().bright);
-    } else if (const light::Wanted* wanted = match_.wanted(); wanted && !wanted->spectrum) {
+    } else if (const light::Wanted* wanted = match_.wanted();
+               wanted && !wanted->spectrum && !compact_) {
         drawWrapped(p, QRect(0, top() + 64, width(), 36),
                     tr("No curve: a colour typed as numbers has no spectrum."),
                     typeface(Type::Small), theme().dim);
     }
-    drawText(p, 0, top() + 145, tr("Give-up"), typeface(Type::Work), theme().text);
+    drawText(p, 0, give_up_->y() + 17, tr("Give-up"), typeface(Type::Work), theme().text);
+}
+
+// Each slot in the light that it makes of the rest as it is now, and how far that is from the wish.
+void MixPanel::showSlots(const TypeRow& row, std::size_t strip) {
+    const auto& type = row.lamp.mixer->type();
+    const std::size_t part = strip_parts_[strip];
+    const light::Wheel& wheel = type.wheels[type.part(part).index];
+    const light::Wanted* wanted = match_.wanted();
+    std::vector<SlotStrip::Chip> chips;
+    const std::size_t steps = wheel.places.size() * (wheel.halves ? 2 : 1);
+    for (std::size_t i = 0; i < steps; ++i) {
+        const double slot = static_cast<double>(i) / (wheel.halves ? 2 : 1);
+        SlotStrip::Chip chip;
+        chip.setting = wheel.settingOf(slot);
+        chip.number = static_cast<int>(slot) + 1;
+        chip.half = slot != std::floor(slot);
+        chip.name = toQt(wheel.nameAt(chip.setting));
+        auto drives = row.lamp.sent.drives; // at full, also where the lamp is dimmed
+        drives[part] = chip.setting;
+        const auto light = light::xyzOf(type, drives);
+        const bool seen = colour::hasChromaticity(light);
+        chip.light = seen ? document_.colours().of(light) : theme().well;
+        if (seen && wanted)
+            chip.miss_uv = colour::distance(colour::toUv(light), wanted->uv());
+        chips.push_back(std::move(chip));
+    }
+    strips_[strip]->setChips(std::move(chips));
+    strips_[strip]->setChosen(match_.drive(part), match_.pinned(part));
 }
 
 void MixPanel::paintNames(QPainter& p) {

@@ -10,6 +10,7 @@ namespace zelo::desk {
 
 class Button;
 class LevelColumn;
+class SlotStrip;
 class NumberField;
 class Stations;
 class ValueSlider;
@@ -19,6 +20,7 @@ class MixPanel : public QWidget {
 public:
     MixPanel(Document& document, MatchModel& match, QWidget* parent);
     const std::vector<LevelColumn*>& columns() const { return columns_; }
+    const std::vector<SlotStrip*>& strips() const { return strips_; } // of wheels and scrollers
     void setFamilies(bool on); // a column for warm, green, blue, white and all
 
 protected:
@@ -34,6 +36,7 @@ private:
     int pitch() const;                                // of the columns
     std::vector<QPoint> namePlaces(int* lines) const; // x, and which line
     void paintNames(QPainter& p);
+    void showSlots(const TypeRow& row, std::size_t strip);
 
     Document& document_;
     MatchModel& match_;
@@ -44,9 +47,12 @@ private:
     Button* families_;
     Button* hold_;
     std::vector<LevelColumn*> columns_;
+    std::vector<SlotStrip*> strips_;
+    std::vector<std::size_t> strip_parts_;           // of the type, one for each strip
     std::vector<std::size_t> parts_;                 // of the type, one for each column
     std::vector<MatchModel::Family> families_shown_; // instead of parts_, one for each column
     std::string columns_of_;
+    bool compact_ = false; // no room for the trade-off curve
 };
 
 } // namespace zelo::desk

@@ -535,7 +535,11 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
                       .arg(model_->chipType(), numberText(model_->lampK(), 0)) +
                   (model_->layer().empty() ? QString()
                                            : tr(", under %1").arg(toQt(model_->layer())));
-    drawText(p, 20, 95, note, typeface(Type::Small), theme().dim);
+    drawElided(p, 20, 95, width() - 40,
+               textWidth(note, typeface(Type::Small)) <= width() - 40
+                   ? note
+                   : tr("%1; lamp %2 K").arg(model_->chipType(), numberText(model_->lampK(), 0)),
+               typeface(Type::Small), theme().dim);
     if (model_->rowCount() == 0)
         drawText(p, 20, 130,
                  model_->favouritesOnly() ? tr("No favourites: B on a row marks one.")
