@@ -144,6 +144,41 @@ TEST_F(RigTest, TheFormAddsLampsAtFreeSlots) {
     EXPECT_EQ(document.show().fixtures.size(), 43u);
 }
 
+TEST_F(RigTest, LampsThatAreAddedBecomeAGroupInTheSameStep) {
+    const auto steps = document.history().position();
+    rig.askAdd();
+    auto* form = window.findChild<QDialog*>();
+    ASSERT_TRUE(form);
+    form->findChildren<QSpinBox*>()[0]->setValue(4);
+    for (auto* line : form->findChildren<QLineEdit*>())
+        if (line->placeholderText() == "none")
+            QTest::keyClicks(line, "gallery");
+    for (auto* b : form->findChildren<QPushButton*>())
+        if (b->text() == "Add")
+            b->click();
+    settle();
+    EXPECT_EQ(document.history().position(), steps + 1);
+    chooseGroups({"gallery"});
+    EXPECT_EQ(lineup(), (std::vector{41, 42, 43, 44}));
+    document.undo();
+    EXPECT_EQ(document.show().fixtures.size(), 40u);
+    for (const auto& [id, g] : document.show().groups)
+        EXPECT_NE(g->name, "gallery");
+}
+
+TEST_F(RigTest, LabelsAndHeightsAreTypedInTheTable) {
+    plan.choose({{1}, {2}}, Plan::How::Only);
+    type(1, PatchModel::Label, "left of the door");
+    EXPECT_EQ(fixture(2).label, "left of the door") << "for all chosen rows";
+    type(1, PatchModel::Height, "5,5 m");
+    EXPECT_EQ(fixture(2).place.z_m, 5.5);
+    EXPECT_EQ(cell(1, PatchModel::Height).data().toString(), "5.5");
+    auto* table = rig.table().model();
+    EXPECT_FALSE(table->setData(cell(1, PatchModel::Height), "high", Qt::EditRole));
+    EXPECT_FALSE(table->setData(cell(1, PatchModel::Height), "1e9", Qt::EditRole));
+    EXPECT_EQ(fixture(1).place.z_m, 5.5);
+}
+
 TEST_F(RigTest, RowsGoThroughASpreadsheet) {
     plan.choose({{1}, {2}}, Plan::How::Only);
     rig.copyPatch();

@@ -11,8 +11,10 @@ namespace zelo::desk {
 QString scrollBarStyle() {
     return QStringLiteral(
         "QScrollBar:vertical{background:transparent;width:8px;margin:0}"
+        "QScrollBar:horizontal{background:transparent;height:8px;margin:0}"
+        "QScrollBar::handle:horizontal{background:palette(midlight);min-width:24px}"
         "QScrollBar::handle:vertical{background:palette(midlight);min-height:24px}"
-        "QScrollBar::add-line,QScrollBar::sub-line{height:0}"
+        "QScrollBar::add-line,QScrollBar::sub-line{height:0;width:0}"
         "QScrollBar::add-page,QScrollBar::sub-page{background:none}");
 }
 

@@ -12,6 +12,14 @@ namespace zelo::desk {
 
 using show::FixtureId;
 
+namespace {
+QVariant alignment(int column) {
+    const bool figures = column == PatchModel::Number || column == PatchModel::Universe ||
+                         column == PatchModel::Address || column == PatchModel::Height;
+    return QVariant::fromValue((figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
+}
+} // namespace
+
 PatchModel::PatchModel(Document& document, QObject* parent)
     : QAbstractTableModel(parent), document_(document) {
     refresh();
@@ -83,9 +91,7 @@ QVariant PatchModel::data(const QModelIndex& at, int role) const {
     if (!f)
         return {};
     if (role == Qt::TextAlignmentRole) {
-        const bool figures =
-            at.column() == Number || at.column() == Universe || at.column() == Address;
-        return QVariant::fromValue((figures ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter);
+        return alignment(at.column());
     }
     if (role == Qt::FontRole)
         return typeface(Type::Work, at.column() == Number);
@@ -110,6 +116,12 @@ QVariant PatchModel::data(const QModelIndex& at, int role) const {
         return f->universe;
     case Address:
         return f->address;
+    case Label:
+        return toQt(f->label);
+    case Height:
+        if (role == Qt::EditRole) // sorted as a number
+            return f->place.z_m;
+        return numberText(f->place.z_m, 1);
     case Group:
         return groupOf(f->id);
     case Note: {
@@ -125,15 +137,12 @@ QVariant PatchModel::headerData(int section, Qt::Orientation orientation, int ro
     if (orientation != Qt::Horizontal)
         return {};
     if (role == Qt::DisplayRole) {
-        const QStringList names{tr("no"),      tr("type"),  tr("mode"), tr("universe"),
-                                tr("address"), tr("group"), tr("note")};
+        const QStringList names{tr("no"),      tr("label"),    tr("type"),  tr("mode"), tr("univ."),
+                                tr("address"), tr("height m"), tr("group"), tr("note")};
         return names[section];
     }
     if (role == Qt::TextAlignmentRole)
-        return QVariant::fromValue((section == Number || section == Universe || section == Address
-                                        ? Qt::AlignRight
-                                        : Qt::AlignLeft) |
-                                   Qt::AlignVCenter);
+        return alignment(section);
     return {};
 }
 
@@ -175,6 +184,14 @@ Result<show::ShowPtr> PatchModel::edited(int column, const QString& text,
             f.universe = static_cast<std::uint16_t>(*n);
         });
     }
+    case Label:
+        return show::changeEach(now, ids, [&](show::Fixture& f, std::size_t) { f.label = plain; });
+    case Height: {
+        const auto z = numberIn(text, "m");
+        if (!z)
+            return fail(ErrorCode::BadValue, "'{}': must be a height in metres", plain);
+        return show::changeEach(now, ids, [&](show::Fixture& f, std::size_t) { f.place.z_m = *z; });
+    }
     case Mode:
         for (const FixtureId id : ids) {
             const auto type = document_.library().type(now->fixture(id)->type);
@@ -193,8 +210,8 @@ bool PatchModel::setData(const QModelIndex& at, const QVariant& value, int role)
     auto ids = chosen ? chosen() : std::vector<FixtureId>{};
     if (std::find(ids.begin(), ids.end(), idAt(at.row())) == ids.end())
         ids = {idAt(at.row())};
-    const QStringList what{tr("Number"),  {},        tr("Mode"), tr("Universe"),
-                           tr("Address"), QString(), tr("Note")};
+    const QStringList what{tr("Number"),  tr("Label"),  {}, tr("Mode"), tr("Universe"),
+                           tr("Address"), tr("Height"), {}, tr("Note")};
     const auto name = tr("%1 of %2").arg(what[at.column()], lampCount(ids.size()));
     return document_.edit(name, edited(at.column(), value.toString(), ids));
 }

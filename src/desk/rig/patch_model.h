@@ -13,7 +13,7 @@ namespace zelo::desk {
 class PatchModel : public QAbstractTableModel {
     Q_OBJECT
 public:
-    enum Column { Number, Type, Mode, Universe, Address, Group, Note, kColumns };
+    enum Column { Number, Label, Type, Mode, Universe, Address, Height, Group, Note, kColumns };
 
     PatchModel(Document& document, QObject* parent);
 

@@ -176,13 +176,13 @@ void RigView::makeTable() {
     table_->verticalHeader()->hide();
     table_->verticalHeader()->setDefaultSectionSize(kRow);
     table_->verticalHeader()->setMinimumSectionSize(kRow);
-    table_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    table_->setHorizontalScrollMode(QAbstractItemView::ScrollPerPixel);
     table_->setTabKeyNavigation(false);
     auto* head = table_->horizontalHeader();
     head->setStretchLastSection(true);
     head->setHighlightSections(false);
     head->setFont(typeface(Type::Small));
-    const int widths[] = {60, 130, 150, 76, 76, 90};
+    const int widths[] = {52, 70, 84, 120, 50, 66, 72, 60};
     for (int c = 0; c < PatchModel::Note; ++c)
         head->resizeSection(c, widths[c]);
     style();
@@ -316,9 +316,11 @@ void RigView::removeChosen() {
     document_.tell(tr("%1. Ctrl+Z brings them back.").arg(name));
 }
 
-void RigView::add(const show::AddWish& wish) {
+void RigView::add(const show::AddWish& wish, const std::string& group) {
     show::Lineup added;
-    const auto next = show::addMany(document_.state().show, wish, &added);
+    auto next = show::addMany(document_.state().show, wish, &added);
+    if (next && !group.empty())
+        next = show::addGroup(*next, group, added);
     const auto name = tr("Add %1").arg(lampCount(wish.count));
     if (!document_.edit(name, next))
         return;
@@ -345,6 +347,9 @@ void RigView::askAdd() {
     auto* first = spin(1, 1'000'000, number + 1);
     auto* universe = spin(1, light::kLastUniverse, strip_->universe());
     auto* address = spin(1, show::kSlotsInUniverse, 1);
+    auto* group = new QLineEdit(form);
+    group->setPlaceholderText(tr("none"));
+    group->setToolTip(tr("A name makes a group of them, in the same step"));
     auto* spacing = spin(0, show::kSlotsInUniverse, 0);
     spacing->setSpecialValueText(tr("no gap"));
     const auto types = document_.library().types();
@@ -386,6 +391,7 @@ void RigView::askAdd() {
     rows->addRow(tr("Universe"), universe);
     rows->addRow(tr("First address"), address);
     rows->addRow(tr("Slots from lamp to lamp"), spacing);
+    rows->addRow(tr("Group"), group);
     auto* buttons = new QDialogButtonBox(form);
     buttons->addButton(tr("Add"), QDialogButtonBox::AcceptRole);
     buttons->addButton(tr("Not now"), QDialogButtonBox::RejectRole);
@@ -404,7 +410,7 @@ void RigView::askAdd() {
             wish.footprint = footprint;
             wish.spacing = spacing->value();
             wish.like.place.x_m = -0.5 * (wish.count - 1);
-            add(wish);
+            add(wish, fromQt(group->text().trimmed()));
         }
         form->accept();
     });

@@ -30,7 +30,7 @@ public:
     void copyPatch(); // chosen rows as text for a spreadsheet; all when none
     void pastePatch();
     // What the form ends in: one step, the new lamps chosen.
-    void add(const show::AddWish& wish);
+    void add(const show::AddWish& wish, const std::string& group = {}); // a group of them, too
 
 protected:
     void paintEvent(QPaintEvent* event) override;
