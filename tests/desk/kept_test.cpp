@@ -337,8 +337,9 @@ TEST_F(KeptTest, TheBookIsConvertedInOneGo) {
     EXPECT_TRUE(comes([&] { return !form.working(); }));
     EXPECT_EQ(form.lines().size(), 2 * listed);
     const QTemporaryDir folder;
-    ASSERT_TRUE(form.writeCsv(folder.filePath("book.csv")));
-    ASSERT_TRUE(form.writePdf(folder.filePath("book.pdf")));
+    form.write(folder.filePath("book.csv"));
+    form.write(folder.filePath("book.pdf"));
+    settle();
     std::ifstream pdf(folder.filePath("book.pdf").toStdString(), std::ios::binary);
     std::string head(5, 0);
     pdf.read(head.data(), 5);

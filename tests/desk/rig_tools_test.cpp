@@ -9,6 +9,7 @@
 #include "desk/rig/rig_view.h"
 #include "desk/rig/type_editor.h"
 #include "desk/rig/types_panel.h"
+#include "desk/shell/message_line.h"
 #include "practice_node.h"
 #include "window_test.h"
 
@@ -16,6 +17,7 @@
 #include <QListWidget>
 #include <QTableWidget>
 #include <QTemporaryDir>
+#include <atomic>
 #include <fstream>
 
 namespace zelo::desk {
@@ -179,14 +181,17 @@ TEST_F(RigToolsTest, ATypeTakesAMeasuredSpectrumAndGoesThroughGdtf) {
     const QString gdtf = folder.filePath("copy.gdtf");
     side.types().choose("petrel-copy");
     side.types().write(gdtf);
+    settle();
     side.types().remove();
     EXPECT_FALSE(library.type("petrel-copy"));
     side.types().read(gdtf);
+    settle();
     ASSERT_TRUE(library.type("copy")) << "a type that is read is called as its file";
     EXPECT_NEAR(library.type("copy")->emitters[0].spectrum.at(590),
                 type->emitters[0].spectrum.at(590), 1e-6);
     const auto count = document.show().types.size();
     side.types().read(folder.filePath("nothing.gdtf"));
+    settle();
     EXPECT_EQ(document.show().types.size(), count);
 }
 
@@ -283,6 +288,7 @@ TEST_F(RigToolsTest, TheRigGoesThroughMvr) {
     const QTemporaryDir folder;
     const QString file = folder.filePath("rig.mvr");
     window.writeRig(file);
+    settle();
     document.start(std::make_shared<const show::Show>(show::Show{"Empty"}), show::emptyHand());
     window.readRig(file);
     settle();
@@ -292,7 +298,39 @@ TEST_F(RigToolsTest, TheRigGoesThroughMvr) {
     EXPECT_NEAR(fixture(13).place.y_m, 7.4, 1e-6);
     const auto steps = document.history().position();
     window.readRig(folder.filePath("none.mvr"));
+    settle();
     EXPECT_EQ(document.history().position(), steps) << "a bad file changes nothing";
+}
+
+TEST_F(RigToolsTest, LongWorkIsToldAndCanBeStopped) {
+    std::atomic<bool> go = false;
+    bool taken = false;
+    const auto work = [&] {
+        document.inBackground(
+            "Reading a.mvr", &window,
+            [&] {
+                while (!go)
+                    std::this_thread::sleep_for(std::chrono::milliseconds(5));
+                return 1;
+            },
+            [&](int) { taken = true; });
+    };
+    auto* line = window.findChild<MessageLine*>();
+    work();
+    EXPECT_FALSE(line->isVisible()) << "what is quick is not worth a word";
+    ASSERT_TRUE(comes([&] { return line->isVisible(); }));
+    EXPECT_TRUE(line->texts().front().startsWith("Reading a.mvr: 0 s"));
+    const auto before = window.view();
+    QTest::keyClick(&window, Qt::Key_2); // the window is as quick as ever
+    EXPECT_NE(window.view(), before);
+    QTest::mouseClick(line, Qt::LeftButton, {}, {50, 8});
+    EXPECT_FALSE(line->isVisible());
+    go = true;
+    settle();
+    EXPECT_FALSE(taken) << "stopped: its result is not wanted";
+    work();
+    settle();
+    EXPECT_TRUE(taken);
 }
 
 } // namespace

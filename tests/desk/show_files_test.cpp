@@ -234,6 +234,7 @@ TEST_F(ShowFilesTest, OrphansInAFileAreToldAndItOpens) {
 TEST_F(ShowFilesTest, AReportHoldsTheShowOnlyIfWished) {
     for (const bool with : {false, true}) {
         window.writeReport(toQt(file("r.zip").string()), with);
+        settle();
         QFile zip(toQt(file("r.zip").string()));
         ASSERT_TRUE(zip.open(QIODevice::ReadOnly));
         const auto bytes = zip.readAll();

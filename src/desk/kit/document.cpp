@@ -90,6 +90,15 @@ void Document::lookAnew() {
     emit changed(Change::Seen);
 }
 
+void Document::stopWork(int id) {
+    const auto it = works_.find(id);
+    if (it == works_.end())
+        return;
+    it->second.request_stop();
+    works_.erase(it);
+    emit workEnded(id);
+}
+
 Document::TypeKey Document::typeOf(show::FixtureId id) const {
     const show::Fixture* f = show().fixture(id);
     return f ? TypeKey{f->type, f->mode} : TypeKey{};

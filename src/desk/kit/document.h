@@ -11,6 +11,7 @@
 #include <QObject>
 #include <QPointer>
 #include <memory>
+#include <stop_token>
 
 namespace zelo::desk {
 
@@ -117,6 +118,30 @@ public:
             });
         });
     }
+    // Long work with a file: told as under way until its result is taken, on this thread. It can
+    // be stopped: then nothing is taken.
+    template <class Compute, class Take>
+    void inBackground(const QString& what, QObject* owner, Compute compute, Take take) {
+        const int id = ++last_work_;
+        works_[id] = {};
+        emit workBegan(id, what);
+        session_->workers().post(
+            fmt::format("work {}", id),
+            [this, id, stop = works_[id].get_token(), owner = QPointer<QObject>(owner),
+             compute = std::move(compute), take = std::move(take)] {
+                if (stop.stop_requested())
+                    return;
+                auto result = compute();
+                inbox_.post([this, id, owner, take, result = std::move(result)] {
+                    if (works_.erase(id) == 0)
+                        return; // stopped
+                    emit workEnded(id);
+                    if (owner)
+                        take(result);
+                });
+            });
+    }
+    void stopWork(int id);
     // On this thread, from any other.
     void post(std::function<void()> work) { inbox_.post(std::move(work)); }
     // What was asked for under this key is not wanted any more.
@@ -129,6 +154,8 @@ signals:
     void changed(Changes what); // kit/watch.h connects a view to what it shows
     void told(const QString& message);
     void troubled(const QString& message); // stays until it is right: then it is empty
+    void workBegan(int id, const QString& what);
+    void workEnded(int id); // done, or stopped
 
 private:
     Done opened(Done done); // tells what was left out
@@ -141,6 +168,8 @@ private:
     double book_lamp_k_ = light::kGelLampK;
     TypeKey chosen_focus_;
     std::map<std::string, std::uint64_t> wishes_;
+    std::map<int, std::stop_source> works_; // under way
+    int last_work_ = 0;
 };
 
 } // namespace zelo::desk

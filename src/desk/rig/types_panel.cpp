@@ -180,12 +180,20 @@ void TypesPanel::read(const QString& path) {
     std::filesystem::path file = fromQt(path);
     if (file.filename() == "description.xml")
         file = file.parent_path();
-    auto type = files::readGdtf(file);
-    if (type && type->id.empty())
-        type->id = light::idOf(type->name);
-    keep(tr("Read %1").arg(toQt(file.filename().string())), type, false);
-    if (type && !type->notes.empty())
-        document_.tell(tr("Read, with notes: %1").arg(toQt(type->notes.front())));
+    const auto name = toQt(file.filename().string());
+    document_.inBackground(
+        tr("Reading %1").arg(name), this,
+        [file] {
+            auto type = files::readGdtf(file);
+            if (type && type->id.empty())
+                type->id = light::idOf(type->name);
+            return type;
+        },
+        [this, name](const Result<light::FixtureType>& type) {
+            keep(tr("Read %1").arg(name), type, false);
+            if (type && !type->notes.empty())
+                document_.tell(tr("Read, with notes: %1").arg(toQt(type->notes.front())));
+        });
 }
 
 void TypesPanel::write(const QString& path) {
@@ -195,10 +203,13 @@ void TypesPanel::write(const QString& path) {
     std::filesystem::path file = fromQt(path);
     if (file.extension() != ".gdtf")
         file += ".gdtf";
-    if (const auto done = files::writeGdtf(*type, file); !done)
-        document_.tell(toQt(done.error().text()));
-    else
-        document_.tell(tr("Written: %1").arg(toQt(file.string())));
+    document_.inBackground(
+        tr("Writing %1").arg(toQt(file.filename().string())), this,
+        [type, file] { return files::writeGdtf(*type, file); },
+        [this, file](const Done& done) {
+            document_.tell(done ? tr("Written: %1").arg(toQt(file.string()))
+                                : toQt(done.error().text()));
+        });
 }
 
 void TypesPanel::showEvent(QShowEvent*) {

@@ -91,6 +91,9 @@ MainWindow::MainWindow(Document& document)
     connect(header_, &Header::menuWanted, this, &MainWindow::openMenu);
     connect(&document_, &Document::told, this, &MainWindow::tell);
     connect(&document_, &Document::troubled, message_, &MessageLine::stand);
+    connect(&document_, &Document::workBegan, message_, &MessageLine::begin);
+    connect(&document_, &Document::workEnded, message_, &MessageLine::end);
+    connect(message_, &MessageLine::stopWanted, &document_, &Document::stopWork);
     connect(message_, &MessageLine::roomWanted, this, &MainWindow::placeMessages);
     connect(qApp, &QApplication::focusChanged, this, &MainWindow::placeMessages);
     connect(readings_, &ReadingsPanel::keepWanted, this, [this] { openKeep(KeepForm::Stage); });
@@ -232,37 +235,65 @@ void MainWindow::writeReport(const QString& path, bool with_show) {
     wish.log_folder = host::logFolder();
     if (with_show)
         wish.show = document_.state();
-    const auto bytes = host::reportBytes(wish);
-    const auto written = bytes ? writeFile(fromQt(path), *bytes) : passOn(bytes.error());
-    tell(written ? tr("The report is at %1.").arg(path) : toQt(written.error().text()));
+    document_.inBackground(
+        tr("Writing the report"), this,
+        [wish, path] {
+            const auto bytes = host::reportBytes(wish);
+            return bytes ? writeFile(fromQt(path), *bytes) : Done(passOn(bytes.error()));
+        },
+        [this, path](const Done& written) {
+            tell(written ? tr("The report is at %1.").arg(path) : toQt(written.error().text()));
+        });
 }
 
 void MainWindow::readRig(const QString& path) {
-    const auto bytes = readFile(fromQt(path));
-    const auto rig = bytes ? files::parseMvr(*bytes) : passOn(bytes.error());
-    if (!rig)
-        return tell(toQt(rig.error().text()));
+    using Read = decltype(files::parseMvr({}));
+    document_.inBackground(
+        tr("Reading %1").arg(QFileInfo(path).fileName()), this,
+        [path] {
+            const auto bytes = readFile(fromQt(path));
+            return bytes ? files::parseMvr(*bytes) : Read(passOn(bytes.error()));
+        },
+        [this, path](const Read& rig) {
+            if (rig)
+                addRig(*rig, QFileInfo(path).fileName());
+            else
+                tell(toQt(rig.error().text()));
+        });
+}
+
+void MainWindow::addRig(const files::Rig& rig, const QString& from) {
     auto next = document_.state().show;
-    for (const auto& type : rig->types)
+    for (const auto& type : rig.types)
         if (!document_.library().type(type->id))
             if (auto with = show::keepType(next, type))
                 next = *with;
     show::Lineup added;
-    const auto with = show::addFixtures(next, rig->fixtures, &added);
-    const auto name =
-        tr("Read %1 from %2").arg(lampCount(added.size()), QFileInfo(path).fileName());
+    const auto with = show::addFixtures(next, rig.fixtures, &added);
+    const auto name = tr("Read %1 from %2").arg(lampCount(added.size()), from);
     if (!document_.edit(name, with))
         return;
     document_.setLineup(std::move(added));
-    tell(rig->notes.empty() ? name : tr("%1. %2").arg(name, toQt(rig->notes.front())));
+    tell(rig.notes.empty() ? name : tr("%1. %2").arg(name, toQt(rig.notes.front())));
 }
 
 void MainWindow::writeRig(const QString& path) {
     const QString file = path.endsWith(".mvr") ? path : path + ".mvr";
-    const auto bytes = files::mvrBytes(
-        document_.show(), [this](const std::string& id) { return document_.library().type(id); });
-    const auto written = bytes ? writeFile(fromQt(file), *bytes) : passOn(bytes.error());
-    tell(written ? tr("Written: %1").arg(file) : toQt(written.error().text()));
+    std::map<std::string, std::shared_ptr<const light::FixtureType>> types;
+    for (const auto& [id, f] : document_.show().fixtures)
+        types.emplace(f->type, document_.library().type(f->type));
+    document_.inBackground(
+        tr("Writing %1").arg(QFileInfo(file).fileName()), this,
+        [file, types, show = document_.state().show] {
+            const auto bytes = files::mvrBytes(*show, [&](const std::string& id) {
+                const auto it = types.find(id);
+                return it == types.end() ? nullptr : it->second;
+            });
+            return bytes ? writeFile(fromQt(file), *bytes) : Done(passOn(bytes.error()));
+        },
+        [this, file](const Done& written) {
+            tell(written ? tr("Written: %1").arg(file) : toQt(written.error().text()));
+        });
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

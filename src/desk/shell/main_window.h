@@ -9,6 +9,10 @@
 #include <QStackedWidget>
 #include <QWidget>
 
+namespace zelo::files {
+struct Rig;
+}
+
 namespace zelo::desk {
 
 class Header;
@@ -37,7 +41,7 @@ public:
 
     ShowFiles& files() { return *files_; }
 
-    void readRig(const QString& path); // MVR: its fixtures and types are added
+    void readRig(const QString& path); // MVR, in the background
     void writeRig(const QString& path);
     void askReport(); // log, version, system, the show if wished
     void writeReport(const QString& path, bool with_show);
@@ -68,11 +72,12 @@ private:
     void makeHelpCommands();
     void openMenu();
     void openAbout();
-    QPoint belowName() const; // where menus of the show open
-    void openHistory();       // every edit by name, to go back to
-    void openKeep(int as);    // KeepForm::As
-    void whichGel();          // the gels nearest to what the first of the lineup shows
-    void explain();           // F1: what is under the pointer
+    QPoint belowName() const;                                // where menus of the show open
+    void addRig(const files::Rig& rig, const QString& from); // its fixtures and types
+    void openHistory();                                      // every edit by name, to go back to
+    void openKeep(int as);                                   // KeepForm::As
+    void whichGel(); // the gels nearest to what the first of the lineup shows
+    void explain();  // F1: what is under the pointer
     void tell(const QString& message);
     void placeMessages();
     bool bookOpen() const; // somebody is in the swatch book

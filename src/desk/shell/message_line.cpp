@@ -12,6 +12,7 @@ namespace zelo::desk {
 
 namespace {
 constexpr std::size_t kMost = 3; // at once; older ones give way
+constexpr int kLong_ms = 300;    // shorter work is not worth a word
 constexpr int kLeft = 16, kRight = 12, kAbove = 8;
 
 qint64 now_ms() {
@@ -24,6 +25,7 @@ MessageLine::MessageLine(QWidget* parent) : QWidget(parent) {
     setToolTip(tr("A click closes it"));
     next_.setSingleShot(true);
     connect(&next_, &QTimer::timeout, this, &MessageLine::forget);
+    connect(&tick_, &QTimer::timeout, this, &MessageLine::changed);
     hide();
 }
 
@@ -43,8 +45,31 @@ void MessageLine::stand(const QString& trouble) {
     changed();
 }
 
+bool MessageLine::Work::shown() const {
+    return now_ms() - since_ms >= kLong_ms;
+}
+
+QString MessageLine::said(const Work& work) const {
+    return tr("%1: %2 s. A click stops it.").arg(work.what).arg((now_ms() - work.since_ms) / 1000);
+}
+
+void MessageLine::begin(int work, const QString& what) {
+    works_.push_back({work, what, now_ms()});
+    tick_.start(kLong_ms);
+}
+
+void MessageLine::end(int work) {
+    std::erase_if(works_, [&](const Work& w) { return w.id == work; });
+    if (works_.empty())
+        tick_.stop();
+    changed();
+}
+
 QStringList MessageLine::texts() const {
     QStringList texts;
+    for (const Work& w : works_)
+        if (w.shown())
+            texts << said(w);
     if (!standing_.isEmpty())
         texts << standing_;
     for (const Told& t : told_)
@@ -85,7 +110,17 @@ QSize MessageLine::sizeHint() const {
 }
 
 void MessageLine::mousePressEvent(QMouseEvent* event) {
-    int y = standing_.isEmpty() ? 0 : heightOf(standing_) + 1; // that one stays
+    int y = 0;
+    for (const Work& w : works_) {
+        if (!w.shown())
+            continue;
+        y += heightOf(said(w)) + 1;
+        if (event->pos().y() < y) {
+            emit stopWanted(w.id);
+            return;
+        }
+    }
+    y += standing_.isEmpty() ? 0 : heightOf(standing_) + 1; // that one stays
     for (std::size_t i = 0; i < told_.size(); ++i) {
         const int height = heightOf(told_[i].text) + 1;
         if (event->pos().y() >= y && event->pos().y() < y + height) {

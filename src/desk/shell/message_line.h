@@ -14,12 +14,15 @@ class MessageLine : public QWidget {
 public:
     explicit MessageLine(QWidget* parent);
     void tell(const QString& text);
-    void stand(const QString& trouble); // until it is called with nothing
-    QStringList texts() const;          // as shown, from above
-    QSize sizeHint() const override;    // of the lines at this width
+    void stand(const QString& trouble);        // until it is called with nothing
+    void begin(int work, const QString& what); // told with its seconds once it takes long
+    void end(int work);
+    QStringList texts() const;       // as shown, from above
+    QSize sizeHint() const override; // of the lines at this width
 
 signals:
     void roomWanted(); // more or less than it has
+    void stopWanted(int work);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -30,13 +33,22 @@ private:
         QString text;
         qint64 until_ms;
     };
+    struct Work {
+        int id;
+        QString what;
+        qint64 since_ms;
+        bool shown() const;
+    };
+    QString said(const Work& work) const;
     void forget(); // what has been read
     void changed();
     int heightOf(const QString& text) const;
 
     std::vector<Told> told_;
+    std::vector<Work> works_;
     QString standing_;
     QTimer next_;
+    QTimer tick_; // while work is under way
 };
 
 } // namespace zelo::desk

@@ -128,10 +128,6 @@ void ConvertForm::refresh() {
     update();
 }
 
-Done ConvertForm::writeCsv(const QString& path) const {
-    return writeFile(fromQt(path), host::bookReportCsv(lines_));
-}
-
 QString ConvertForm::htmlReport() const {
     QString rows;
     for (const auto& l : lines_)
@@ -152,28 +148,44 @@ QString ConvertForm::htmlReport() const {
              tr("gel"), tr("name"), tr("type"), tr("share of the brightest mix, %"), rows);
 }
 
-bool ConvertForm::writePdf(const QString& path) const {
+namespace {
+Done writePdf(const QString& path, const QString& title, const QString& html, const QFont& font) {
     QPdfWriter writer(path);
     writer.setPageSize(QPageSize(QPageSize::A4));
-    writer.setTitle(tr("The swatch book on the lineup's types"));
+    writer.setTitle(title);
     QTextDocument text;
-    text.setDefaultFont(QFont(typeface(Type::Work).family(), 8));
-    text.setHtml(htmlReport());
+    text.setDefaultFont(font);
+    text.setHtml(html);
     text.print(&writer);
-    return QFileInfo(path).size() > 0;
+    if (QFileInfo(path).size() > 0)
+        return {};
+    return fail(ErrorCode::Io, "{}: cannot be written", fromQt(path));
+}
+} // namespace
+
+void ConvertForm::write(const QString& path) {
+    const bool pdf = path.endsWith(".pdf");
+    document_.inBackground(
+        tr("Writing %1").arg(QFileInfo(path).fileName()), &document_,
+        [path, pdf, lines = lines_, html = pdf ? htmlReport() : QString(),
+         title = tr("The swatch book on the lineup's types"),
+         font = QFont(typeface(Type::Work).family(), 8)] {
+            return pdf ? writePdf(path, title, html, font)
+                       : writeFile(fromQt(path), host::bookReportCsv(lines));
+        },
+        [document = &document_, path](const Done& done) {
+            document->tell(done ? tr("Written: %1").arg(path) : toQt(done.error().text()));
+        });
 }
 
 void ConvertForm::save(bool pdf) {
-    const QString path =
+    QString path =
         QFileDialog::getSaveFileName(this, tr("Save the report"), pdf ? "book.pdf" : "book.csv",
                                      pdf ? tr("PDF (*.pdf)") : tr("Tables (*.csv)"));
     if (path.isEmpty())
         return;
-    if (pdf)
-        return document_.tell(writePdf(path) ? tr("Written: %1").arg(path)
-                                             : tr("Cannot write %1").arg(path));
-    const auto done = writeCsv(path);
-    document_.tell(done ? tr("Written: %1").arg(path) : toQt(done.error().text()));
+    const QString ending = pdf ? ".pdf" : ".csv";
+    write(path.endsWith(ending) ? path : path + ending);
 }
 
 void ConvertForm::keyPressEvent(QKeyEvent* event) {

@@ -29,8 +29,7 @@ public:
     const std::vector<host::BookLine>& lines() const { return lines_; }
     bool working() const { return working_; }
     QCheckBox& listedOnly() { return *listed_; }
-    Done writeCsv(const QString& path) const;
-    bool writePdf(const QString& path) const;
+    void write(const QString& path); // as its ending says, in the background
 
 signals:
     void computed();
