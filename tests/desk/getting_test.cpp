@@ -10,6 +10,7 @@
 #include "desk/readings/full_readings.h"
 #include "desk/swatches/swatch_panel.h"
 #include "light/levels.h"
+#include "show/edits.h"
 #include "window_test.h"
 
 #include <QLineEdit>
@@ -82,6 +83,38 @@ TEST_F(GettingTest, ACameraShowsItsOwnWhite) {
     EXPECT_EQ(image.pixelColor(window.matchView().wantedPixel()), camera);
     document.setCamera(std::nullopt);
     EXPECT_EQ(document.colours().of(model.wanted()->xyz), eye);
+}
+
+TEST_F(GettingTest, ALampWhoseLevelChangesItsColourIsSeenAtItsLevel) {
+    show::Fixture f;
+    f.type = "eider-1000"; // tungsten
+    f.mode = document.library().type(f.type)->modes[0].name;
+    f.number = 900;
+    f.universe = 9;
+    const auto next = show::addFixture(document.state().show, f);
+    ASSERT_TRUE(document.edit("a lamp", next));
+    const show::FixtureId id{(*next)->last_fixture_id};
+    document.setLineup({id});
+    pick("cct:3200");
+    const auto at = [&](double intensity) {
+        document.setHand("level", show::withIntensity(document.state().hand, {id}, intensity));
+        settle();
+        return colour::toUv(model.focus()->lamp.sent.xyz);
+    };
+    const auto full = at(1);
+    EXPECT_FALSE(model.focus()->words.contains("at 40"));
+    const auto dimmed = at(0.4);
+    EXPECT_GT(dimmed.u, full.u + 0.005) << "warmer";
+    EXPECT_EQ(dimmed, colour::toUv(document.stage().lamp(id)->sent.xyz)) << "as on the lineup";
+    EXPECT_TRUE(model.focus()->words.startsWith("at 40 %: ")) << "and it says so";
+    const auto image = window.matchView().grab().toImage();
+    EXPECT_EQ(image.pixelColor(window.matchView().gotPixel()),
+              document.colours().of(document.stage().lamp(id)->sent.xyz));
+    chooseGroups({"back"});
+    window.matchModel().pick("cct:3200");
+    document.setHand("level", show::withIntensity(document.state().hand, document.lineup(), 0.4));
+    settle();
+    EXPECT_FALSE(model.focus()->level) << "of these the level changes nothing but the brightness";
 }
 
 TEST_F(GettingTest, TheEyeTakesTheLampOfTheBookForWhite) {

@@ -13,6 +13,10 @@
 
 namespace zelo::desk {
 
+namespace {
+constexpr double kOtherColour_uv = 0.001; // a level that moves the light farther changes its colour
+}
+
 QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& got,
                   const colour::Uv& white) {
     const auto way = QObject::tr(mix::words(mix::wayOf(wanted, got, white)));
@@ -65,10 +69,21 @@ void MatchModel::rebuild() {
         // Judged at full, so that a dimmed or dark lamp still says how good its colour is.
         const auto full = mix::rounded(*lamp->mixer, lamp->drives, 1);
         row.candela = full.xyz.Y;
+        auto shown = full;
+        // Where its level changes its colour (tungsten, droop) that is told as it is.
+        if (lamp->intensity > 0 && lamp->intensity < 1 && colour::hasChromaticity(full.xyz)) {
+            const auto at_level = mix::rounded(*lamp->mixer, lamp->drives, lamp->intensity);
+            if (colour::hasChromaticity(at_level.xyz) &&
+                colour::distance(colour::toUv(at_level.xyz), colour::toUv(full.xyz)) >
+                    kOtherColour_uv) {
+                shown = at_level;
+                row.level = lamp->intensity;
+            }
+        }
         if (lamp->colour) {
             row.out_of_reach = lamp->colour->mix.end != mix::MixEnd::InReach && !lamp->by_hand;
-            if (colour::hasChromaticity(full.xyz)) {
-                const auto got = colour::toUv(full.xyz);
+            if (colour::hasChromaticity(shown.xyz)) {
+                const auto got = colour::toUv(shown.xyz);
                 row.miss_uv = colour::distance(lamp->colour->wanted.uv(), got);
                 row.words = missWords(row.miss_uv, lamp->colour->wanted.uv(), got, white);
             } else {
@@ -77,7 +92,9 @@ void MatchModel::rebuild() {
         } else {
             row.words = tr("no colour asked for");
         }
-        row.lamp.sent = full;
+        if (row.level)
+            row.words = tr("at %1 %: %2").arg(numberText(100 * *row.level, 0), row.words);
+        row.lamp.sent = shown;
         rows_.push_back(std::move(row));
     }
     const auto key = document_.focusType();

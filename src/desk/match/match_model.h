@@ -20,12 +20,13 @@ struct TypeRow {
     Document::TypeKey key;
     QString name;
     std::vector<show::FixtureId> fixtures; // in lineup order
-    play::StageLamp lamp;                  // of the first one
+    play::StageLamp lamp;                  // of the first one; `sent` as it is judged
     double miss_uv = 0;                    // as sent, from the colour wanted
     QString words;                         // "no difference to see", "close, a little pink"
     double candela = 0;                    // at full, of one fixture
     bool out_of_reach = false;
-    double rf = NAN; // of its light; NaN until computed, or where it means nothing
+    std::optional<double> level = {}; // judged at this one, which changes its colour; else at full
+    double rf = NAN;                  // of its light; NaN until computed, or where it means nothing
 };
 
 class MatchModel : public QObject {
