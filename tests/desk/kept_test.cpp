@@ -327,7 +327,7 @@ TEST_F(KeptTest, TheBookIsConvertedInOneGo) {
     chooseGroups({"front", "back"});
     ConvertForm form(document, model, nullptr);
     form.setAttribute(Qt::WA_DeleteOnClose, false);
-    EXPECT_EQ(form.wish().types.size(), 2u);
+    EXPECT_EQ(form.types().size(), 2u);
     EXPECT_GT(form.wish().gels.size(), 150u);
     model.setQuery("21");
     form.listedOnly().setChecked(true);
@@ -348,6 +348,14 @@ TEST_F(KeptTest, TheBookIsConvertedInOneGo) {
     EXPECT_EQ(document.show().palettes.size(), 8 + listed);
     document.undo();
     EXPECT_EQ(document.show().palettes.size(), 8u) << "in one step";
+    // Of any types, also such as are not in the lineup nor in the show.
+    form.setType("avocet-7", true);
+    form.compute();
+    EXPECT_TRUE(comes([&] { return !form.working(); }));
+    ASSERT_EQ(form.lines().size(), listed);
+    EXPECT_EQ(form.lines()[0].type, "Avocet 7");
+    form.setType("avocet-7", false);
+    EXPECT_EQ(form.types().size(), 2u);
     form.listedOnly().setChecked(false);
     form.compute();
     form.stop();

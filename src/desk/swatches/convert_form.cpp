@@ -10,6 +10,7 @@
 #include <QCheckBox>
 #include <QFileDialog>
 #include <QKeyEvent>
+#include <QMenu>
 #include <QPdfWriter>
 #include <QTextDocument>
 #include <QTimer>
@@ -21,9 +22,12 @@ namespace zelo::desk {
 ConvertForm::ConvertForm(Document& document, SwatchModel& model, QWidget* window)
     : QWidget(window, Qt::Tool), document_(document), model_(model),
       listed_(new QCheckBox(tr("only the gels that are listed now"), this)),
+      which_(new Button(tr("which types…"), {},
+                        tr("The types that are asked; none ticked: those of the lineup"),
+                        Button::Kind::Text, this)),
       palettes_(new Button(tr("Make palettes"), {}, tr("One palette for each gel, in one step"),
                            Button::Kind::Plain, this)),
-      report_(new Button(tr("Report"), {}, tr("How well the types of the lineup make each gel"),
+      report_(new Button(tr("Report"), {}, tr("How well these types make each gel"),
                          Button::Kind::Next, this)),
       csv_(new Button(tr("Save CSV…"), {}, tr("The report as a table"), Button::Kind::Plain, this)),
       pdf_(new Button(tr("Save PDF…"), {}, tr("The report on paper"), Button::Kind::Plain, this)),
@@ -34,11 +38,13 @@ ConvertForm::ConvertForm(Document& document, SwatchModel& model, QWidget* window
     listed_->setToolTip(tr("Else the whole book"));
     listed_->setAccessibleName(listed_->text());
     setFixedSize(420, 200);
-    listed_->setGeometry(20, 58, 380, 24);
+    listed_->setGeometry(20, 58, 270, 24);
     palettes_->setGeometry(20, 96, 120, 28);
     report_->setGeometry(150, 96, 120, 28);
     csv_->setGeometry(20, 152, 120, 28);
     pdf_->setGeometry(150, 152, 120, 28);
+    which_->setGeometry(400 - which_->sizeHint().width(), 59, which_->sizeHint().width(), 22);
+    connect(which_, &Button::clicked, this, &ConvertForm::openTypes);
     connect(palettes_, &Button::clicked, this, &ConvertForm::makePalettes);
     connect(report_, &Button::clicked, this, [this] { working_ ? stop() : compute(); });
     connect(csv_, &Button::clicked, this, [this] { save(false); });
@@ -71,15 +77,39 @@ host::BookWish ConvertForm::wish() const {
                 if (ids.insert(gel.id).second)
                     wish.gels.emplace_back(gel.id, gel.name);
     }
-    std::set<std::pair<std::string, std::string>> seen;
-    for (const auto id : document_.lineup()) {
-        const auto key = document_.typeOf(id);
-        if (!seen.insert({key.type, key.mode}).second)
-            continue;
-        if (auto mixer = document_.mixes().mixer(*document_.sources(), key.type, key.mode))
-            wish.types.push_back(std::move(mixer));
-    }
     return wish;
+}
+
+std::vector<Document::TypeKey> ConvertForm::types() const {
+    std::vector<Document::TypeKey> keys;
+    for (const auto& id : types_)
+        keys.push_back({id, {}});
+    for (const auto id : types_.empty() ? document_.lineup() : show::Lineup{})
+        if (const auto key = document_.typeOf(id);
+            std::find(keys.begin(), keys.end(), key) == keys.end())
+            keys.push_back(key);
+    return keys;
+}
+
+void ConvertForm::setType(const std::string& id, bool on) {
+    if (on)
+        types_.insert(id);
+    else
+        types_.erase(id);
+    refresh();
+}
+
+void ConvertForm::openTypes() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const auto& type : document_.library().types()) {
+        QAction* action = menu->addAction(toQt(type->name));
+        action->setCheckable(true);
+        action->setChecked(types_.contains(type->id));
+        connect(action, &QAction::triggered, this,
+                [this, id = type->id](bool on) { setType(id, on); });
+    }
+    menu->popup(which_->mapToGlobal(QPoint(0, which_->height() + 4)));
 }
 
 void ConvertForm::makePalettes() {
@@ -94,8 +124,9 @@ void ConvertForm::makePalettes() {
 
 void ConvertForm::compute() {
     const auto what = wish();
-    if (what.types.empty())
-        return document_.tell(tr("No lamps in the lineup: the report is about their types."));
+    const auto keys = types();
+    if (keys.empty())
+        return document_.tell(tr("No types: choose lamps into the lineup, or “which types…”."));
     stop_ = std::stop_source();
     lines_.clear();
     *done_ = 0;
@@ -103,8 +134,13 @@ void ConvertForm::compute() {
     working_ = true;
     document_.later(
         "book report", this,
-        [what, &library = document_.library(), stop = stop_.get_token(), done = done_] {
-            return host::bookReport(what, library, stop, [&](std::size_t n) { *done = n; });
+        [what, keys, &library = document_.library(), from = document_.sources(),
+         &mixes = document_.mixes(), stop = stop_.get_token(), done = done_] {
+            auto whole = what;
+            for (const auto& key : keys) // making a mixer takes its time
+                if (auto mixer = mixes.mixer(*from, key.type, key.mode))
+                    whole.types.push_back(std::move(mixer));
+            return host::bookReport(whole, library, stop, [&](std::size_t n) { *done = n; });
         },
         [this](const std::vector<host::BookLine>& lines) {
             lines_ = lines;
@@ -142,7 +178,7 @@ QString ConvertForm::htmlReport() const {
     return QStringLiteral("<h2>%1</h2><p>%2</p><table cellspacing=0 cellpadding=2><tr><th>%3</th>"
                           "<th>%4</th><th>%5</th><th>Δu′v′</th><th>cd</th><th>%6</th>"
                           "<th>R<sub>f</sub></th><th>SSI</th></tr>%7</table>")
-        .arg(tr("The swatch book on the lineup's types"),
+        .arg(tr("The swatch book on these types"),
              tr("Show: %1. Lamp behind the gels: %2 K.")
                  .arg(toQt(document_.show().name).toHtmlEscaped(), numberText(model_.lampK(), 0)),
              tr("gel"), tr("name"), tr("type"), tr("share of the brightest mix, %"), rows);
@@ -168,7 +204,7 @@ void ConvertForm::write(const QString& path) {
     document_.inBackground(
         tr("Writing %1").arg(QFileInfo(path).fileName()), &document_,
         [path, pdf, lines = lines_, html = pdf ? htmlReport() : QString(),
-         title = tr("The swatch book on the lineup's types"),
+         title = tr("The swatch book on these types"),
          font = QFont(typeface(Type::Work).family(), 8)] {
             return pdf ? writePdf(path, title, html, font)
                        : writeFile(fromQt(path), host::bookReportCsv(lines));
@@ -200,13 +236,15 @@ void ConvertForm::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), theme().side);
     drawText(p, 20, 32, tr("Convert the book"), typeface(Type::Title), theme().bright);
     const auto what = wish();
-    QString types;
-    for (const auto& t : what.types)
-        types += (types.isEmpty() ? QString() : QStringLiteral(", ")) + toQt(t->type().name);
-    drawText(
-        p, 20, 52,
-        tr("%1 gels, on %2").arg(what.gels.size()).arg(types.isEmpty() ? tr("no type yet") : types),
-        typeface(Type::Small), theme().dim);
+    QStringList names;
+    for (const auto& key : types())
+        if (const auto type = document_.library().type(key.type))
+            names << toQt(type->name);
+    drawElided(p, 20, 52, width() - 40,
+               tr("%1 gels, on %2")
+                   .arg(what.gels.size())
+                   .arg(names.isEmpty() ? tr("no type yet") : names.join(", ")),
+               typeface(Type::Small), theme().dim);
     p.fillRect(20, 138, 380, 2, theme().hair);
     if (of_ > 0 && (working_ || !lines_.empty()))
         p.fillRect(20, 138, static_cast<int>(380 * std::min(of_, done_->load()) / of_), 2,

@@ -9,6 +9,7 @@
 #include <QWidget>
 #include <atomic>
 #include <memory>
+#include <set>
 
 class QCheckBox;
 
@@ -26,10 +27,13 @@ public:
     void makePalettes();
     void compute(); // the report's lines, in the background
     void stop();
+    void openTypes();
     const std::vector<host::BookLine>& lines() const { return lines_; }
     bool working() const { return working_; }
     QCheckBox& listedOnly() { return *listed_; }
-    void write(const QString& path); // as its ending says, in the background
+    std::vector<Document::TypeKey> types() const; // that the report is about
+    void setType(const std::string& id, bool on); // of the library; of none the lineup's are taken
+    void write(const QString& path);              // as its ending says, in the background
 
 signals:
     void computed();
@@ -45,6 +49,8 @@ private:
     Document& document_;
     SwatchModel& model_;
     QCheckBox* listed_;
+    Button* which_;
+    std::set<std::string> types_; // ids that were chosen; none: those of the lineup
     Button* palettes_;
     Button* report_;
     Button* csv_;
