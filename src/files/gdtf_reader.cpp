@@ -9,6 +9,7 @@
 #include "files/detail/plain_text.h"
 
 #include <algorithm>
+#include <charconv>
 #include <nlohmann/json.hpp>
 
 namespace zelo::files {
@@ -34,6 +35,7 @@ public:
             type_.name = brief;
         type_.maker = node.attribute("Manufacturer").value();
         type_.description = node.attribute("Description").value();
+        readRdm(node.child("Protocols").child("FTRDM"));
         named_.physical = node.child("PhysicalDescriptions");
         if (auto ok = readEmitters(node); !ok)
             return passOn(ok.error());
@@ -50,6 +52,33 @@ public:
     }
 
 private:
+    // Numbers in hexadecimal, with or without 0x. What is none is left out and told.
+    void readRdm(const pugi::xml_node& node) {
+        if (!node)
+            return;
+        const auto number = [](const pugi::xml_attribute& a) -> std::optional<std::uint16_t> {
+            std::string_view text = a.value();
+            if (text.starts_with("0x") || text.starts_with("0X"))
+                text.remove_prefix(2);
+            std::uint16_t n = 0;
+            const auto end = text.data() + text.size();
+            const auto read = std::from_chars(text.data(), end, n, 16);
+            return read.ec == std::errc{} && read.ptr == end ? std::optional(n) : std::nullopt;
+        };
+        const auto maker = number(node.attribute("ManufacturerID"));
+        const auto model = number(node.attribute("DeviceModelID"));
+        if (!maker || !model || *maker == 0)
+            return type_.notes.push_back("its RDM numbers cannot be read");
+        light::RdmModel rdm{*maker, *model, {}};
+        constexpr std::size_t kMost = 255; // personalities of E1.20
+        for (const auto& version : node.children("SoftwareVersionID"))
+            for (const auto& p : version.children("DMXPersonality"))
+                if (const auto n = number(p.attribute("Value"));
+                    n && *n >= 1 && rdm.personalities.size() < kMost)
+                    rdm.personalities[*n] = p.attribute("DMXMode").value();
+        type_.rdm = std::move(rdm);
+    }
+
     Done readEmitters(const pugi::xml_node& node) {
         for (const auto& e : named_.physical.child("Emitters").children("Emitter")) {
             auto emitter = gdtf::readEmitter(e, type_.notes);

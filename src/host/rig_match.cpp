@@ -16,6 +16,10 @@ namespace {
 
 std::shared_ptr<const light::FixtureType> typeLike(const Library& library,
                                                    const wire::FoundDevice& d) {
+    // By the numbers of its file first: they are the same whatever the device calls itself.
+    for (const auto& type : library.types())
+        if (type->rdm && type->rdm->maker == d.uid.maker && type->rdm->model == d.info.model)
+            return type;
     std::shared_ptr<const light::FixtureType> by_model;
     for (const auto& type : library.types()) {
         if (lowered(type->name) != lowered(d.model))
@@ -27,8 +31,15 @@ std::shared_ptr<const light::FixtureType> typeLike(const Library& library,
     return by_model;
 }
 
-// By its words, else by its number when the footprint agrees, else any mode of that footprint.
+// By the number its file gives it, by its words, else by its number when the footprint agrees, else
+// any mode of that footprint.
 std::string modeLike(const light::FixtureType& type, const wire::FoundDevice& d) {
+    if (type.rdm && type.rdm->maker == d.uid.maker && type.rdm->model == d.info.model) {
+        const auto named = type.rdm->personalities.find(d.info.personality);
+        if (named != type.rdm->personalities.end() && !named->second.empty() &&
+            type.mode(named->second))
+            return named->second;
+    }
     for (const auto& m : type.modes)
         if (lowered(m.name) == lowered(d.personality))
             return m.name;

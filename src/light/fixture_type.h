@@ -90,6 +90,14 @@ struct Part {
     std::size_t index = 0; // among emitters, flags, wheels or engines
 };
 
+// How a device of this type names itself over RDM (E1.20), as its file says.
+struct RdmModel {
+    std::uint16_t maker = 0;
+    std::uint16_t model = 0;
+    std::map<int, std::string> personalities = {}; // by number, from 1: the name of the mode
+    friend bool operator==(const RdmModel&, const RdmModel&) = default;
+};
+
 // What came with the type in its file, by name, and goes back into it: nothing that we do not use
 // is lost. Shared, never changed.
 using KeptFiles = std::shared_ptr<const std::map<std::string, std::string>>;
@@ -106,6 +114,7 @@ struct FixtureType {
     std::vector<Wheel> wheels = {};
     std::vector<Engine> engines = {};
     KeptFiles kept = nullptr;
+    std::optional<RdmModel> rdm = {};
 
     const Mode* mode(std::string_view mode_name) const; // empty name: the first
 

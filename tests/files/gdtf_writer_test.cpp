@@ -102,6 +102,38 @@ TEST(GdtfWriter, WhatWasNotTouchedStaysAsItCame) {
     }
 }
 
+TEST(GdtfWriter, TheRdmNumbersAreReadAndStay) {
+    auto text = folderText("gannet-8");
+    const auto with = [&](const std::string& protocols) {
+        auto changed = text;
+        changed.replace(changed.find("<Protocols/>"), 12,
+                        "<Protocols>" + protocols + "</Protocols>");
+        return changed;
+    };
+    const std::string rdm = R"(<FTRDM ManufacturerID="0x7FF0" DeviceModelID="A008">
+        <SoftwareVersionID Value="0x1"><DMXPersonality Value="0x2" DMXMode="emitters 16 bit"/>
+        </SoftwareVersionID></FTRDM>)";
+    auto type = parseGdtf(with(rdm));
+    ASSERT_TRUE(type && type->rdm);
+    EXPECT_EQ(type->rdm->maker, 0x7ff0);
+    EXPECT_EQ(type->rdm->model, 0xa008);
+    EXPECT_EQ(type->rdm->personalities.at(2), "emitters 16 bit");
+    type->kept = std::make_shared<const std::map<std::string, std::string>>(
+        std::map<std::string, std::string>{{"description.xml", with(rdm)}});
+    type->maker = "Somebody else"; // written anew, with what came along
+    const auto back = again(*type);
+    ASSERT_TRUE(back);
+    EXPECT_EQ(back->rdm, type->rdm);
+    for (const char* bad : {R"(<FTRDM ManufacturerID="0x7FF0"/>)",
+                            R"(<FTRDM ManufacturerID="zz" DeviceModelID="0x1"/>)",
+                            R"(<FTRDM ManufacturerID="0x12345" DeviceModelID="0x1"/>)"}) {
+        const auto read = parseGdtf(with(bad));
+        ASSERT_TRUE(read) << "the type is of use all the same";
+        EXPECT_FALSE(read->rdm);
+        EXPECT_EQ(read->notes.size(), parseGdtf(text)->notes.size() + 1) << "and it is told";
+    }
+}
+
 TEST(GdtfWriter, OneChangedEmitterChangesThatAlone) {
     auto text = folderText("tern-6");
     text.insert(text.find("<Protocols/>"), "<Unheard><Of Detail=\"7\"/></Unheard><!-- kept -->");

@@ -95,6 +95,27 @@ TEST_F(RigMatchTest, AnotherModeIsADifference) {
     EXPECT_EQ(show->fixture({1})->mode, "emitters 16 bit");
 }
 
+TEST_F(RigMatchTest, TheRdmNumbersOfAFileCountBeforeNames) {
+    auto type = *library.type("petrel-4");
+    type.rdm = light::RdmModel{0x7ff0, 0xa004, {{2, "emitters 16 bit"}, {3, "no such mode"}}};
+    show = *show::keepType(show, std::make_shared<light::FixtureType>(type));
+    library.setShow(show);
+    auto& d = device(1); // it calls itself something that no type is called
+    d.maker = "PTL";
+    d.model = "P4 rev C";
+    d.personality = "2";
+    d.info.model = 0xa004;
+    d.info.personality = 2;
+    auto m = matchOf(1);
+    ASSERT_TRUE(m.type);
+    EXPECT_EQ(m.type->id, "petrel-4");
+    EXPECT_EQ(m.mode, "emitters 16 bit");
+    d.info.personality = 3; // what its file names is not there: by the footprint
+    EXPECT_EQ(matchOf(1).mode, "emitters 8 bit");
+    d.info.model = 0xa005;
+    EXPECT_FALSE(matchOf(1).type);
+}
+
 TEST_F(RigMatchTest, TheSilentAndTheMissingAreTold) {
     device(3).answered = false;
     found.devices.pop_back();
