@@ -212,7 +212,7 @@ Result<ArtPacket> decodeArtNet(Bytes b) {
         return tooShort(b, 12);
     if (!std::equal(kName.begin(), kName.end(), b.begin()))
         return passOn({ErrorCode::BadSyntax, "not Art-Net", "offset 0"});
-    const unsigned op = b[8] | b[9] << 8;
+    const auto op = static_cast<unsigned>(b[8] | b[9] << 8);
     if (op != kPollReply && get16(b, 10) < kVersion)
         return passOn({ErrorCode::Unsupported,
                        fmt::format("version {}: expected {}", get16(b, 10), kVersion),
