@@ -100,6 +100,18 @@ void SlotStrip::choose(int chip) {
     emit slotChosen(chips_[static_cast<std::size_t>(chip)].setting);
 }
 
+std::vector<PaintedPart> SlotStrip::parts() const {
+    std::vector<PaintedPart> all;
+    for (int i = 0; i < static_cast<int>(chips_.size()); ++i)
+        all.push_back({said(i),
+                       {},
+                       rectOf(i),
+                       QAccessible::RadioButton,
+                       i == chosen_,
+                       [self = const_cast<SlotStrip*>(this), i] { self->choose(i); }});
+    return all;
+}
+
 bool SlotStrip::claims(const QKeyEvent& key) const {
     return isArrow(key) || key.key() == Qt::Key_Home || key.key() == Qt::Key_End ||
            key.key() == Qt::Key_Backspace || (isText(key) && key.key() == Qt::Key_P);

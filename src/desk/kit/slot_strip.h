@@ -3,6 +3,7 @@
 // two neighbours between them where it can stand there. A press or the arrow keys take one.
 #pragma once
 
+#include "desk/kit/accessible.h"
 #include "desk/kit/keys.h"
 
 #include <QColor>
@@ -12,7 +13,7 @@
 
 namespace zelo::desk {
 
-class SlotStrip : public QWidget, public OwnKeys {
+class SlotStrip : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
 public:
     struct Chip {
@@ -33,6 +34,7 @@ public:
     QPoint centreOf(int chip) const;
     int heightAt(int width) const;
     bool claims(const QKeyEvent& key) const override;
+    std::vector<PaintedPart> parts() const override;
 
 signals:
     void slotChosen(double setting);

@@ -126,6 +126,18 @@ void Stations::leaveEvent(QEvent*) {
     update();
 }
 
+std::vector<PaintedPart> Stations::parts() const {
+    std::vector<PaintedPart> all;
+    for (int i = 0; i < words_.size(); ++i)
+        all.push_back({words_[i],
+                       {},
+                       wordRect(i),
+                       QAccessible::RadioButton,
+                       i == chosen_,
+                       [self = const_cast<Stations*>(this), i] { self->choose(i); }});
+    return all;
+}
+
 bool Stations::claims(const QKeyEvent& key) const {
     return isArrow(key) || key.key() == Qt::Key_Home || key.key() == Qt::Key_End;
 }

@@ -2,6 +2,7 @@
 // A choice among a few words standing on a rule; a pointer shows the chosen one.
 #pragma once
 
+#include "desk/kit/accessible.h"
 #include "desk/kit/keys.h"
 
 #include <QStringList>
@@ -9,7 +10,7 @@
 
 namespace zelo::desk {
 
-class Stations : public QWidget, public OwnKeys {
+class Stations : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
 public:
     // `keys`: dim figures before the words ("1", "2"), or empty. `spread`: over the whole width.
@@ -23,6 +24,7 @@ public:
     void setOnEdge(bool on);   // stands on its parent's lower edge: no rule of its own
     QSize sizeHint() const override;
     bool claims(const QKeyEvent& key) const override;
+    std::vector<PaintedPart> parts() const override;
 
 signals:
     void stationChosen(int index);

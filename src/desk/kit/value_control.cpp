@@ -30,6 +30,10 @@ void ValueControl::setValue(double value) {
         return;
     value_ = value;
     setAccessibleDescription(numberText(value_, range_.decimals) + " " + unit_);
+    if (QAccessible::isActive()) {
+        QAccessibleValueChangeEvent changed(this, value_);
+        QAccessible::updateAccessibility(&changed);
+    }
     update();
 }
 
@@ -52,6 +56,11 @@ double ValueControl::stepFor(Qt::KeyboardModifiers modifiers) const {
     return range_.step * (modifiers & Qt::ShiftModifier     ? 0.1
                           : modifiers & Qt::ControlModifier ? 10
                                                             : 1);
+}
+
+void ValueControl::take(double value) {
+    gesture_.begin();
+    edit(value);
 }
 
 void ValueControl::step(double value) {
@@ -241,10 +250,8 @@ void ValueControl::stopTyping(bool take) {
     editor->hide();
     editor->deleteLater();
     typing_since_.invalidate();
-    if (const auto value = numberIn(editor->text()); take && value) {
-        gesture_.begin();
-        edit(*value);
-    }
+    if (const auto value = numberIn(editor->text()); take && value)
+        this->take(*value);
     update();
 }
 

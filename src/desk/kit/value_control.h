@@ -30,6 +30,7 @@ public:
     const Range& range() const { return range_; }
     void setUnit(const QString& unit);
     const QString& unit() const { return unit_; }
+    void take(double value); // as if it had been typed
     bool typing() const { return editor_ != nullptr; }
     bool claims(const QKeyEvent& key) const override;
 

@@ -324,6 +324,28 @@ void LineupPanel::wheelEvent(QWheelEvent* event) {
     event->accept();
 }
 
+std::vector<PaintedPart> LineupPanel::parts() const {
+    std::vector<PaintedPart> all;
+    for (std::size_t i = 0; i < document_.lineup().size(); ++i) {
+        const auto id = document_.lineup()[i];
+        const auto* f = document_.show().fixture(id);
+        const auto* lamp = document_.stage().lamp(id);
+        if (!f)
+            continue;
+        QString value = lamp ? tr("%1 %").arg(numberText(100 * lamp->intensity, 0)) : QString();
+        if (lamp && lamp->dark != play::DarkWhy::None)
+            value += tr(", dark: %1").arg(tr(play::words(lamp->dark)));
+        if (lamp && lamp->in_hand)
+            value += tr(", in hand");
+        all.push_back({tr("Lamp %1").arg(f->number), value, glassOf(i).toRect(),
+                       QAccessible::ListItem, hasFocus() && i == cursor_,
+                       [self = const_cast<LineupPanel*>(this), id] {
+                           self->document_.setFocusType(self->document_.typeOf(id));
+                       }});
+    }
+    return all;
+}
+
 bool LineupPanel::claims(const QKeyEvent& key) const {
     return isArrow(key) || isEnter(key) || key.key() == Qt::Key_Home || key.key() == Qt::Key_End;
 }

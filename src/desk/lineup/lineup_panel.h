@@ -3,6 +3,7 @@
 // Drag a lamp up or down for intensity (all lamps keep their relation), sideways to move it.
 #pragma once
 
+#include "desk/kit/accessible.h"
 #include "desk/kit/document.h"
 #include "desk/kit/gesture.h"
 #include "desk/kit/keys.h"
@@ -13,7 +14,7 @@ namespace zelo::desk {
 
 class Button;
 
-class LineupPanel : public QWidget, public OwnKeys {
+class LineupPanel : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
 public:
     LineupPanel(Document& document, QWidget* parent);
@@ -24,6 +25,7 @@ public:
     void fromTheMiddle();
     void shuffle();
     bool claims(const QKeyEvent& key) const override;
+    std::vector<PaintedPart> parts() const override;
 
 protected:
     void paintEvent(QPaintEvent* event) override;

@@ -122,6 +122,18 @@ void AskedAs::mousePressEvent(QMouseEvent* event) {
         choose(row);
 }
 
+std::vector<PaintedPart> AskedAs::parts() const {
+    std::vector<PaintedPart> all;
+    for (int i = 0; i < kCount; ++i)
+        all.push_back({wordOf(i),
+                       {},
+                       QRect(0, i * kRow, width(), kRow),
+                       QAccessible::RadioButton,
+                       i == chosen_,
+                       [self = const_cast<AskedAs*>(this), i] { self->choose(i); }});
+    return all;
+}
+
 bool AskedAs::claims(const QKeyEvent& key) const {
     return isArrow(key) || isEnter(key);
 }

@@ -2,6 +2,7 @@
 // The ways of asking for a colour, one under the other, and the numbers of the chosen one.
 #pragma once
 
+#include "desk/kit/accessible.h"
 #include "desk/kit/keys.h"
 #include "desk/match/match_model.h"
 
@@ -13,7 +14,7 @@ namespace zelo::desk {
 
 class NumberField;
 
-class AskedAs : public QWidget, public OwnKeys {
+class AskedAs : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
 public:
     AskedAs(MatchModel& match, QWidget* parent);
@@ -23,6 +24,7 @@ public:
     NumberField& lamp() { return *lamp_; }
     static constexpr int kHeight = 172;
     bool claims(const QKeyEvent& key) const override;
+    std::vector<PaintedPart> parts() const override;
 
 signals:
     void bookWanted();     // a gel: from the swatch book

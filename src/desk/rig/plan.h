@@ -4,6 +4,7 @@
 // button moves the paper.
 #pragma once
 
+#include "desk/kit/accessible.h"
 #include "desk/kit/document.h"
 #include "desk/kit/gesture.h"
 #include "desk/kit/keys.h"
@@ -13,7 +14,7 @@
 
 namespace zelo::desk {
 
-class Plan : public QWidget, public OwnKeys {
+class Plan : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
 public:
     Plan(Document& document, QWidget* parent);
@@ -30,7 +31,8 @@ public:
     // Of the lineup, in its order; one step each.
     enum class Arrange { Row, Even, TurnLeft, TurnRight, PanLeft, PanRight };
     void arrange(Arrange how);
-    bool claims(const QKeyEvent& key) const override; // Alt and arrows too: they move the paper
+    bool claims(const QKeyEvent& key) const override;
+    std::vector<PaintedPart> parts() const override; // Alt and arrows too: they move the paper
     QPointF pixelOf(const show::Point& m) const { return toPixels(m.x_m, m.y_m); } // for tests
 
 protected:

@@ -3,6 +3,7 @@
 
 #include "base/file.h"
 #include "colour/lamp.h"
+#include "desk/kit/accessible.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/overlay.h"
@@ -56,7 +57,7 @@ constexpr int kLineup = 132;
 } // namespace
 
 MainWindow::MainWindow(Document& document)
-    : document_(document), match_model_(new MatchModel(document, this)),
+    : document_((installAccessibility(), document)), match_model_(new MatchModel(document, this)),
       header_(new Header(document, this)),
       swatches_(new SwatchPanel(document, *match_model_, this)), views_(new QStackedWidget(this)),
       rig_view_(new RigView(document, views_)),
