@@ -29,12 +29,16 @@ QString nameOf(CommandGroup group) {
     }
 }
 
+QString keysShown(const Command& command) {
+    return QString(command.key).replace("; ", ", ");
+}
+
 Shortcuts::Shortcuts(const std::vector<Command>& commands, QWidget* window) {
     for (const Command& c : commands) {
         if (!c.run || c.key.isEmpty())
             continue;
         auto* action = new QAction(c.text, window);
-        action->setShortcut(QKeySequence(c.key));
+        action->setShortcuts(QKeySequence::listFromString(c.key));
         action->setShortcutContext(Qt::WindowShortcut);
         QObject::connect(action, &QAction::triggered, window, c.run);
         window->addAction(action);
@@ -96,7 +100,8 @@ private:
             if (!c.run || !c.text.contains(query, Qt::CaseInsensitive))
                 continue;
             auto* item = new QListWidgetItem(
-                c.key.isEmpty() ? c.text : QStringLiteral("%1    %2").arg(c.text, c.key), list_);
+                c.key.isEmpty() ? c.text : QStringLiteral("%1    %2").arg(c.text, keysShown(c)),
+                list_);
             item->setData(Qt::UserRole, static_cast<int>(i));
         }
         list_->setCurrentRow(0);

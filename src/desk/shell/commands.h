@@ -17,11 +17,13 @@ QString nameOf(CommandGroup group);
 struct Command {
     CommandGroup group = CommandGroup::Show;
     QString text;
-    QString key;               // shown and bound; empty = none
+    QString key;               // shown and bound, several as "1; Ctrl+1"; empty = none
     std::function<void()> run; // empty: a key that the thing with the focus has; it is only shown
     bool in_menu = false;
     std::optional<int> only_in = {}; // the view whose key it is; none: of every view
 };
+
+QString keysShown(const Command& command); // "1, Ctrl+1"
 
 // The keys of a window: those of one view only while it is shown. What has the focus claims its
 // own keys first (kit/keys.h).

@@ -27,7 +27,7 @@ KeySheet::KeySheet(const std::vector<Command>& commands, QWidget* window)
         Section section{nameOf(static_cast<CommandGroup>(g)), {}};
         for (const Command& c : commands)
             if (static_cast<int>(c.group) == g)
-                section.rows.push_back({c.key, c.text});
+                section.rows.push_back({keysShown(c), c.text});
         if (!section.rows.empty())
             sections_.push_back(std::move(section));
     }
@@ -131,6 +131,7 @@ void KeySheet::arrange() {
             label(tr("Nothing has that in its name."), typeface(Type::Work), theme().dim), 0, 0, 1,
             2);
     scroll_->setWidget(page);
+    page->setAutoFillBackground(false);
 }
 
 bool KeySheet::eventFilter(QObject* watched, QEvent* event) {

@@ -111,10 +111,9 @@ void MainWindow::makeViewCommands() {
                             tr("Crossfade"), tr("Cues"),  tr("Ripple")};
     Adder view(commands_, Group::View);
     for (int i = 0; i < names.size(); ++i)
-        view(tr("View %1").arg(names[i]), QString::number(i + 1), [this, i] { showView(i); });
-    for (int i = 0; i < names.size(); ++i)
-        view(tr("View %1, also from a text field").arg(names[i]),
-             QStringLiteral("Ctrl+%1").arg(i + 1), [this, i] { showView(i); });
+        view(tr("View %1").arg(names[i]), QStringLiteral("%1; Ctrl+%1").arg(i + 1),
+             [this, i] { showView(i); });
+    view.tell(tr("with Ctrl also from a text field"), {});
     view.menu(tr("Dark or light theme"), "Ctrl+T",
               [] { useTheme(theme().booth ? deskTheme() : boothTheme()); });
     view.menu(tr("Whole screen"), "F11",
