@@ -85,6 +85,21 @@ TEST_F(GettingTest, ACameraShowsItsOwnWhite) {
     EXPECT_EQ(document.colours().of(model.wanted()->xyz), eye);
 }
 
+TEST_F(GettingTest, TheSplitFieldHasAWindowOfItsOwn) {
+    pick("gel:214");
+    QTest::keyClick(&window, Qt::Key_Z, Qt::ShiftModifier);
+    auto* own = window.findChild<SplitWindow*>();
+    ASSERT_TRUE(own && own->isVisible() && own->isWindow());
+    pick("gel:338"); // it goes along
+    const auto image = own->grab().toImage();
+    EXPECT_EQ(image.pixelColor(10, image.height() / 2), document.colours().of(model.wanted()->xyz));
+    QApplication::setActiveWindow(own);
+    QTest::keyClick(own, Qt::Key_Escape);
+    EXPECT_FALSE(own->isVisible());
+    EXPECT_FALSE(document.state().hand->empty()) << "that Esc was the window's own";
+    QApplication::setActiveWindow(&window);
+}
+
 TEST_F(GettingTest, ALampWhoseLevelChangesItsColourIsSeenAtItsLevel) {
     show::Fixture f;
     f.type = "eider-1000"; // tungsten

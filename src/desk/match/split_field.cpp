@@ -3,6 +3,9 @@
 
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
+
+#include <QKeyEvent>
 
 namespace zelo::desk {
 
@@ -17,31 +20,68 @@ void SplitField::mousePressEvent(QMouseEvent*) {
     hide();
 }
 
-void SplitField::paintEvent(QPaintEvent*) {
-    QPainter p(this);
-    paintGround(p, rect(), theme().bench);
-    const int seam = width() / 2;
-    const light::Wanted* wanted = match_.wanted();
-    p.fillRect(0, 0, seam, height(), wanted ? document_.colours().of(wanted->xyz) : theme().glass);
+namespace {
+
+void paintSplit(QPainter& p, const QRect& room, const Document& document, const MatchModel& match) {
+    paintGround(p, room, theme().bench);
+    const int seam = room.width() / 2;
+    const light::Wanted* wanted = match.wanted();
+    p.fillRect(0, 0, seam, room.height(),
+               wanted ? document.colours().of(wanted->xyz) : theme().glass);
     // Every type of the lineup touches the wanted half, the one in focus half the height.
-    const auto& rows = match_.rows();
+    const auto& rows = match.rows();
     double y = 0;
     for (std::size_t i = 0; i < rows.size(); ++i) {
-        const bool focus = i == match_.focusIndex();
+        const bool focus = i == match.focusIndex();
         const double share = rows.size() == 1 ? 1
                              : focus          ? 0.5
                                               : 0.5 / static_cast<double>(rows.size() - 1);
         const auto& xyz = rows[i].lamp.sent.xyz;
-        const QRectF part(seam, std::round(y), width() - seam, std::ceil(share * height()) + 1);
-        p.fillRect(part,
-                   colour::hasChromaticity(xyz) ? document_.colours().of(xyz) : theme().glass);
-        y += share * height();
+        const QRectF part(seam, std::round(y), room.width() - seam,
+                          std::ceil(share * room.height()) + 1);
+        p.fillRect(part, colour::hasChromaticity(xyz) ? document.colours().of(xyz) : theme().glass);
+        y += share * room.height();
         const QString said = QStringLiteral("%1  %2").arg(rows[i].name, rows[i].words);
         const int w = textWidth(said, typeface(Type::Small));
         const int base = static_cast<int>(y) - 12; // words on a dark strip, away from the seam
-        p.fillRect(width() - w - 32, base - 15, w + 20, 21, QColor(0, 0, 0, 150));
-        drawText(p, width() - w - 22, base, said, typeface(Type::Small), QColor(0xf2, 0xf2, 0xf2));
+        p.fillRect(room.width() - w - 32, base - 15, w + 20, 21, QColor(0, 0, 0, 150));
+        drawText(p, room.width() - w - 22, base, said, typeface(Type::Small),
+                 QColor(0xf2, 0xf2, 0xf2));
     }
+}
+
+} // namespace
+
+void SplitField::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    paintSplit(p, rect(), document_, match_);
+}
+
+// --- SplitWindow -----------------------------------------------------------------------------
+
+SplitWindow::SplitWindow(Document& document, MatchModel& match, QWidget* window)
+    : QWidget(window, Qt::Window), document_(document), match_(match) {
+    setAccessibleName(tr("Split field, its own window"));
+    setToolTip(tr("Wanted at the left, got at the right: put it on another screen (Esc closes, F "
+                  "fills the screen)"));
+    setWindowTitle(tr("Wanted and got"));
+    resize(640, 480);
+    connect(&match_, &MatchModel::rowsChanged, this, [this] { update(); });
+    watch(document_, this, Change::Seen, [this] { update(); });
+}
+
+void SplitWindow::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape)
+        hide();
+    else if (event->key() == Qt::Key_F || event->key() == Qt::Key_F11)
+        setWindowState(windowState() ^ Qt::WindowFullScreen);
+    else
+        QWidget::keyPressEvent(event);
+}
+
+void SplitWindow::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    paintSplit(p, rect(), document_, match_);
 }
 
 } // namespace zelo::desk

@@ -22,4 +22,19 @@ private:
     MatchModel& match_;
 };
 
+// The same in a window of its own, for a second screen: it stays while one works.
+class SplitWindow : public QWidget {
+    Q_OBJECT
+public:
+    SplitWindow(Document& document, MatchModel& match, QWidget* window);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    Document& document_;
+    MatchModel& match_;
+};
+
 } // namespace zelo::desk

@@ -65,7 +65,8 @@ MainWindow::MainWindow(Document& document)
       readings_(new ReadingsPanel(document, *match_model_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
       message_(new MessageLine(this)), files_(new ShowFiles(document, this)),
-      split_(new SplitField(document, *match_model_, this)) {
+      split_(new SplitField(document, *match_model_, this)),
+      split_window_(new SplitWindow(document, *match_model_, this)) {
     setWindowTitle(tr("Zelochrome"));
     setMinimumSize(1024, 700);
     resize(1280, 800);

@@ -26,6 +26,7 @@ class MessageLine;
 class ReadingsPanel;
 class ShowFiles;
 class SplitField;
+class SplitWindow;
 class SwatchPanel;
 
 class MainWindow : public QWidget {
@@ -96,6 +97,7 @@ private:
     MessageLine* message_;
     ShowFiles* files_;
     SplitField* split_;
+    SplitWindow* split_window_;
     std::vector<Command> commands_;
     std::unique_ptr<Shortcuts> shortcuts_;
     KeySheet* key_sheet_ = nullptr;

@@ -119,6 +119,8 @@ void MainWindow::makeViewCommands() {
     view.menu(tr("Whole screen"), "F11",
               [this] { setWindowState(windowState() ^ Qt::WindowFullScreen); });
     view.menu(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
+    view.menu(tr("Split field in a window of its own"), "Shift+Z",
+              [this] { split_window_->setVisible(!split_window_->isVisible()); });
     view.menu(tr("Readings in full"), "I", [this] {
         showView(Match);
         match_view_->fullReadings().toggle();
