@@ -31,6 +31,7 @@ constexpr int kLeader = 24; // between the disc and Want or Get, at least
 constexpr int kMixWidth = 340;
 constexpr int kGetTop = 44;
 constexpr int kScrollBar = 10;
+constexpr int kLeastPlot = 36; // height of a spectrum; with less it is left out
 
 } // namespace
 
@@ -278,7 +279,7 @@ void MatchView::resizeEvent(QResizeEvent*) {
     daylight_->setGeometry(kMargin, cy + 53, daylight_->sizeHint().width(), 22);
     asked_as_->setGeometry(kMargin, lower + 12, below, AskedAs::kHeight);
     const int light = lower + 12 + AskedAs::kHeight + 20;
-    through_->setGeometry(kMargin, light, below, height() - light - 44);
+    through_->setGeometry(kMargin, light, below, std::max(kLeastPlot, height() - light - 44));
     seen_by_->setGeometry(kMargin, height() - 38, seen_by_->sizeHint().width(), 34);
     for (NumberField* f : {eye_, balance_})
         f->setGeometry(kMargin + below - 72, height() - 36, 72, 24);
@@ -326,7 +327,7 @@ void MatchView::refresh() {
         tint_->setValue(match_.whiteDuv().value_or(0));
     }
     const light::Wanted* wanted = match_.wanted();
-    through_->setVisible(wanted && wanted->spectrum && through_->height() >= 36);
+    through_->setVisible(wanted && wanted->spectrum && height() - through_->y() - 44 >= kLeastPlot);
     if (wanted && wanted->spectrum) {
         std::optional<colour::Spectrum> lamp;
         if (wanted->lamp) // at the strength that it has before the gel

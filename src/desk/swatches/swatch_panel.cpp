@@ -535,8 +535,8 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
                       .arg(model_->chipType(), numberText(model_->lampK(), 0)) +
                   (model_->layer().empty() ? QString()
                                            : tr(", under %1").arg(toQt(model_->layer())));
-    drawElided(p, 20, 95, width() - 40,
-               textWidth(note, typeface(Type::Small)) <= width() - 40
+    drawElided(p, 20, 95, width() - 32,
+               textWidth(note, typeface(Type::Small)) <= width() - 32
                    ? note
                    : tr("%1; lamp %2 K").arg(model_->chipType(), numberText(model_->lampK(), 0)),
                typeface(Type::Small), theme().dim);
