@@ -1,11 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The Rig view as a programmer uses it: choosing on the plan, moving lamps, the patch table.
+#include "desk/rig/home_form.h"
 #include "desk/rig/rig_view.h"
 #include "window_test.h"
 
+#include <QCheckBox>
 #include <QClipboard>
 #include <QComboBox>
 #include <QDialog>
+#include <QDoubleSpinBox>
 #include <QLineEdit>
 #include <QMenu>
 #include <QMessageBox>
@@ -164,6 +167,43 @@ TEST_F(RigTest, LampsThatAreAddedBecomeAGroupInTheSameStep) {
     EXPECT_EQ(document.show().fixtures.size(), 40u);
     for (const auto& [id, g] : document.show().groups)
         EXPECT_NE(g->name, "gallery");
+}
+
+TEST_F(RigTest, LampsHaveHomeValuesOfTheirOwn) {
+    chooseGroups({"front", "back"}); // two types: the form is about the first one's
+    const int first = lineup()[0];
+    document.setHand("nothing", show::emptyHand());
+    QTest::keyClick(&window, Qt::Key_H);
+    auto* form = window.findChild<HomeForm*>();
+    ASSERT_TRUE(form);
+    const auto& row = form->rows()[0];
+    EXPECT_FALSE(row.own->isChecked());
+    EXPECT_FALSE(row.level->isEnabled());
+    row.own->setChecked(true);
+    row.level->setValue(37.5);
+    const std::string part = row.part;
+    form->accept();
+    settle();
+    QApplication::setActiveWindow(&window);
+    int with = 0;
+    for (const auto& [id, f] : document.show().fixtures)
+        if (f->home.contains(part)) {
+            EXPECT_EQ(f->home.at(part), 0.375);
+            EXPECT_EQ(f->type, fixture(first).type);
+            ++with;
+        }
+    EXPECT_EQ(with, 6);
+    EXPECT_EQ(undoName(), "Home values of 6 lamps");
+    // Opened again it says so; not ticked, the type's own is back.
+    auto* again = HomeForm::open(document, &window);
+    ASSERT_TRUE(again->rows()[0].own->isChecked());
+    EXPECT_EQ(again->rows()[0].level->value(), 37.5);
+    again->rows()[0].own->setChecked(false);
+    again->accept();
+    settle();
+    EXPECT_FALSE(fixture(first).home.contains(part));
+    document.setLineup({});
+    EXPECT_EQ(HomeForm::open(document, &window), nullptr);
 }
 
 TEST_F(RigTest, LabelsAndHeightsAreTypedInTheTable) {

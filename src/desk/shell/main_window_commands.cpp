@@ -9,6 +9,7 @@
 #include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
 #include "desk/rig/find_panel.h"
+#include "desk/rig/home_form.h"
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
 #include "desk/shell/keep_form.h"
@@ -176,6 +177,8 @@ void MainWindow::makeRigCommands() {
            [this] { rig_view_->copyPatch(); });
     rig.in(Rig, tr("Paste lamps from a spreadsheet"), "Ctrl+V",
            [this] { rig_view_->pastePatch(); });
+    rig.in(Rig, tr("Home values of the chosen lamps…"), "H",
+           [this] { HomeForm::open(document_, this); });
     rig(tr("Move what clashes to free slots"), {}, [this] { rig_view_->patch().resolveFaults(); });
     const auto page = [this](int which) {
         showView(Rig);
