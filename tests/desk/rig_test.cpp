@@ -206,6 +206,26 @@ TEST_F(RigTest, LampsHaveHomeValuesOfTheirOwn) {
     EXPECT_EQ(HomeForm::open(document, &window), nullptr);
 }
 
+TEST_F(RigTest, GroupsCanBeOutOfSightOnThePlan) {
+    show::GroupId cyc;
+    for (const auto& [id, g] : document.show().groups)
+        if (g->name == "cyc")
+            cyc = id;
+    const auto lamps = document.show().group(cyc)->fixtures;
+    document.setLineup({});
+    plan.setHidden(cyc, true);
+    EXPECT_EQ(plan.parts().size(), 40u - lamps.size());
+    QTest::mouseClick(&plan, Qt::LeftButton, {}, plan.place(lamps[0]).toPoint());
+    EXPECT_TRUE(document.lineup().empty()) << "what is not seen is not pressed";
+    plan.setHidden(cyc, false);
+    QTest::mouseClick(&plan, Qt::LeftButton, {}, plan.place(lamps[0]).toPoint());
+    EXPECT_EQ(document.lineup(), (show::Lineup{lamps[0]}));
+    // A lamp that is in another group, too, stays while that is shown.
+    ASSERT_TRUE(document.edit("x", show::addGroup(document.state().show, "one", {lamps[0]})));
+    plan.setHidden(cyc, true);
+    EXPECT_EQ(plan.parts().size(), 40u - lamps.size() + 1);
+}
+
 TEST_F(RigTest, LabelsAndHeightsAreTypedInTheTable) {
     plan.choose({{1}, {2}}, Plan::How::Only);
     type(1, PatchModel::Label, "left of the door");

@@ -112,10 +112,34 @@ QPointF Plan::place(FixtureId id) const {
     return f ? toPixels(f->place.x_m, f->place.y_m) : QPointF();
 }
 
+void Plan::setHidden(show::GroupId group, bool on) {
+    if (on)
+        hidden_.insert(group);
+    else
+        hidden_.erase(group);
+    update();
+}
+
+std::vector<std::pair<FixtureId, std::shared_ptr<const show::Fixture>>> Plan::seen() const {
+    std::set<FixtureId> gone;
+    std::set<FixtureId> held; // by a group that is not hidden
+    for (const auto& [id, group] : document_.show().groups) {
+        if (hidden_.empty())
+            break;
+        auto& into = hidden_.contains(id) ? gone : held;
+        into.insert(group->fixtures.begin(), group->fixtures.end());
+    }
+    std::vector<std::pair<FixtureId, std::shared_ptr<const show::Fixture>>> all;
+    for (const auto& [id, f] : document_.show().fixtures)
+        if (!gone.contains(id) || held.contains(id))
+            all.emplace_back(id, f);
+    return all;
+}
+
 std::optional<FixtureId> Plan::lampAt(const QPointF& pos) const {
     std::optional<FixtureId> nearest;
     double least = kLamp + 3;
-    for (const auto& [id, f] : document_.show().fixtures) {
+    for (const auto& [id, f] : seen()) {
         const QPointF off = toPixels(f->place.x_m, f->place.y_m) - pos;
         if (const double d = std::hypot(off.x(), off.y()); d < least) {
             least = d;
@@ -150,7 +174,7 @@ void Plan::paintPaper(QPainter& p) const {
 // baseline's left end.
 QPoint Plan::roomForName(const QRectF& box, int width) const {
     std::vector<QRectF> taken;
-    for (const auto& [id, f] : document_.show().fixtures) {
+    for (const auto& [id, f] : seen()) {
         const QPointF at = toPixels(f->place.x_m, f->place.y_m);
         const QRectF lamp(at.x() - kLamp - 6, at.y() - kLamp - 4, 2 * kLamp + 12, 2 * kLamp + 24);
         if (lamp.intersects(box))
@@ -208,9 +232,12 @@ void Plan::paintLight(QPainter& p) {
     q.setCompositionMode(QPainter::CompositionMode_Plus);
     q.setPen(Qt::NoPen);
     const double master = document_.stage().controls.master;
+    std::set<FixtureId> shown;
+    for (const auto& [id, f] : seen())
+        shown.insert(id);
     for (const auto& lamp : document_.stage().lamps) {
         const auto* f = document_.show().fixture(lamp.id);
-        if (!f || lamp.dark != play::DarkWhy::None)
+        if (!f || !shown.contains(lamp.id) || lamp.dark != play::DarkWhy::None)
             continue;
         const show::Point lit = show::litPoint(f->place);
         const QPointF at = toPixels(lit.x_m, lit.y_m) / kCoarse;
@@ -305,7 +332,7 @@ void Plan::paintEvent(QPaintEvent*) {
         paintLight(p);
     taken_.clear();
     if (document_.show().fixtures.size() <= kMostLooked)
-        for (const auto& [id, f] : document_.show().fixtures) {
+        for (const auto& [id, f] : seen()) {
             const QPointF at = toPixels(f->place.x_m, f->place.y_m);
             taken_.emplace_back(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp);
         }
@@ -313,7 +340,7 @@ void Plan::paintEvent(QPaintEvent*) {
     const auto& lineup = document_.lineup();
     const std::set<FixtureId> chosen(lineup.begin(), lineup.end());
     const auto kinds = kindsOf(document_.show());
-    for (const auto& [id, f] : document_.show().fixtures)
+    for (const auto& [id, f] : seen())
         paintLamp(p, *f, kinds.at(f->type), chosen.contains(id));
     // The order of the lineup, from lamp to lamp.
     p.setPen(QPen(theme().rule, 1));
@@ -467,7 +494,7 @@ std::vector<FixtureId> Plan::swept() const {
     const QRectF box = QRectF(from_, now_).normalized();
     const QPointF way = now_ - from_;
     std::vector<std::pair<double, FixtureId>> found;
-    for (const auto& [id, f] : document_.show().fixtures) {
+    for (const auto& [id, f] : seen()) {
         const QPointF at = toPixels(f->place.x_m, f->place.y_m);
         if (box.contains(at))
             found.emplace_back(QPointF::dotProduct(at - from_, way), id);
@@ -546,7 +573,7 @@ void Plan::dropEvent(QDropEvent* event) {
 std::vector<PaintedPart> Plan::parts() const {
     std::vector<PaintedPart> all;
     const auto& lineup = document_.lineup();
-    for (const auto& [id, f] : document_.show().fixtures) {
+    for (const auto& [id, f] : seen()) {
         const QPointF at = place(id);
         all.push_back(
             {tr("Lamp %1").arg(f->number),

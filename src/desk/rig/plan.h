@@ -11,6 +11,7 @@
 
 #include <QImage>
 #include <QWidget>
+#include <set>
 
 namespace zelo::desk {
 
@@ -20,6 +21,11 @@ public:
     Plan(Document& document, QWidget* parent);
     void fit(); // all lamps in view
     void setBeams(bool on);
+    // The lamps of a group go out of sight, unless they are in another that stays; they cannot be
+    // pressed then. How the plan is looked at, no part of the show.
+    void setHidden(show::GroupId group, bool on);
+    bool hidden(show::GroupId group) const { return hidden_.contains(group); }
+    bool anyHidden() const { return !hidden_.empty(); }
     bool beams() const { return beams_; }
 
     QPointF place(show::FixtureId id) const; // centre of a lamp, px; for tests and pictures
@@ -47,6 +53,7 @@ protected:
     void keyPressEvent(QKeyEvent* event) override;
 
 private:
+    std::vector<std::pair<show::FixtureId, std::shared_ptr<const show::Fixture>>> seen() const;
     QPointF toPixels(double x_m, double y_m) const;
     QPointF toMetres(const QPointF& pixels) const;
     std::optional<show::FixtureId> lampAt(const QPointF& pos) const;
@@ -65,6 +72,7 @@ private:
     QPointF middle_;    // metres, in the middle of the widget
     bool fitted_ = true;
     bool beams_ = true;
+    std::set<show::GroupId> hidden_;
 
     enum class Drag { None, Lamps, Sweep, Paper } drag_ = Drag::None;
     QPointF from_, now_;   // px

@@ -116,6 +116,9 @@ RigView::RigView(Document& document, QWidget* parent)
                           tr("Each lamp that overlaps another or runs past slot 512 goes to the "
                              "next free place, in one step"),
                           Button::Kind::Next, this)),
+      layers_(new Button(tr("layers"), {},
+                         tr("Which groups are drawn on the plan; the others are out of the way"),
+                         Button::Kind::Text, this)),
       arrange_(new Button(tr("arrange"), {}, tr("Align, spread, turn or pan the chosen lamps"),
                           Button::Kind::Text, this)),
       type_editor_(new TypeEditor(document, this)) {
@@ -142,6 +145,7 @@ RigView::RigView(Document& document, QWidget* parent)
         add(tr("Pan beams right\t."), Plan::Arrange::PanRight);
         menu->popup(arrange_->mapToGlobal(QPoint(0, arrange_->height() + 4)));
     });
+    connect(layers_, &Button::clicked, this, &RigView::openLayers);
     connect(add_, &Button::clicked, this, &RigView::askAdd);
     connect(resolve_, &Button::clicked, patch_, &PatchModel::resolveFaults);
     connect(strip_, &UniverseStrip::fixturePressed, this,
@@ -285,6 +289,23 @@ void RigView::lineupToTable() {
     following_ = false;
 }
 
+void RigView::openLayers() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const auto& [id, group] : document_.show().groups) {
+        QAction* action = menu->addAction(toQt(group->name));
+        action->setCheckable(true);
+        action->setChecked(!plan_->hidden(id));
+        connect(action, &QAction::triggered, this, [this, id = id](bool on) {
+            plan_->setHidden(id, !on);
+            update();
+        });
+    }
+    if (menu->isEmpty())
+        menu->addAction(tr("No groups yet: Shift+G makes one from the lineup"))->setEnabled(false);
+    menu->popup(layers_->mapToGlobal(QPoint(0, layers_->height() + 4)));
+}
+
 void RigView::copyPatch() {
     if (!isVisible())
         patch_->refresh(); // it was not looked at since
@@ -425,6 +446,8 @@ void RigView::resizeEvent(QResizeEvent*) {
                         24);
     arrange_->setGeometry(beams_->x() - 16 - arrange_->sizeHint().width(), 20,
                           arrange_->sizeHint().width(), 24);
+    layers_->setGeometry(arrange_->x() - 16 - layers_->sizeHint().width(), 20,
+                         layers_->sizeHint().width(), 24);
     const int plan_height = std::max(160, (height() - 52) * 52 / 100);
     plan_->setGeometry(0, 52, width(), plan_height);
     int y = 52 + plan_height + 12;
@@ -450,6 +473,8 @@ void RigView::paintEvent(QPaintEvent*) {
     QString sum = lampCount(document_.show().fixtures.size());
     if (chosen)
         sum += tr(", %1 chosen in order").arg(chosen);
+    if (plan_->anyHidden())
+        sum += tr(", some out of sight");
     drawText(p, kMargin + w + 14, 36, sum, typeface(Type::Small), theme().dim);
 }
 

@@ -40,6 +40,7 @@ protected:
 
 private:
     void makeTable();
+    void openLayers();
     void style(); // in the theme's greys
     void lineupToTable();
     void tableToLineup();
@@ -56,6 +57,7 @@ private:
     Button* fit_;
     Button* add_;
     Button* resolve_;
+    Button* layers_;
     Button* arrange_;
     TypeEditor* type_editor_;
     bool following_ = false; // the table follows the lineup: not the other way round
