@@ -67,7 +67,7 @@ public:
 
 private:
     std::optional<PaintedPart> now() const {
-        const auto* has = dynamic_cast<const HasParts*>(widget_.data());
+        auto* has = dynamic_cast<HasParts*>(widget_.data());
         if (!has)
             return std::nullopt;
         auto all = has->parts();
@@ -120,7 +120,7 @@ public:
     }
 
 private:
-    std::size_t count() const { return dynamic_cast<const HasParts*>(widget())->parts().size(); }
+    std::size_t count() const { return dynamic_cast<HasParts*>(widget())->parts().size(); }
     mutable std::vector<QAccessible::Id> ids_;
 };
 

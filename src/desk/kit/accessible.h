@@ -24,7 +24,7 @@ struct PaintedPart {
 // A widget that paints several things.
 class HasParts {
 public:
-    virtual std::vector<PaintedPart> parts() const = 0;
+    virtual std::vector<PaintedPart> parts() = 0;
 
 protected:
     ~HasParts() = default;

@@ -100,15 +100,12 @@ void SlotStrip::choose(int chip) {
     emit slotChosen(chips_[static_cast<std::size_t>(chip)].setting);
 }
 
-std::vector<PaintedPart> SlotStrip::parts() const {
+std::vector<PaintedPart> SlotStrip::parts() {
     std::vector<PaintedPart> all;
     for (int i = 0; i < static_cast<int>(chips_.size()); ++i)
-        all.push_back({said(i),
-                       {},
-                       rectOf(i),
-                       QAccessible::RadioButton,
-                       i == chosen_,
-                       [self = const_cast<SlotStrip*>(this), i] { self->choose(i); }});
+        all.push_back({said(i), {}, rectOf(i), QAccessible::RadioButton, i == chosen_, [this, i] {
+                           choose(i);
+                       }});
     return all;
 }
 

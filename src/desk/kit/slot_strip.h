@@ -34,7 +34,7 @@ public:
     QPoint centreOf(int chip) const;
     int heightAt(int width) const;
     bool claims(const QKeyEvent& key) const override;
-    std::vector<PaintedPart> parts() const override;
+    std::vector<PaintedPart> parts() override;
 
 signals:
     void slotChosen(double setting);

@@ -126,15 +126,13 @@ void Stations::leaveEvent(QEvent*) {
     update();
 }
 
-std::vector<PaintedPart> Stations::parts() const {
+std::vector<PaintedPart> Stations::parts() {
     std::vector<PaintedPart> all;
     for (int i = 0; i < words_.size(); ++i)
-        all.push_back({words_[i],
-                       {},
-                       wordRect(i),
-                       QAccessible::RadioButton,
-                       i == chosen_,
-                       [self = const_cast<Stations*>(this), i] { self->choose(i); }});
+        all.push_back(
+            {words_[i], {}, wordRect(i), QAccessible::RadioButton, i == chosen_, [this, i] {
+                 choose(i);
+             }});
     return all;
 }
 

@@ -24,7 +24,7 @@ public:
     void setOnEdge(bool on);   // stands on its parent's lower edge: no rule of its own
     QSize sizeHint() const override;
     bool claims(const QKeyEvent& key) const override;
-    std::vector<PaintedPart> parts() const override;
+    std::vector<PaintedPart> parts() override;
 
 signals:
     void stationChosen(int index);

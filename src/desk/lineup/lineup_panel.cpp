@@ -324,7 +324,7 @@ void LineupPanel::wheelEvent(QWheelEvent* event) {
     event->accept();
 }
 
-std::vector<PaintedPart> LineupPanel::parts() const {
+std::vector<PaintedPart> LineupPanel::parts() {
     std::vector<PaintedPart> all;
     for (std::size_t i = 0; i < document_.lineup().size(); ++i) {
         const auto id = document_.lineup()[i];
@@ -339,9 +339,7 @@ std::vector<PaintedPart> LineupPanel::parts() const {
             value += tr(", in hand");
         all.push_back({tr("Lamp %1").arg(f->number), value, glassOf(i).toRect(),
                        QAccessible::ListItem, hasFocus() && i == cursor_,
-                       [self = const_cast<LineupPanel*>(this), id] {
-                           self->document_.setFocusType(self->document_.typeOf(id));
-                       }});
+                       [this, id] { document_.setFocusType(document_.typeOf(id)); }});
     }
     return all;
 }

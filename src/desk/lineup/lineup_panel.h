@@ -25,7 +25,7 @@ public:
     void fromTheMiddle();
     void shuffle();
     bool claims(const QKeyEvent& key) const override;
-    std::vector<PaintedPart> parts() const override;
+    std::vector<PaintedPart> parts() override;
 
 protected:
     void paintEvent(QPaintEvent* event) override;

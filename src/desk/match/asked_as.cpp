@@ -122,7 +122,7 @@ void AskedAs::mousePressEvent(QMouseEvent* event) {
         choose(row);
 }
 
-std::vector<PaintedPart> AskedAs::parts() const {
+std::vector<PaintedPart> AskedAs::parts() {
     std::vector<PaintedPart> all;
     for (int i = 0; i < kCount; ++i)
         all.push_back({wordOf(i),
@@ -130,7 +130,7 @@ std::vector<PaintedPart> AskedAs::parts() const {
                        QRect(0, i * kRow, width(), kRow),
                        QAccessible::RadioButton,
                        i == chosen_,
-                       [self = const_cast<AskedAs*>(this), i] { self->choose(i); }});
+                       [this, i] { choose(i); }});
     return all;
 }
 

@@ -24,7 +24,7 @@ public:
     NumberField& lamp() { return *lamp_; }
     static constexpr int kHeight = 172;
     bool claims(const QKeyEvent& key) const override;
-    std::vector<PaintedPart> parts() const override;
+    std::vector<PaintedPart> parts() override;
 
 signals:
     void bookWanted();     // a gel: from the swatch book

@@ -570,18 +570,18 @@ void Plan::dropEvent(QDropEvent* event) {
     event->acceptProposedAction();
 }
 
-std::vector<PaintedPart> Plan::parts() const {
+std::vector<PaintedPart> Plan::parts() {
     std::vector<PaintedPart> all;
     const auto& lineup = document_.lineup();
     for (const auto& [id, f] : seen()) {
         const QPointF at = place(id);
-        all.push_back(
-            {tr("Lamp %1").arg(f->number),
-             tr("%1 m across, %2 m upstage")
-                 .arg(numberText(f->place.x_m, 1), numberText(f->place.y_m, 1)),
-             QRectF(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp).toRect(),
-             QAccessible::ListItem, std::find(lineup.begin(), lineup.end(), id) != lineup.end(),
-             [self = const_cast<Plan*>(this), id = id] { self->choose({id}, How::Toggle); }});
+        all.push_back({tr("Lamp %1").arg(f->number),
+                       tr("%1 m across, %2 m upstage")
+                           .arg(numberText(f->place.x_m, 1), numberText(f->place.y_m, 1)),
+                       QRectF(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp).toRect(),
+                       QAccessible::ListItem,
+                       std::find(lineup.begin(), lineup.end(), id) != lineup.end(),
+                       [this, id = id] { choose({id}, How::Toggle); }});
     }
     return all;
 }

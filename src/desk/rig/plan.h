@@ -37,8 +37,8 @@ public:
     // Of the lineup, in its order; one step each.
     enum class Arrange { Row, Even, TurnLeft, TurnRight, PanLeft, PanRight };
     void arrange(Arrange how);
-    bool claims(const QKeyEvent& key) const override;
-    std::vector<PaintedPart> parts() const override; // Alt and arrows too: they move the paper
+    bool claims(const QKeyEvent& key) const override; // Alt and arrows too: they move the paper
+    std::vector<PaintedPart> parts() override; // its lamps
     QPointF pixelOf(const show::Point& m) const { return toPixels(m.x_m, m.y_m); } // for tests
 
 protected:
