@@ -254,6 +254,19 @@ TEST_F(KeysTest, KeysPrintedInRigWorkWithTheWindowInFocus) {
     EXPECT_EQ(document.show().fixtures.size(), before) << "not in another view";
 }
 
+TEST_F(KeysTest, EnterAnswersAFormWhereverItsFocusIs) {
+    window.showView(MainWindow::Rig);
+    const auto before = document.show().fixtures.size();
+    press(Qt::Key_Insert);
+    auto* form = window.findChild<QDialog*>();
+    ASSERT_TRUE(form);
+    QApplication::setActiveWindow(form);
+    form->findChild<QComboBox*>()->setFocus();
+    press(Qt::Key_Return);
+    back();
+    EXPECT_EQ(document.show().fixtures.size(), before + 1);
+}
+
 TEST_F(KeysTest, NoTwoCommandsShareAKey) {
     std::map<std::pair<int, QString>, QString> taken;
     for (const Command& c : window.commands()) {

@@ -6,6 +6,7 @@
 #include <QAbstractSpinBox>
 #include <QApplication>
 #include <QComboBox>
+#include <QDialog>
 #include <QLineEdit>
 
 namespace zelo::desk {
@@ -97,6 +98,8 @@ Keys::Keys(QObject* parent) : QObject(parent) {
 }
 
 bool Keys::pressed(QWidget& focused, QKeyEvent& key) {
+    if (qobject_cast<QDialog*>(focused.window()))
+        return false; // Enter is its answer there
     if (auto* button = qobject_cast<QAbstractButton*>(&focused)) {
         if (isEnter(key) && !key.isAutoRepeat()) {
             button->click();
