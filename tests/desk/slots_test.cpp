@@ -4,9 +4,13 @@
 #include "desk/match/level_column.h"
 #include "desk/match/match_view.h"
 #include "desk/match/mix_panel.h"
+#include "desk/rig/rig_side.h"
+#include "desk/rig/types_panel.h"
 #include "light/levels.h"
 #include "show/edits.h"
 #include "window_test.h"
+
+#include <QListWidget>
 
 namespace zelo::desk {
 namespace {
@@ -78,6 +82,25 @@ TEST_F(SlotsTest, APressTakesOneArrowsStepAndPPins) {
     settle();
     EXPECT_FALSE(window.matchModel().pinned(part()));
     EXPECT_EQ(s.chosen(), s.nearest()) << "let go, it is the solver's again";
+}
+
+TEST_F(SlotsTest, TheTypesPageShowsThemToo) {
+    window.showView(MainWindow::Rig);
+    window.rigSide().showPage(RigSide::Types);
+    auto& page = window.rigSide().types();
+    page.choose("eider-scroll");
+    settle();
+    ASSERT_EQ(page.strips().size(), 1u);
+    SlotStrip& s = *page.strips()[0];
+    EXPECT_EQ(s.chips().size(), library.type("eider-scroll")->wheels[0].places.size());
+    EXPECT_TRUE(page.rect().contains(s.geometry()));
+    EXPECT_FALSE(s.geometry().intersects(page.list().geometry()));
+    QTest::mouseClick(&s, Qt::LeftButton, {}, s.centreOf(3));
+    EXPECT_EQ(s.chosen(), 3);
+    EXPECT_TRUE(s.accessibleDescription().startsWith("4 "));
+    page.choose("gannet-8");
+    settle();
+    EXPECT_TRUE(page.strips().empty());
 }
 
 TEST_F(SlotsTest, AWheelBeforeEmittersFitsBesideThem) {

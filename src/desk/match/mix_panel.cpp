@@ -4,10 +4,9 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
-#include "desk/kit/slot_strip.h"
+#include "desk/kit/slot_chips.h"
 #include "desk/kit/stations.h"
 #include "desk/match/level_column.h"
-#include "light/levels.h"
 
 #include <QMouseEvent>
 #include <algorithm>
@@ -349,31 +348,13 @@ void MixPanel::paintEvent(QPaintEvent*) {
     drawText(p, 0, give_up_->y() + 17, tr("Give-up"), typeface(Type::Work), theme().text);
 }
 
-// Each slot in the light that it makes of the rest as it is now, and how far that is from the wish.
+// As the rest is now, at full also where the lamp is dimmed.
 void MixPanel::showSlots(const TypeRow& row, std::size_t strip) {
-    const auto& type = row.lamp.mixer->type();
     const std::size_t part = strip_parts_[strip];
-    const light::Wheel& wheel = type.wheels[type.part(part).index];
     const light::Wanted* wanted = match_.wanted();
-    std::vector<SlotStrip::Chip> chips;
-    const std::size_t steps = wheel.places.size() * (wheel.halves ? 2 : 1);
-    for (std::size_t i = 0; i < steps; ++i) {
-        const double slot = static_cast<double>(i) / (wheel.halves ? 2 : 1);
-        SlotStrip::Chip chip;
-        chip.setting = wheel.settingOf(slot);
-        chip.number = static_cast<int>(slot) + 1;
-        chip.half = slot != std::floor(slot);
-        chip.name = toQt(wheel.nameAt(chip.setting));
-        auto drives = row.lamp.sent.drives; // at full, also where the lamp is dimmed
-        drives[part] = chip.setting;
-        const auto light = light::xyzOf(type, drives);
-        const bool seen = colour::hasChromaticity(light);
-        chip.light = seen ? document_.colours().of(light) : theme().well;
-        if (seen && wanted)
-            chip.miss_uv = colour::distance(colour::toUv(light), wanted->uv());
-        chips.push_back(std::move(chip));
-    }
-    strips_[strip]->setChips(std::move(chips));
+    strips_[strip]->setChips(slotChips(row.lamp.mixer->type(), part, row.lamp.sent.drives,
+                                       wanted ? std::optional(wanted->uv()) : std::nullopt,
+                                       document_.colours()));
     strips_[strip]->setChosen(match_.drive(part), match_.pinned(part));
 }
 

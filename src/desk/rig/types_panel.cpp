@@ -5,6 +5,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/slot_chips.h"
 #include "desk/kit/watch.h"
 #include "desk/readings/spectrum_plot.h"
 #include "desk/rig/hull_plot.h"
@@ -133,9 +134,34 @@ void TypesPanel::refresh() {
     } else {
         spectra_->showNothing();
     }
+    showWheels();
     buttons_.back()->setEnabled(type && document_.show().types.contains(type->id));
     buttons_.back()->update();
     update();
+}
+
+// Each wheel as its slots before the open light; a press says a slot's name.
+void TypesPanel::showWheels() {
+    for (SlotStrip* strip : strips_)
+        strip->deleteLater();
+    strips_.clear();
+    const auto type = chosen();
+    const light::Mode* mode = type ? type->mode({}) : nullptr;
+    for (std::size_t part = 0; mode && part < type->partCount(); ++part) {
+        if (type->part(part).kind != light::PartKind::Wheel)
+            continue;
+        auto* strip = new SlotStrip(toQt(type->partName(part)), this);
+        auto open = type->ready(*mode);
+        for (std::size_t e = 0; e < type->emitters.size(); ++e)
+            open[e] = 1;
+        strip->setChips(slotChips(*type, part, open, std::nullopt, document_.colours()));
+        strip->setChosen(open[part], false);
+        connect(strip, &SlotStrip::slotChosen, strip,
+                [strip](double setting) { strip->setChosen(setting, false); });
+        strip->show();
+        strips_.push_back(strip);
+    }
+    resizeEvent(nullptr);
 }
 
 void TypesPanel::keep(const QString& name, const Result<light::FixtureType>& type, bool open) {
@@ -227,7 +253,12 @@ void TypesPanel::resizeEvent(QResizeEvent*) {
     const int hull = 150;
     hull_->setGeometry(kMargin, b - hull - 10, w, hull);
     spectra_->setGeometry(kMargin, b - hull - 10 - 98, w, 90);
-    list_->setGeometry(kMargin - 4, 66, w + 8, spectra_->geometry().top() - 66 - 10);
+    int top = spectra_->geometry().top();
+    for (SlotStrip* strip : strips_) {
+        top -= strip->heightAt(w);
+        strip->setGeometry(kMargin, top, w, strip->heightAt(w));
+    }
+    list_->setGeometry(kMargin - 4, 66, w + 8, top - 66 - 10);
 }
 
 void TypesPanel::paintEvent(QPaintEvent*) {

@@ -12,6 +12,7 @@ namespace zelo::desk {
 
 class Button;
 class HullPlot;
+class SlotStrip;
 class SpectrumPlot;
 
 class TypesPanel : public QWidget {
@@ -20,6 +21,7 @@ public:
     TypesPanel(Document& document, QWidget* parent);
     QListWidget& list() { return *list_; }
     std::shared_ptr<const light::FixtureType> chosen() const; // null when none
+    const std::vector<SlotStrip*>& strips() const { return strips_; }
     void choose(const std::string& id);
 
     void makeNew(const QString& name);  // empty, and opened for editing
@@ -39,12 +41,14 @@ protected:
 
 private:
     void refresh();
+    void showWheels();
     void keep(const QString& name, const Result<light::FixtureType>& type, bool open);
 
     Document& document_;
     QListWidget* list_;
     SpectrumPlot* spectra_;
     HullPlot* hull_;
+    std::vector<SlotStrip*> strips_; // of the wheels of the chosen one
     std::vector<Button*> buttons_;
     std::vector<std::shared_ptr<const light::FixtureType>> types_;
     bool filling_ = false;
