@@ -440,14 +440,18 @@ TEST_P(KilledAtAnyMoment, ItLosesNothingOlderThanASecond) {
             }
         }
         ::close(pipe[1]);
-        std::atomic<bool> done{false};
+        std::atomic<bool> begun{false};
         std::vector<std::int64_t> when{0};
         std::thread reader([&] {
             std::int64_t told[2];
-            while (::read(pipe[0], told, sizeof told) == sizeof told)
+            while (::read(pipe[0], told, sizeof told) == sizeof told) {
                 when.push_back(told[1]);
-            done = true;
+                begun = true;
+            }
         });
+        for (int i = 0; i < 3000 && !begun; ++i) // a busy machine may take its time to start
+            std::this_thread::sleep_for(10ms);
+        EXPECT_TRUE(begun);
         std::this_thread::sleep_for(
             std::chrono::milliseconds((slow ? 1200 : 200) + random() % 200));
         ::kill(child, SIGKILL);
