@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What went wrong once, tried again as it happened.
 #include "desk/kit/button.h"
+#include "desk/kit/theme.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/match/match_view.h"
 #include "desk/readings/readings_panel.h"

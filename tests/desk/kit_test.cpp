@@ -2,6 +2,7 @@
 // The controls and tokens by themselves, without a show.
 #include "colour/cct.h"
 #include "colour/lamp.h"
+#include "colour/observer.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/light_colours.h"
 #include "desk/kit/stations.h"

@@ -11,6 +11,7 @@
 #include <QComboBox>
 #include <QHeaderView>
 #include <QMessageBox>
+#include <QPushButton>
 #include <QTableWidget>
 #include <QTimer>
 
