@@ -38,7 +38,7 @@ public:
     enum class Arrange { Row, Even, TurnLeft, TurnRight, PanLeft, PanRight };
     void arrange(Arrange how);
     bool claims(const QKeyEvent& key) const override; // Alt and arrows too: they move the paper
-    std::vector<PaintedPart> parts() override; // its lamps
+    std::vector<PaintedPart> parts() override;        // its lamps
     QPointF pixelOf(const show::Point& m) const { return toPixels(m.x_m, m.y_m); } // for tests
 
 protected:
