@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/document.h"
 
+#include "desk/kit/accessible.h"
 #include "desk/kit/qt_text.h"
 #include "host/log.h"
 
@@ -18,6 +19,7 @@ Document::Document(std::unique_ptr<host::Session> session)
     : session_(std::move(session)), stage_(std::make_shared<play::Stage>(
                                         play::Stage{session_->state(), session_->controls(), {}})),
       colours_(Kelvin{light::kGelLampK}) {
+    installAccessibility(); // before the first control is there
     session_->on_stage = [this](std::shared_ptr<const play::Stage> stage) {
         post([this, stage = std::move(stage)] {
             stage_ = stage;

@@ -239,30 +239,30 @@ std::vector<MatchView::Part> MatchView::parts() const {
     // The type in focus has half the height, the others share the rest.
     const auto n = match_.rows().size();
     std::vector<Part> all;
-    const auto [centre, r, lower, side, below] = places();
-    double y = centre.y() - r;
+    const auto place = places();
+    double y = place.centre.y() - place.r;
     for (std::size_t i = 0; i < n; ++i) {
         const double share = n == 1                     ? 1
                              : i == match_.focusIndex() ? 0.5
                                                         : 0.5 / static_cast<double>(n - 1);
-        all.push_back({y, y + 2 * r * share});
-        y += 2 * r * share;
+        all.push_back({y, y + 2 * place.r * share});
+        y += 2 * place.r * share;
     }
     return all;
 }
 
 QPoint MatchView::wantedPixel() const {
-    const auto [centre, r, lower, side, below] = places();
-    return QPointF(centre.x() - r / 2, centre.y()).toPoint();
+    const auto place = places();
+    return QPointF(place.centre.x() - place.r / 2, place.centre.y()).toPoint();
 }
 
 QPoint MatchView::gotPixel() const {
-    const auto [centre, r, lower, side, below] = places();
+    const auto place = places();
     const auto all = parts();
     if (all.empty())
         return {};
     const auto& part = all[match_.focusIndex()];
-    return QPointF(centre.x() + r / 4, (part.top + part.bottom) / 2).toPoint();
+    return QPointF(place.centre.x() + place.r / 4, (part.top + part.bottom) / 2).toPoint();
 }
 
 void MatchView::resizeEvent(QResizeEvent*) {
@@ -477,11 +477,11 @@ void MatchView::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), theme().bench);
     paintDisc(p);
     paintWant(p);
-    const int side = places().side;
-    drawText(p, width() - kMargin - side, 36, tr("Get"), typeface(Type::Title), theme().text);
+    const int get = places().get();
+    drawText(p, get, 36, tr("Get"), typeface(Type::Title), theme().text);
     if (match_.rows().empty()) {
-        drawText(p, width() - kMargin - side, 60, tr("Choose lamps in the lineup: L"),
-                 typeface(Type::Small), theme().text);
+        drawText(p, get, 60, tr("Choose lamps in the lineup: L"), typeface(Type::Small),
+                 theme().text);
         return;
     }
     drawTextRight(p, width() - kMargin, 36, tr("miss Δu′v′"), typeface(Type::Small), theme().dim);

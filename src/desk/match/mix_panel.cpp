@@ -79,44 +79,48 @@ int MixPanel::pitch() const {
     return static_cast<int>(std::min(52.0, (width() + 12.0 - kScale) / n));
 }
 
+int MixPanel::columnLeft(std::size_t i) const {
+    return kScale - 12 + pitch() * static_cast<int>(i);
+}
+
 // Each under its column, on as few lines as let all of them be read.
-std::vector<QPoint> MixPanel::namePlaces(int* lines) const {
+MixPanel::Names MixPanel::names() const {
     const QFont small = typeface(Type::Small);
-    std::vector<QPoint> places;
-    for (*lines = 1; *lines <= kMostNameLines; ++*lines) {
-        places.clear();
-        std::vector<int> end(static_cast<std::size_t>(*lines), -kNameGap);
+    for (int lines = 1; lines <= kMostNameLines; ++lines) {
+        Names all{lines, {}};
+        std::vector<int> end(static_cast<std::size_t>(lines), -kNameGap);
         for (std::size_t i = 0; i < columns_.size(); ++i) {
             const int wide = textWidth(columns_[i]->shortName(), small);
-            const int centre = kScale - 12 + pitch() * static_cast<int>(i) + pitch() / 2;
-            const int left = std::clamp(centre - wide / 2, 0, std::max(0, width() - wide));
+            const int left =
+                std::clamp(columnLeft(i) + (pitch() - wide) / 2, 0, std::max(0, width() - wide));
             const auto line =
                 std::find_if(end.begin(), end.end(), [&](int e) { return e + kNameGap <= left; });
             if (line == end.end() || wide > width())
                 break;
             *line = left + wide;
-            places.emplace_back(left, static_cast<int>(line - end.begin()));
+            all.places.push_back({left, static_cast<int>(line - end.begin()), wide});
         }
-        if (places.size() == columns_.size())
-            return places;
+        if (all.places.size() == columns_.size())
+            return all;
     }
-    *lines = kMostNameLines; // shortened, each in its turn
-    places.clear();
-    for (std::size_t i = 0; i < columns_.size(); ++i)
-        places.emplace_back(kScale - 12 + pitch() * static_cast<int>(i),
-                            static_cast<int>(i) % kMostNameLines);
-    return places;
+    Names all{kMostNameLines, {}}; // shortened, each line in its turn
+    const int count = static_cast<int>(columns_.size());
+    for (int i = 0; i < count; ++i) {
+        const int left = columnLeft(static_cast<std::size_t>(i));
+        all.places.push_back(
+            {left, i % kMostNameLines,
+             i + kMostNameLines < count ? kMostNameLines * pitch() - kNameGap : width() - left});
+    }
+    return all;
 }
 
 void MixPanel::resizeEvent(QResizeEvent*) {
-    int lines = 1;
-    namePlaces(&lines);
     int strips = 0;
     for (const SlotStrip* s : strips_)
         strips += s->heightAt(width());
-    const int names = columns_.empty() ? 0 : 4 + kNameLine * lines;
+    const int under = columns_.empty() ? 0 : 4 + kNameLine * names().lines;
     const int least = columns_.empty() ? 0 : kLeastColumn;
-    compact_ = height() < top() + 176 + least + names + strips; // without the curve
+    compact_ = height() < top() + 176 + least + under + strips; // without the curve
     const int y = top() - (compact_ ? kCurve : 0);
     intents_->setGeometry(0, top() + 26, width(), 34);
     slider_->setGeometry(0, y + 100, width(), 26);
@@ -130,15 +134,14 @@ void MixPanel::resizeEvent(QResizeEvent*) {
     const int hold = hold_->sizeHint().width() + 4;
     hold_->setGeometry(width() - hold, y + 152, hold, 20);
     const int well = y + 176;
-    const int height_now = std::max(least, height() - well - names - strips);
-    int strip_y = columns_.empty() ? well : well + height_now + names;
+    const int height_now = std::max(least, height() - well - under - strips);
+    int strip_y = columns_.empty() ? well : well + height_now + under;
     for (SlotStrip* s : strips_) {
         s->setGeometry(0, strip_y, width(), s->heightAt(width()));
         strip_y += s->height();
     }
     for (std::size_t i = 0; i < columns_.size(); ++i)
-        columns_[i]->setGeometry(kScale - 12 + pitch() * static_cast<int>(i), well, pitch(),
-                                 height_now);
+        columns_[i]->setGeometry(columnLeft(i), well, pitch(), height_now);
 }
 
 // The parts that the mode sets: emitters, flags, wheels, the fixture's own colour engine.
@@ -272,10 +275,8 @@ void MixPanel::paintEvent(QPaintEvent*) {
     const QString by_hand = row->lamp.by_hand ? tr(", by hand") : QString();
     const int x = top() ? 0 : w + 14;
     const int room = top() ? width() : width() - unit - light - 20 - x;
-    drawText(p, x, 14 + top(),
-             QFontMetrics(typeface(Type::Small))
-                 .elidedText(match_.lampsText() + by_hand, Qt::ElideRight, room),
-             typeface(Type::Small), theme().dim);
+    drawElided(p, x, 14 + top(), room, match_.lampsText() + by_hand, typeface(Type::Small),
+               theme().dim);
     paintNames(p);
     const auto wish = match_.wish();
     if (!columns_.empty()) { // the columns' scale, every tenth
@@ -359,16 +360,10 @@ void MixPanel::showSlots(const TypeRow& row, std::size_t strip) {
 }
 
 void MixPanel::paintNames(QPainter& p) {
-    int lines = 1;
-    const auto places = namePlaces(&lines);
+    const auto all = names();
     for (std::size_t i = 0; i < columns_.size(); ++i) {
-        const int y = columns_[i]->geometry().bottom() + 12 + kNameLine * places[i].y();
-        const int next = static_cast<int>(i) + lines < static_cast<int>(columns_.size())
-                             ? lines * pitch() - kNameGap
-                             : width() - places[i].x();
-        drawElided(p, places[i].x(), y,
-                   std::max(next, textWidth(columns_[i]->shortName(), typeface(Type::Small)) *
-                                      (lines < kMostNameLines)),
+        const auto& [left, line, room] = all.places[i];
+        drawElided(p, left, columns_[i]->geometry().bottom() + 12 + kNameLine * line, room,
                    columns_[i]->shortName(), typeface(Type::Small), theme().dim);
     }
 }

@@ -33,8 +33,16 @@ private:
     void makeColumns(const mix::Mixer* mixer);
     QRect curveRect() const;
     int top() const;
-    int pitch() const;                                // of the columns
-    std::vector<QPoint> namePlaces(int* lines) const; // x, and which line
+    int pitch() const; // of the columns
+    int columnLeft(std::size_t i) const;
+    struct Names { // of the emitters, under their columns
+        int lines;
+        struct Place {
+            int left, line, room;
+        };
+        std::vector<Place> places;
+    };
+    Names names() const;
     void paintNames(QPainter& p);
     void showSlots(const TypeRow& row, std::size_t strip);
 

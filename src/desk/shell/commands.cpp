@@ -9,24 +9,15 @@
 namespace zelo::desk {
 
 QString nameOf(CommandGroup group) {
-    switch (group) {
-    case CommandGroup::Show:
-        return QObject::tr("Show");
-    case CommandGroup::Edit:
-        return QObject::tr("Edit");
-    case CommandGroup::View:
-        return QObject::tr("View");
-    case CommandGroup::Lineup:
-        return QObject::tr("Lineup");
-    case CommandGroup::Colour:
-        return QObject::tr("Colour");
-    case CommandGroup::Rig:
-        return QObject::tr("Rig");
-    case CommandGroup::Numbers:
-        return QObject::tr("On a number or a list");
-    default:
-        return QObject::tr("Help");
-    }
+    const QStringList names{QObject::tr("Show"),
+                            QObject::tr("Edit"),
+                            QObject::tr("View"),
+                            QObject::tr("Lineup"),
+                            QObject::tr("Colour"),
+                            QObject::tr("Rig"),
+                            QObject::tr("On a number or a list"),
+                            QObject::tr("Help")};
+    return names[static_cast<int>(group)];
 }
 
 QString keysShown(const Command& command) {

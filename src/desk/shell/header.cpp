@@ -194,18 +194,16 @@ void Header::paintEvent(QPaintEvent*) {
                           : receivers > 1 ? tr("%1 receivers").arg(receivers)
                           : network && network->choice().leavesComputer() ? tr("to the network")
                                                                           : tr("this computer");
-    const QString text =
-        player ? tr("%1 fps, %2").arg(std::lround(player->framesPerSecond())).arg(where)
-               : tr("no output");
+    const QString beats =
+        player ? tr("%1 fps").arg(std::lround(player->framesPerSecond())) : tr("no output");
+    const QFont small = typeface(Type::Small);
     int w = 0;
-    if (narrow_ && player) {
-        w = drawTextRight(p, beat_right_ - 12, 22, text.section(", ", 0, 0), typeface(Type::Small),
-                          theme().dim);
-        w = std::max(
-            w, drawTextRight(p, beat_right_ - 12, 37, where, typeface(Type::Small), theme().dim));
-    } else {
-        w = drawTextRight(p, beat_right_ - 24, 30, text, typeface(Type::Small), theme().dim);
-    }
+    if (narrow_ && player) // under one another
+        w = std::max(drawTextRight(p, beat_right_ - 12, 22, beats, small, theme().dim),
+                     drawTextRight(p, beat_right_ - 12, 37, where, small, theme().dim));
+    else
+        w = drawTextRight(p, beat_right_ - 24, 30, player ? tr("%1, %2").arg(beats, where) : beats,
+                          small, theme().dim);
     const int bars = beat_right_ - 24 - w - 10 - kBars * 4;
     for (int i = 0; i < kBars && bars > views_->geometry().right() + 8; ++i) {
         const bool lit = player && i == beat_;

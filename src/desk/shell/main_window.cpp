@@ -3,7 +3,6 @@
 
 #include "base/file.h"
 #include "colour/lamp.h"
-#include "desk/kit/accessible.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/overlay.h"
@@ -58,7 +57,7 @@ constexpr int kLineup = 132;
 } // namespace
 
 MainWindow::MainWindow(Document& document)
-    : document_((installAccessibility(), document)), match_model_(new MatchModel(document, this)),
+    : document_(document), match_model_(new MatchModel(document, this)),
       header_(new Header(document, this)),
       swatches_(new SwatchPanel(document, *match_model_, this)), views_(new QStackedWidget(this)),
       rig_view_(new RigView(document, views_)),
@@ -335,7 +334,6 @@ void MainWindow::resizeEvent(QResizeEvent*) {
     lineup_->setGeometry(0, height() - kLineup, width(), kLineup);
 }
 
-// Messages stand under the swatch book, which gives them the room: nothing is covered.
 bool MainWindow::bookOpen() const {
     const QWidget* focus = QApplication::focusWidget();
     return focus && swatches_->isAncestorOf(focus);

@@ -208,10 +208,8 @@ void SwatchModel::setFavouritesOnly(bool on) {
 }
 
 void SwatchModel::setLampK(double kelvin) {
-    if (kelvin == lampK())
-        return;
-    document_.setBookLamp(kelvin);
-    askChips();
+    if (kelvin != lampK())
+        document_.setBookLamp(kelvin); // tells that all is seen otherwise: the chips, too
 }
 
 void SwatchModel::setLayer(const std::string& gel) {
