@@ -19,6 +19,7 @@
 #include <QLineEdit>
 #include <QListView>
 #include <QMenu>
+#include <QScrollArea>
 #include <QScrollBar>
 #include <QTableView>
 
@@ -156,6 +157,48 @@ TEST_F(FaultsTest, MessagesCoverNothing) {
     QTest::mouseClick(line, Qt::LeftButton, {}, {100, 3});
     EXPECT_FALSE(line->isVisible());
     EXPECT_EQ(window.swatches().height(), window.matchView().height()) << "the room is given back";
+}
+
+TEST_F(FaultsTest, InANarrowWindowMessagesCoverNothingEither) {
+    window.resize(window.minimumSize());
+    document.tell("Written: a.mvr");
+    document.tell("Lamp 12 overlaps 11 by 4 slots.");
+    settle();
+    auto* line = window.findChild<MessageLine*>();
+    const QRect place = line->geometry();
+    EXPECT_GE(place.height(), line->sizeHint().height());
+    for (int view = 0; view < 2; ++view) {
+        window.showView(view);
+        settle();
+        for (QWidget* w : window.findChildren<QWidget*>()) {
+            if (!w->isVisible() || w == line || w->focusPolicy() == Qt::NoFocus || w->isWindow())
+                continue;
+            const QRect seen = w->visibleRegion().boundingRect();
+            EXPECT_FALSE(QRect(w->mapTo(&window, seen.topLeft()), seen.size()).intersects(place))
+                << w->accessibleName().toStdString() << " in view " << view;
+        }
+    }
+}
+
+TEST_F(FaultsTest, RowsOfGetStayWhereTheyWereScrolled) {
+    window.resize(window.minimumSize());
+    chooseGroups({"back", "front", "cyc"});
+    window.matchModel().pick("cct:4000");
+    settle();
+    auto* bar = child<QScrollArea>("What each type gets")->verticalScrollBar();
+    ASSERT_GT(bar->maximum(), 0);
+    bar->setValue(bar->maximum());
+    window.matchModel().setWhite(4300, 0, 5); // as a drag does
+    settle();
+    EXPECT_EQ(bar->value(), bar->maximum());
+    const auto& rows = window.matchView().typeButtons();
+    QTest::mouseClick(rows[2], Qt::LeftButton, {}, {20, 8});
+    settle();
+    bar->setValue(bar->maximum());
+    rows[0]->click(); // another focus is shown, whole
+    settle();
+    EXPECT_EQ(window.matchView().typeButtons()[0]->visibleRegion().boundingRect().height(),
+              window.matchView().typeButtons()[0]->height());
 }
 
 TEST_F(FaultsTest, AskedTwiceThereIsOneFormForTheBook) {

@@ -125,6 +125,14 @@ TEST_F(GettingTest, ALampWhoseLevelChangesItsColourIsSeenAtItsLevel) {
     const auto image = window.matchView().grab().toImage();
     EXPECT_EQ(image.pixelColor(window.matchView().gotPixel()),
               document.colours().of(document.stage().lamp(id)->sent.xyz));
+    EXPECT_EQ(at(1), full);
+    auto controls = document.controls();
+    controls.master = 0.4; // the master dims it just so
+    document.setControls(controls);
+    settle();
+    EXPECT_EQ(colour::toUv(model.focus()->lamp.sent.xyz), dimmed);
+    controls.master = 1;
+    document.setControls(controls);
     chooseGroups({"back"});
     window.matchModel().pick("cct:3200");
     document.setHand("level", show::withIntensity(document.state().hand, document.lineup(), 0.4));

@@ -344,6 +344,14 @@ TEST_F(KeptTest, TheBookIsConvertedInOneGo) {
     std::string head(5, 0);
     pdf.read(head.data(), 5);
     EXPECT_EQ(head, "%PDF-");
+    QString told;
+    QObject::connect(&document, &Document::told, [&](const QString& line) { told = line; });
+    for (const char* ending : {".csv", ".pdf"}) { // a folder that has gone
+        form.write(folder.filePath(QString("gone/book") + ending));
+        settle();
+        EXPECT_TRUE(told.contains(QString("gone/book") + ending) && !told.startsWith("Written"))
+            << told.toStdString();
+    }
     form.makePalettes();
     EXPECT_EQ(document.show().palettes.size(), 8 + listed);
     document.undo();

@@ -9,8 +9,10 @@
 #include "desk/match/match_view.h"
 #include "desk/match/mix_panel.h"
 #include "desk/rig/plan.h"
+#include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
 #include "desk/rig/type_editor.h"
+#include "desk/rig/types_panel.h"
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
@@ -22,6 +24,7 @@
 #include <QHeaderView>
 #include <QLineEdit>
 #include <QListView>
+#include <QListWidget>
 #include <QMenu>
 #include <QMessageBox>
 #include <QTableView>
@@ -252,6 +255,33 @@ TEST_F(KeysTest, KeysPrintedInRigWorkWithTheWindowInFocus) {
     window.setFocus();
     press(Qt::Key_Delete);
     EXPECT_EQ(document.show().fixtures.size(), before) << "not in another view";
+}
+
+TEST_F(KeysTest, DeleteTakesLampsOnlyWhereTheyAreChosen) {
+    window.showView(MainWindow::Rig);
+    const auto before = document.show().fixtures.size();
+    auto& side = window.rigSide();
+    side.showPage(RigSide::Types);
+    side.types().list().setFocus();
+    press(Qt::Key_Delete);
+    EXPECT_EQ(document.show().fixtures.size(), before) << "in the list of types";
+    child<QListView>("Colours")->setFocus();
+    press(Qt::Key_Delete);
+    EXPECT_EQ(document.show().fixtures.size(), before) << "in the swatch book";
+    window.lineupPanel().setFocus();
+    press(Qt::Key_Delete);
+    EXPECT_EQ(document.show().fixtures.size(), before) << "in the lineup";
+    auto& editor = window.rigView().typeEditor();
+    editor.openType("gannet-8");
+    editor.emitters().setCurrentCell(0, 5); // a cell that is not edited
+    press(Qt::Key_Delete);
+    EXPECT_EQ(document.show().fixtures.size(), before) << "under the type editor";
+    press(Qt::Key_R);
+    EXPECT_EQ(undoName(), "") << "nothing is arranged that is not seen";
+    editor.hide();
+    window.rigView().plan().setFocus();
+    press(Qt::Key_Delete);
+    EXPECT_EQ(document.show().fixtures.size(), before - 12);
 }
 
 TEST_F(KeysTest, EnterAnswersAFormWhereverItsFocusIs) {

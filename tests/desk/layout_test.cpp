@@ -107,6 +107,19 @@ TEST_F(LayoutTest, MatchWithOneThreeAndSixTypes) {
     }
 }
 
+TEST_F(LayoutTest, MixInEveryState) {
+    chooseGroups({"back"});
+    window.matchModel().pick("gel:214");
+    for (int intent = 0; intent < 4; ++intent) {
+        window.matchModel().setIntent(static_cast<mix::Intent>(intent));
+        expectClean("intent " + std::to_string(intent));
+    }
+    window.matchModel().setDrive(0, 0.5, 0);
+    expectClean("by hand");
+    window.matchView().mix().setFamilies(true);
+    expectClean("families");
+}
+
 TEST_F(LayoutTest, MatchWithLongNamesOfEmitters) {
     auto type = *document.library().type("gannet-8");
     for (std::size_t e = 0; e < type.emitters.size(); ++e)

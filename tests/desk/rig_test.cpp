@@ -1,5 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The Rig view as a programmer uses it: choosing on the plan, moving lamps, the patch table.
+#include "desk/kit/button.h"
+#include "desk/kit/text_log.h"
+#include "desk/kit/value_control.h"
 #include "desk/rig/home_form.h"
 #include "desk/rig/rig_view.h"
 #include "window_test.h"
@@ -8,7 +11,6 @@
 #include <QClipboard>
 #include <QComboBox>
 #include <QDialog>
-#include <QDoubleSpinBox>
 #include <QLineEdit>
 #include <QMenu>
 #include <QMessageBox>
@@ -17,6 +19,7 @@
 #include <QTableView>
 #include <QTemporaryDir>
 #include <QWheelEvent>
+#include <array>
 
 namespace zelo::desk {
 namespace {
@@ -171,37 +174,50 @@ TEST_F(RigTest, LampsThatAreAddedBecomeAGroupInTheSameStep) {
 
 TEST_F(RigTest, LampsHaveHomeValuesOfTheirOwn) {
     chooseGroups({"front", "back"}); // two types: the form is about the first one's
-    const int first = lineup()[0];
-    document.setHand("nothing", show::emptyHand());
+    const auto lamps = document.lineup();
+    const auto home = [&](std::size_t lamp) { return document.show().fixture(lamps[lamp])->home; };
+    // Two lamps that differ already, in a part that is not touched below.
+    const auto type = document.library().type(document.show().fixture(lamps[0])->type);
+    const std::string part = type->partName(0);
+    const std::string other = type->partName(1);
+    ASSERT_TRUE(document.edit(
+        "x", show::changeEach(document.state().show, std::array{lamps[1]},
+                              [&](show::Fixture& f, std::size_t) { f.home[other] = 1.0 / 3; })));
     QTest::keyClick(&window, Qt::Key_H);
     auto* form = window.findChild<HomeForm*>();
     ASSERT_TRUE(form);
-    const auto& row = form->rows()[0];
-    EXPECT_FALSE(row.own->isChecked());
-    EXPECT_FALSE(row.level->isEnabled());
-    row.own->setChecked(true);
-    row.level->setValue(37.5);
-    const std::string part = row.part;
-    form->accept();
-    settle();
-    QApplication::setActiveWindow(&window);
-    int with = 0;
-    for (const auto& [id, f] : document.show().fixtures)
-        if (f->home.contains(part)) {
-            EXPECT_EQ(f->home.at(part), 0.375);
-            EXPECT_EQ(f->type, fixture(first).type);
-            ++with;
-        }
-    EXPECT_EQ(with, 6);
+    QApplication::setActiveWindow(form);
+    auto* level = form->rows()[0].level;
+    EXPECT_FALSE(form->rows()[0].own->isChecked());
+    level->setFocus();
+    QTest::keyClicks(level, "3");
+    QTest::keyClicks(level->findChild<QLineEdit*>(), "7,5"); // with a comma
+    QTest::keyClick(level->findChild<QLineEdit*>(), Qt::Key_Return);
+    EXPECT_TRUE(form->rows()[0].own->isChecked()) << "a number that is typed is meant";
+    const auto pressed = [&](HomeForm* in) {
+        for (auto* b : in->findChildren<QPushButton*>())
+            if (b->text() == "Set them")
+                QTest::mouseClick(b, Qt::LeftButton);
+        settle();
+        QApplication::setActiveWindow(&window);
+    };
+    pressed(form);
+    for (std::size_t i = 0; i < 6; ++i)
+        EXPECT_EQ(home(i).at(part), 0.375);
+    EXPECT_TRUE(home(6).empty()) << "of another type";
     EXPECT_EQ(undoName(), "Home values of 6 lamps");
+    EXPECT_EQ(home(1).at(other), 1.0 / 3) << "not touched, to the last digit";
+    EXPECT_FALSE(home(0).contains(other));
     // Opened again it says so; not ticked, the type's own is back.
     auto* again = HomeForm::open(document, &window);
     ASSERT_TRUE(again->rows()[0].own->isChecked());
     EXPECT_EQ(again->rows()[0].level->value(), 37.5);
-    again->rows()[0].own->setChecked(false);
-    again->accept();
-    settle();
-    EXPECT_FALSE(fixture(first).home.contains(part));
+    again->rows()[0].own->click();
+    pressed(again);
+    EXPECT_FALSE(home(0).contains(part));
+    const auto steps = document.history().position();
+    pressed(HomeForm::open(document, &window));
+    EXPECT_EQ(document.history().position(), steps) << "nothing touched, no step";
     document.setLineup({});
     EXPECT_EQ(HomeForm::open(document, &window), nullptr);
 }
@@ -213,17 +229,41 @@ TEST_F(RigTest, GroupsCanBeOutOfSightOnThePlan) {
             cyc = id;
     const auto lamps = document.show().group(cyc)->fixtures;
     document.setLineup({});
-    plan.setHidden(cyc, true);
+    const auto toggle = [&](const QString& group) { // by the menu, as one does
+        QTest::mouseClick(child<Button>("layers"), Qt::LeftButton);
+        auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+        ASSERT_TRUE(menu);
+        for (QAction* a : menu->actions())
+            if (a->text() == group)
+                a->trigger();
+        menu->close();
+        settle();
+        QApplication::setActiveWindow(&window);
+    };
+    const auto said = [&](const QString& words) {
+        const TextLog log;
+        const QPixmap picture = window.grab();
+        return std::any_of(log.texts().begin(), log.texts().end(),
+                           [&](const PaintedText& t) { return t.text.contains(words); });
+    };
+    toggle("cyc");
+    EXPECT_TRUE(plan.hidden(cyc));
+    EXPECT_TRUE(said("8 out of sight"));
     EXPECT_EQ(plan.parts().size(), 40u - lamps.size());
     QTest::mouseClick(&plan, Qt::LeftButton, {}, plan.place(lamps[0]).toPoint());
     EXPECT_TRUE(document.lineup().empty()) << "what is not seen is not pressed";
-    plan.setHidden(cyc, false);
+    toggle("cyc");
+    EXPECT_FALSE(said("out of sight"));
     QTest::mouseClick(&plan, Qt::LeftButton, {}, plan.place(lamps[0]).toPoint());
     EXPECT_EQ(document.lineup(), (show::Lineup{lamps[0]}));
     // A lamp that is in another group, too, stays while that is shown.
     ASSERT_TRUE(document.edit("x", show::addGroup(document.state().show, "one", {lamps[0]})));
-    plan.setHidden(cyc, true);
+    toggle("cyc");
     EXPECT_EQ(plan.parts().size(), 40u - lamps.size() + 1);
+    ASSERT_TRUE(document.edit("x", show::removeGroup(document.state().show, cyc)));
+    settle();
+    EXPECT_EQ(plan.parts().size(), 40u) << "a group that is gone hides nothing";
+    EXPECT_FALSE(said("out of sight"));
 }
 
 TEST_F(RigTest, LabelsAndHeightsAreTypedInTheTable) {

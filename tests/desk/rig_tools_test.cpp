@@ -308,7 +308,7 @@ TEST_F(RigToolsTest, LongWorkIsToldAndCanBeStopped) {
     const auto work = [&] {
         document.inBackground(
             "Reading a.mvr", &window,
-            [&] {
+            [&](const std::stop_token&) {
                 while (!go)
                     std::this_thread::sleep_for(std::chrono::milliseconds(5));
                 return 1;
@@ -331,6 +331,21 @@ TEST_F(RigToolsTest, LongWorkIsToldAndCanBeStopped) {
     work();
     settle();
     EXPECT_TRUE(taken);
+    // Work that is stopped can know it, and writes nothing then.
+    std::atomic<bool> knew = false;
+    document.inBackground(
+        "Writing b.mvr", &window,
+        [&](const std::stop_token& stop) {
+            while (!stop.stop_requested())
+                std::this_thread::sleep_for(std::chrono::milliseconds(5));
+            knew = true;
+            return 1;
+        },
+        [](int) { FAIL(); });
+    ASSERT_TRUE(comes([&] { return line->isVisible(); }));
+    QTest::mouseClick(line, Qt::LeftButton, {}, {50, 8});
+    settle();
+    EXPECT_TRUE(knew);
 }
 
 } // namespace

@@ -84,6 +84,24 @@ TEST_F(SlotsTest, APressTakesOneArrowsStepAndPPins) {
     EXPECT_EQ(s.chosen(), s.nearest()) << "let go, it is the solver's again";
 }
 
+TEST_F(SlotsTest, HeldArrowsAreOneStep) {
+    choose("eider-scroll");
+    SlotStrip& s = strip();
+    QTest::mouseClick(&s, Qt::LeftButton, {}, s.centreOf(1));
+    settle();
+    const auto steps = document.history().position();
+    s.setFocus();
+    for (int i = 0; i < 5; ++i) {
+        QTest::keyClick(&s, Qt::Key_Right);
+        settle();
+    }
+    EXPECT_EQ(s.chosen(), 6);
+    EXPECT_EQ(document.history().position(), steps + 1);
+    QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
+    settle();
+    EXPECT_EQ(s.chosen(), 1);
+}
+
 TEST_F(SlotsTest, TheTypesPageShowsThemToo) {
     window.showView(MainWindow::Rig);
     window.rigSide().showPage(RigSide::Types);

@@ -92,6 +92,11 @@ void Document::lookAnew() {
     emit changed(Change::Seen);
 }
 
+void Document::finishWork() {
+    if (!works_.empty())
+        session_->waitUntilIdle();
+}
+
 void Document::stopWork(int id) {
     const auto it = works_.find(id);
     if (it == works_.end())

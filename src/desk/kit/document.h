@@ -119,7 +119,8 @@ public:
         });
     }
     // Long work with a file: told as under way until its result is taken, on this thread. It can
-    // be stopped: then nothing is taken.
+    // be stopped: then nothing is taken. `compute` is given a stop_token, to look at before it
+    // writes.
     template <class Compute, class Take>
     void inBackground(const QString& what, QObject* owner, Compute compute, Take take) {
         const int id = ++last_work_;
@@ -131,7 +132,7 @@ public:
              compute = std::move(compute), take = std::move(take)] {
                 if (stop.stop_requested())
                     return;
-                auto result = compute();
+                auto result = compute(stop);
                 inbox_.post([this, id, owner, take, result = std::move(result)] {
                     if (works_.erase(id) == 0)
                         return; // stopped
@@ -142,6 +143,7 @@ public:
             });
     }
     void stopWork(int id);
+    void finishWork(); // waits for what is under way: before the program ends
     // On this thread, from any other.
     void post(std::function<void()> work) { inbox_.post(std::move(work)); }
     // What was asked for under this key is not wanted any more.

@@ -11,14 +11,14 @@ int g_last = 0; // no two gestures of the whole window share a number
 } // namespace
 
 int Gesture::begin() {
-    last_ms_ = QDateTime::currentMSecsSinceEpoch();
+    last_ms_ = 0; // steps that follow are another
     return number_ = ++g_last;
 }
 
 int Gesture::step() {
     const long long now = QDateTime::currentMSecsSinceEpoch();
-    if (number_ == 0 || now - last_ms_ > kClose_ms)
-        return begin();
+    if (now - last_ms_ > kClose_ms)
+        begin();
     last_ms_ = now;
     return number_;
 }

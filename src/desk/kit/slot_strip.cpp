@@ -94,17 +94,17 @@ int SlotStrip::at(const QPoint& pos) const {
     return -1;
 }
 
-void SlotStrip::choose(int chip) {
+void SlotStrip::choose(int chip, int gesture) {
     if (chip < 0 || chip >= static_cast<int>(chips_.size()))
         return;
-    emit slotChosen(chips_[static_cast<std::size_t>(chip)].setting);
+    emit slotChosen(chips_[static_cast<std::size_t>(chip)].setting, gesture);
 }
 
 std::vector<PaintedPart> SlotStrip::parts() {
     std::vector<PaintedPart> all;
     for (int i = 0; i < static_cast<int>(chips_.size()); ++i)
         all.push_back({said(i), {}, rectOf(i), QAccessible::RadioButton, i == chosen_, [this, i] {
-                           choose(i);
+                           choose(i, gesture_.begin());
                        }});
     return all;
 }
@@ -119,14 +119,14 @@ void SlotStrip::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
     case Qt::Key_Right:
     case Qt::Key_Down:
-        return choose(std::min(chosen_ + 1, last));
+        return choose(std::min(chosen_ + 1, last), gesture_.step());
     case Qt::Key_Left:
     case Qt::Key_Up:
-        return choose(std::max(chosen_ - 1, 0));
+        return choose(std::max(chosen_ - 1, 0), gesture_.step());
     case Qt::Key_Home:
-        return choose(0);
+        return choose(0, gesture_.step());
     case Qt::Key_End:
-        return choose(last);
+        return choose(last, gesture_.step());
     case Qt::Key_Backspace:
         emit resetWanted();
         return;
@@ -140,7 +140,7 @@ void SlotStrip::keyPressEvent(QKeyEvent* event) {
 
 void SlotStrip::mousePressEvent(QMouseEvent* event) {
     if (event->button() == Qt::LeftButton)
-        choose(at(event->pos()));
+        choose(at(event->pos()), gesture_.begin());
 }
 
 void SlotStrip::contextMenuEvent(QContextMenuEvent* event) {

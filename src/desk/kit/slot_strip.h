@@ -4,6 +4,7 @@
 #pragma once
 
 #include "desk/kit/accessible.h"
+#include "desk/kit/gesture.h"
 #include "desk/kit/keys.h"
 
 #include <QColor>
@@ -37,7 +38,7 @@ public:
     std::vector<PaintedPart> parts() override;
 
 signals:
-    void slotChosen(double setting);
+    void slotChosen(double setting, int gesture); // held arrow keys are one
     void pinWanted();
     void resetWanted();
 
@@ -55,7 +56,7 @@ private:
     Grid grid(int width) const;
     QRect rectOf(int chip) const;
     int at(const QPoint& pos) const;
-    void choose(int chip);
+    void choose(int chip, int gesture);
     QString said(int chip) const;
 
     QString wheel_;
@@ -63,6 +64,7 @@ private:
     int chosen_ = -1;
     int nearest_ = -1;
     bool pinned_ = false;
+    Gesture gesture_;
 };
 
 } // namespace zelo::desk

@@ -71,13 +71,14 @@ void MatchModel::rebuild() {
         row.candela = full.xyz.Y;
         auto shown = full;
         // Where its level changes its colour (tungsten, droop) that is told as it is.
-        if (lamp->intensity > 0 && lamp->intensity < 1 && colour::hasChromaticity(full.xyz)) {
-            const auto at_level = mix::rounded(*lamp->mixer, lamp->drives, lamp->intensity);
+        const double level = lamp->intensity * document_.stage().controls.master;
+        if (level > 0 && level < 1 && colour::hasChromaticity(full.xyz)) {
+            const auto at_level = mix::rounded(*lamp->mixer, lamp->drives, level);
             if (colour::hasChromaticity(at_level.xyz) &&
                 colour::distance(colour::toUv(at_level.xyz), colour::toUv(full.xyz)) >
                     kOtherColour_uv) {
                 shown = at_level;
-                row.level = lamp->intensity;
+                row.level = level;
             }
         }
         if (lamp->colour) {

@@ -366,8 +366,10 @@ void MatchView::placeRows() {
     get_->widget()->resize(wide, limit < 0 ? next : room);
     for (std::size_t i = 0; i < all.size(); ++i)
         types_[i]->setGeometry(0, tops[i], wide, types_[i]->heightAt(wide));
-    if (!types_.empty())
+    const std::pair now(room, match_.focusIndex());
+    if (!types_.empty() && now != in_view_) // else it stays where it was scrolled
         get_->ensureWidgetVisible(types_[match_.focusIndex()], 0, 0);
+    in_view_ = now;
 }
 
 // Leaders tie each part to its words.

@@ -100,6 +100,7 @@ private:
     NumberField* balance_; // of the camera
     QScrollArea* get_;     // the rows of Get, more of them than fit are scrolled
     std::vector<TypeButton*> types_;
+    std::pair<int, std::size_t> in_view_{0, 0}; // height, and the focus that was scrolled to
     AskedAs* asked_as_;
     SkinPanel* skin_;
     Button* level_;

@@ -21,7 +21,7 @@ constexpr int kMostNameLines = 5;
 constexpr int kNameGap = 5;
 constexpr int kCurve = 38;          // height of the trade-off curve
 constexpr int kLeastColumn = 44;    // height
-constexpr int kScale = 20;          // room for the columns' one scale at the left
+constexpr int kScale = 24;          // room for the columns' one scale at the left
 constexpr double kMostGivenUp = 95; // percent, the end of the slider
 } // namespace
 
@@ -171,8 +171,9 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         const QString name = toQt(mixer->type().partName(e));
         if (mixer->type().part(e).kind == light::PartKind::Wheel) {
             auto* strip = new SlotStrip(name, this);
-            connect(strip, &SlotStrip::slotChosen, this,
-                    [this, e](double setting) { match_.setDrive(e, setting, 0); });
+            connect(strip, &SlotStrip::slotChosen, this, [this, e](double setting, int gesture) {
+                match_.setDrive(e, setting, gesture);
+            });
             connect(strip, &SlotStrip::resetWanted, this, [this] { match_.solveAgain(); });
             connect(strip, &SlotStrip::pinWanted, this, [this, e] { match_.togglePin(e); });
             strip->show();
@@ -290,9 +291,10 @@ void MixPanel::paintEvent(QPaintEvent*) {
     if (!wish)
         return;
     if (wish->intent == mix::Intent::Brightest) {
-        drawText(p, 0, top() + 86,
-                 tr("The most light this colour can have: %1 cd").arg(numberText(row->candela, 0)),
-                 typeface(Type::Small), theme().dim);
+        drawWrapped(
+            p, QRect(0, top() + 68, width(), 44),
+            tr("The most light this colour can have: %1 cd").arg(numberText(row->candela, 0)),
+            typeface(Type::Small), theme().dim);
         return;
     }
     // What is gained over what is given up; it stands on the slider below.

@@ -2,14 +2,15 @@
 #include "desk/rig/home_form.h"
 
 #include "desk/kit/qt_text.h"
+#include "desk/kit/value_control.h"
 #include "light/levels.h"
 #include "show/edits.h"
 
 #include <QCheckBox>
 #include <QDialogButtonBox>
-#include <QDoubleSpinBox>
 #include <QGridLayout>
 #include <QLabel>
+#include <algorithm>
 
 namespace zelo::desk {
 
@@ -53,22 +54,26 @@ HomeForm::HomeForm(Document& document, std::vector<show::FixtureId> lamps,
         auto* tick = new QCheckBox(toQt(part), this);
         tick->setToolTip(tr("A home value of these lamps' own"));
         tick->setChecked(own != home.end());
-        auto* level = new QDoubleSpinBox(this);
-        level->setRange(0, 100);
-        level->setDecimals(1);
-        level->setSuffix(tr(" %"));
-        level->setAccessibleName(tr("Home of %1").arg(toQt(part)));
+        auto* level = new NumberField(tr("Home of %1").arg(toQt(part)),
+                                      tr("Where it rests; a double press: as its type says"),
+                                      {0, 100, 1, 1}, "%", this);
+        level->setMinimumSize(level->sizeHint());
         level->setValue(own != home.end() ? 100 * own->second : of_type);
-        level->setEnabled(tick->isChecked());
-        connect(tick, &QCheckBox::toggled, level, [level, of_type](bool on) {
-            level->setEnabled(on);
+        const std::size_t at = rows_.size();
+        connect(tick, &QCheckBox::toggled, level, [this, at, level, of_type](bool on) {
+            rows_[at].touched = true;
             if (!on)
                 level->setValue(of_type);
         });
+        connect(level, &NumberField::valueEdited, tick, [this, at, tick] {
+            rows_[at].touched = true;
+            tick->setChecked(true); // a number that is typed is meant
+        });
+        connect(level, &NumberField::resetWanted, tick, [tick] { tick->setChecked(false); });
         const int row = grid->rowCount();
         grid->addWidget(tick, row, 0);
         grid->addWidget(level, row, 1);
-        rows_.push_back({part, tick, level});
+        rows_.push_back({part, tick, level, false});
     }
     auto* buttons = new QDialogButtonBox(this);
     buttons->addButton(tr("Set them"), QDialogButtonBox::AcceptRole);
@@ -79,15 +84,18 @@ HomeForm::HomeForm(Document& document, std::vector<show::FixtureId> lamps,
 }
 
 void HomeForm::accept() {
-    const auto next =
-        show::changeEach(document_.state().show, lamps_, [&](show::Fixture& f, std::size_t) {
-            for (const Row& row : rows_)
-                if (row.own->isChecked())
-                    f.home[row.part] = row.level->value() / 100;
-                else
-                    f.home.erase(row.part);
-        });
-    if (document_.edit(tr("Home values of %1").arg(lampCount(lamps_.size())), next))
+    const auto touched = [](const Row& row) { return row.touched; };
+    if (std::none_of(rows_.begin(), rows_.end(), touched))
+        return QDialog::accept();
+    const auto set = [this](show::Fixture& f, std::size_t) {
+        for (const Row& row : rows_)
+            if (row.touched && row.own->isChecked())
+                f.home[row.part] = row.level->value() / 100;
+            else if (row.touched)
+                f.home.erase(row.part);
+    };
+    if (document_.edit(tr("Home values of %1").arg(lampCount(lamps_.size())),
+                       show::changeEach(document_.state().show, lamps_, set)))
         QDialog::accept();
 }
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Where the parts of the chosen lamps rest when no colour is asked for: for each part as its type
-// says, or a value of the lamps' own. One step for all of them.
+// says, or a value of the lamps' own. What is changed here is set for all of them, in one step; a
+// part that is not touched keeps what each lamp has.
 #pragma once
 
 #include "desk/kit/document.h"
@@ -8,9 +9,10 @@
 #include <QDialog>
 
 class QCheckBox;
-class QDoubleSpinBox;
 
 namespace zelo::desk {
+
+class NumberField;
 
 class HomeForm : public QDialog {
     Q_OBJECT
@@ -21,7 +23,8 @@ public:
     struct Row {
         std::string part;
         QCheckBox* own;
-        QDoubleSpinBox* level; // %
+        NumberField* level; // %
+        bool touched = false;
     };
     const std::vector<Row>& rows() const { return rows_; }
     void accept() override;

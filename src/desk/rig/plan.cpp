@@ -120,6 +120,10 @@ void Plan::setHidden(show::GroupId group, bool on) {
     update();
 }
 
+std::size_t Plan::outOfSight() const {
+    return hidden_.empty() ? 0 : document_.show().fixtures.size() - seen().size();
+}
+
 std::vector<std::pair<FixtureId, std::shared_ptr<const show::Fixture>>> Plan::seen() const {
     std::set<FixtureId> gone;
     std::set<FixtureId> held; // by a group that is not hidden
@@ -330,17 +334,22 @@ void Plan::paintEvent(QPaintEvent*) {
     paintPaper(p);
     if (beams_)
         paintLight(p);
+    const auto lamps = seen();
     taken_.clear();
-    if (document_.show().fixtures.size() <= kMostLooked)
-        for (const auto& [id, f] : seen()) {
+    if (lamps.size() <= kMostLooked)
+        for (const auto& [id, f] : lamps) {
             const QPointF at = toPixels(f->place.x_m, f->place.y_m);
             taken_.emplace_back(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp);
         }
     paintStage(p);
-    const auto& lineup = document_.lineup();
+    std::set<FixtureId> shown;
+    for (const auto& [id, f] : lamps)
+        shown.insert(shown.end(), id);
+    show::Lineup lineup = document_.lineup(); // as far as it is seen
+    std::erase_if(lineup, [&](FixtureId id) { return !shown.contains(id); });
     const std::set<FixtureId> chosen(lineup.begin(), lineup.end());
     const auto kinds = kindsOf(document_.show());
-    for (const auto& [id, f] : seen())
+    for (const auto& [id, f] : lamps)
         paintLamp(p, *f, kinds.at(f->type), chosen.contains(id));
     // The order of the lineup, from lamp to lamp.
     p.setPen(QPen(theme().rule, 1));

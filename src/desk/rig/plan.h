@@ -25,7 +25,7 @@ public:
     // pressed then. How the plan is looked at, no part of the show.
     void setHidden(show::GroupId group, bool on);
     bool hidden(show::GroupId group) const { return hidden_.contains(group); }
-    bool anyHidden() const { return !hidden_.empty(); }
+    std::size_t outOfSight() const; // lamps
     bool beams() const { return beams_; }
 
     QPointF place(show::FixtureId id) const; // centre of a lamp, px; for tests and pictures

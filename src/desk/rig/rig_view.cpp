@@ -473,8 +473,8 @@ void RigView::paintEvent(QPaintEvent*) {
     QString sum = lampCount(document_.show().fixtures.size());
     if (chosen)
         sum += tr(", %1 chosen in order").arg(chosen);
-    if (plan_->anyHidden())
-        sum += tr(", some out of sight");
+    if (const auto gone = plan_->outOfSight())
+        sum += tr(", %1 out of sight").arg(gone);
     drawText(p, kMargin + w + 14, 36, sum, typeface(Type::Small), theme().dim);
 }
 

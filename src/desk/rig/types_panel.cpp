@@ -209,7 +209,7 @@ void TypesPanel::read(const QString& path) {
     const auto name = toQt(file.filename().string());
     document_.inBackground(
         tr("Reading %1").arg(name), this,
-        [file] {
+        [file](const std::stop_token&) {
             auto type = files::readGdtf(file);
             if (type && type->id.empty())
                 type->id = light::idOf(type->name);
@@ -231,7 +231,9 @@ void TypesPanel::write(const QString& path) {
         file += ".gdtf";
     document_.inBackground(
         tr("Writing %1").arg(toQt(file.filename().string())), this,
-        [type, file] { return files::writeGdtf(*type, file); },
+        [type, file](const std::stop_token& stop) {
+            return stop.stop_requested() ? Done{} : files::writeGdtf(*type, file);
+        },
         [this, file](const Done& done) {
             document_.tell(done ? tr("Written: %1").arg(toQt(file.string()))
                                 : toQt(done.error().text()));

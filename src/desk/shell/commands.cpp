@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/shell/commands.h"
 
+#include "desk/kit/overlay.h"
+
 #include <QKeyEvent>
 #include <QLineEdit>
 #include <QListWidget>
@@ -31,10 +33,17 @@ Shortcuts::Shortcuts(const std::vector<Command>& commands, QWidget* window) {
         auto* action = new QAction(c.text, window);
         action->setShortcuts(QKeySequence::listFromString(c.key));
         action->setShortcutContext(Qt::WindowShortcut);
-        QObject::connect(action, &QAction::triggered, window, c.run);
-        window->addAction(action);
-        if (c.only_in)
+        if (c.only_in) {
             of_views_.emplace_back(*c.only_in, action);
+            // What lies over the view hides what its keys would change.
+            QObject::connect(action, &QAction::triggered, window, [window, run = c.run] {
+                if (!Overlay::topmost(*window))
+                    run();
+            });
+        } else {
+            QObject::connect(action, &QAction::triggered, window, c.run);
+        }
+        window->addAction(action);
     }
 }
 

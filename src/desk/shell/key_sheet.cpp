@@ -134,6 +134,12 @@ void KeySheet::arrange() {
     page->setAutoFillBackground(false);
 }
 
+bool KeySheet::event(QEvent* event) {
+    if (event->type() == QEvent::ThemeChange)
+        arrange();
+    return Overlay::event(event);
+}
+
 bool KeySheet::eventFilter(QObject* watched, QEvent* event) {
     if (watched == search_ && event->type() == QEvent::KeyPress &&
         static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) { // the text, then the sheet

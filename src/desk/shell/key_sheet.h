@@ -20,6 +20,7 @@ public:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    bool event(QEvent* event) override; // another theme
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:

@@ -53,6 +53,13 @@ constexpr int kFolded = 124; // the swatch book in a narrow window, until one go
 constexpr int kNarrow = 1180;
 constexpr int kReadings = 280;
 constexpr int kMostReadings = 460;
+
+// Not when it was stopped until then.
+Done written(const Result<std::string>& bytes, const QString& path, const std::stop_token& stop) {
+    if (!bytes)
+        return passOn(bytes.error());
+    return stop.stop_requested() ? Done{} : writeFile(fromQt(path), *bytes);
+}
 constexpr int kLineup = 132;
 } // namespace
 
@@ -239,12 +246,11 @@ void MainWindow::writeReport(const QString& path, bool with_show) {
         wish.show = document_.state();
     document_.inBackground(
         tr("Writing the report"), this,
-        [wish, path] {
-            const auto bytes = host::reportBytes(wish);
-            return bytes ? writeFile(fromQt(path), *bytes) : Done(passOn(bytes.error()));
+        [wish, path](const std::stop_token& stop) {
+            return written(host::reportBytes(wish), path, stop);
         },
-        [this, path](const Done& written) {
-            tell(written ? tr("The report is at %1.").arg(path) : toQt(written.error().text()));
+        [this, path](const Done& done) {
+            tell(done ? tr("The report is at %1.").arg(path) : toQt(done.error().text()));
         });
 }
 
@@ -252,7 +258,7 @@ void MainWindow::readRig(const QString& path) {
     using Read = decltype(files::parseMvr({}));
     document_.inBackground(
         tr("Reading %1").arg(QFileInfo(path).fileName()), this,
-        [path] {
+        [path](const std::stop_token&) {
             const auto bytes = readFile(fromQt(path));
             return bytes ? files::parseMvr(*bytes) : Read(passOn(bytes.error()));
         },
@@ -286,20 +292,22 @@ void MainWindow::writeRig(const QString& path) {
         types.emplace(f->type, document_.library().type(f->type));
     document_.inBackground(
         tr("Writing %1").arg(QFileInfo(file).fileName()), this,
-        [file, types, show = document_.state().show] {
-            const auto bytes = files::mvrBytes(*show, [&](const std::string& id) {
+        [file, types, show = document_.state().show](const std::stop_token& stop) {
+            const auto typeOf = [&](const std::string& id) {
                 const auto it = types.find(id);
                 return it == types.end() ? nullptr : it->second;
-            });
-            return bytes ? writeFile(fromQt(file), *bytes) : Done(passOn(bytes.error()));
+            };
+            return written(files::mvrBytes(*show, typeOf), file, stop);
         },
-        [this, file](const Done& written) {
-            tell(written ? tr("Written: %1").arg(file) : toQt(written.error().text()));
+        [this, file](const Done& done) {
+            tell(done ? tr("Written: %1").arg(file) : toQt(done.error().text()));
         });
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
     event->setAccepted(files_->mayLeave());
+    if (event->isAccepted())
+        document_.finishWork(); // a file that is being written is written
 }
 
 MainWindow::~MainWindow() {
@@ -326,12 +334,10 @@ void MainWindow::tell(const QString& message) {
 void MainWindow::resizeEvent(QResizeEvent*) {
     const int middle = height() - kHeader - kLineup;
     header_->setGeometry(0, 0, width(), kHeader);
-    placeMessages();
-    const int left = width() < kNarrow ? kFolded : kSwatches;
     const int right = std::clamp(kReadings + (width() - 1280) / 8, kReadings, kMostReadings);
-    views_->setGeometry(left, kHeader, width() - left - right, middle);
     side_->setGeometry(width() - right, kHeader, right, middle);
     lineup_->setGeometry(0, height() - kLineup, width(), kLineup);
+    placeMessages(); // and with them what gives them room
 }
 
 bool MainWindow::bookOpen() const {
@@ -339,19 +345,23 @@ bool MainWindow::bookOpen() const {
     return focus && swatches_->isAncestorOf(focus);
 }
 
+// Messages cover nothing: they stand under the swatch book, which gives them the room; in a narrow
+// window under the bench as well, since a folded book has none to give.
 void MainWindow::placeMessages() {
+    const bool narrow = width() < kNarrow;
     const int middle = height() - kHeader - kLineup;
-    message_->resize(kSwatches, message_->height());
+    const int left = narrow ? kFolded : kSwatches;
+    const int wide = narrow ? side_->x() : kSwatches;
+    message_->resize(wide, message_->height());
     const int told = message_->isHidden() ? 0 : std::min(message_->sizeHint().height(), middle / 2);
-    const int book = width() < kNarrow && !bookOpen() ? kFolded : kSwatches;
-    swatches_->setGeometry(0, kHeader, book, middle - told);
-    message_->setGeometry(0, kHeader + middle - told, kSwatches, told);
-    if (width() < kNarrow) { // over the bench
-        swatches_->raise();
-        message_->raise();
-        if (auto* over = Overlay::topmost(*this); over && over->parentWidget() == this)
-            over->raise();
-    }
+    message_->setGeometry(0, kHeader + middle - told, wide, told);
+    views_->setGeometry(left, kHeader, side_->x() - left, middle - (narrow ? told : 0));
+    swatches_->setGeometry(0, kHeader, narrow && !bookOpen() ? kFolded : kSwatches, middle - told);
+    if (!narrow)
+        return;
+    swatches_->raise(); // opened it lies over the bench
+    if (auto* over = Overlay::topmost(*this); over && over->parentWidget() == this)
+        over->raise();
 }
 
 void MainWindow::paintEvent(QPaintEvent*) {

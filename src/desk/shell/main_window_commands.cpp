@@ -172,7 +172,12 @@ void MainWindow::makeRigCommands() {
         showView(Rig);
         rig_view_->askAdd();
     });
-    rig.in(Rig, tr("Remove the chosen lamps"), "Del", [this] { rig_view_->removeChosen(); });
+    // Where they are chosen: in a list of other things Delete is not meant for lamps.
+    rig.in(Rig, tr("Remove the chosen lamps"), "Del", [this] {
+        const QWidget* focus = QApplication::focusWidget();
+        if (!focus || focus == this || rig_view_->isAncestorOf(focus))
+            rig_view_->removeChosen();
+    });
     rig.in(Rig, tr("Copy the patch for a spreadsheet"), "Ctrl+C",
            [this] { rig_view_->copyPatch(); });
     rig.in(Rig, tr("Paste lamps from a spreadsheet"), "Ctrl+V",

@@ -7,6 +7,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/swatches/swatch_model.h"
 
+#include <QBuffer>
 #include <QCheckBox>
 #include <QFileDialog>
 #include <QKeyEvent>
@@ -185,17 +186,17 @@ QString ConvertForm::htmlReport() const {
 }
 
 namespace {
-Done writePdf(const QString& path, const QString& title, const QString& html, const QFont& font) {
-    QPdfWriter writer(path);
+std::string pdfBytes(const QString& title, const QString& html, const QFont& font) {
+    QBuffer bytes;
+    bytes.open(QIODevice::WriteOnly);
+    QPdfWriter writer(&bytes);
     writer.setPageSize(QPageSize(QPageSize::A4));
     writer.setTitle(title);
     QTextDocument text;
     text.setDefaultFont(font);
     text.setHtml(html);
     text.print(&writer);
-    if (QFileInfo(path).size() > 0)
-        return {};
-    return fail(ErrorCode::Io, "{}: cannot be written", fromQt(path));
+    return bytes.data().toStdString();
 }
 } // namespace
 
@@ -205,9 +206,9 @@ void ConvertForm::write(const QString& path) {
         tr("Writing %1").arg(QFileInfo(path).fileName()), &document_,
         [path, pdf, lines = lines_, html = pdf ? htmlReport() : QString(),
          title = tr("The swatch book on these types"),
-         font = QFont(typeface(Type::Work).family(), 8)] {
-            return pdf ? writePdf(path, title, html, font)
-                       : writeFile(fromQt(path), host::bookReportCsv(lines));
+         font = QFont(typeface(Type::Work).family(), 8)](const std::stop_token& stop) {
+            const auto bytes = pdf ? pdfBytes(title, html, font) : host::bookReportCsv(lines);
+            return stop.stop_requested() ? Done{} : writeFile(fromQt(path), bytes);
         },
         [document = &document_, path](const Done& done) {
             document->tell(done ? tr("Written: %1").arg(path) : toQt(done.error().text()));
