@@ -2,12 +2,15 @@
 // Keys do what the focus says: pressed on whatever has the focus, as a keyboard does.
 #include "desk/kit/button.h"
 #include "desk/kit/keys.h"
+#include "desk/kit/stations.h"
+#include "desk/kit/theme.h"
 #include "desk/kit/value_control.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/match/asked_as.h"
 #include "desk/match/level_column.h"
 #include "desk/match/match_view.h"
 #include "desk/match/mix_panel.h"
+#include "desk/readings/full_readings.h"
 #include "desk/rig/plan.h"
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
@@ -16,12 +19,14 @@
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
+#include "desk/shell/message_line.h"
 #include "desk/swatches/swatch_panel.h"
 #include "window_test.h"
 
 #include <QComboBox>
 #include <QDialog>
 #include <QHeaderView>
+#include <QLabel>
 #include <QLineEdit>
 #include <QListView>
 #include <QListWidget>
@@ -29,6 +34,7 @@
 #include <QMessageBox>
 #include <QTableView>
 #include <QTableWidget>
+#include <thread>
 
 namespace zelo::desk {
 namespace {
@@ -334,6 +340,68 @@ TEST_F(KeysTest, TheSheetOfKeysIsSearchedAndGoesByEsc) {
     press(Qt::Key_Escape);
     EXPECT_FALSE(sheet.isVisible());
     EXPECT_TRUE(handIsFull());
+}
+
+TEST_F(KeysTest, WhatLiesOverTheWindowGivesTheKeyboardBack) {
+    auto* intents = child<Stations>("Intent");
+    intents->setFocus();
+    for (const int key : {Qt::Key_F2, Qt::Key_Z, Qt::Key_I}) {
+        press(key);
+        EXPECT_FALSE(intents->hasFocus()) << key;
+        press(Qt::Key_Escape);
+        EXPECT_TRUE(intents->hasFocus()) << key;
+    }
+    press(Qt::Key_I); // one over the other: the newest goes first
+    press(Qt::Key_F2);
+    press(Qt::Key_Escape);
+    EXPECT_FALSE(window.keySheet().isVisible());
+    EXPECT_TRUE(window.matchView().fullReadings().isVisible());
+    press(Qt::Key_Escape);
+    EXPECT_FALSE(window.matchView().fullReadings().isVisible());
+}
+
+TEST_F(KeysTest, TheSheetOfKeysFollowsTheTheme) {
+    press(Qt::Key_F2);
+    useTheme(deskTheme());
+    bool found = false;
+    for (const auto* label : window.keySheet().findChildren<QLabel*>())
+        if (label->text() == "Undo") {
+            found = true;
+            EXPECT_EQ(label->palette().color(QPalette::WindowText), deskTheme().text);
+        }
+    EXPECT_TRUE(found);
+    useTheme(boothTheme());
+}
+
+TEST_F(KeysTest, TheMenuSaysWhatItDoes) {
+    const auto run = [&](const QString& text) {
+        for (const Command& c : window.commands())
+            if (c.text == text)
+                return c.run();
+        ADD_FAILURE() << text.toStdString();
+    };
+    run("Where the log is");
+    EXPECT_TRUE(window.findChild<MessageLine*>()->texts().last().startsWith("The log is"));
+    run("About Zelochrome");
+    auto* about = window.findChild<QMessageBox*>();
+    ASSERT_TRUE(about);
+    EXPECT_TRUE(about->text().startsWith("Zelochrome "));
+    about->close();
+    back();
+    press(Qt::Key_W, Qt::ControlModifier);
+    EXPECT_EQ(document.show().name, "Untitled");
+    EXPECT_TRUE(document.show().fixtures.empty());
+    bool written = false; // a file that is being written is written before the program ends
+    document.inBackground(
+        "Writing", &window,
+        [&](const std::stop_token&) {
+            std::this_thread::sleep_for(std::chrono::milliseconds(150));
+            return written = true;
+        },
+        [](bool) {});
+    press(Qt::Key_Q, Qt::ControlModifier);
+    EXPECT_FALSE(window.isVisible());
+    EXPECT_TRUE(written);
 }
 
 TEST_F(KeysTest, TheMenuOpensByF10AndByAltAlone) {

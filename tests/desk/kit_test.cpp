@@ -4,6 +4,7 @@
 #include "colour/lamp.h"
 #include "colour/observer.h"
 #include "desk/kit/draw.h"
+#include "desk/kit/inbox.h"
 #include "desk/kit/light_colours.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
@@ -17,6 +18,7 @@
 #include <QTest>
 #include <QWheelEvent>
 #include <gtest/gtest.h>
+#include <thread>
 
 namespace zelo::desk {
 namespace {
@@ -188,6 +190,28 @@ TEST(MessageLine, ShowsAndGoesByAClick) {
     EXPECT_EQ(line.accessibleDescription(), "no gel 999 in the swatch book");
     QTest::mouseClick(&line, Qt::LeftButton);
     EXPECT_FALSE(line.isVisible());
+}
+
+TEST(Inbox, DoesInOrderWhatOtherThreadsPost) {
+    Inbox inbox;
+    std::vector<int> done;
+    const auto here = std::this_thread::get_id();
+    std::jthread other([&] {
+        for (int i = 0; i < 100; ++i)
+            inbox.post([&, i] {
+                EXPECT_EQ(std::this_thread::get_id(), here);
+                done.push_back(i);
+            });
+    });
+    other.join();
+    EXPECT_TRUE(done.empty()) << "not before this thread comes round";
+    QApplication::processEvents();
+    ASSERT_EQ(done.size(), 100u);
+    EXPECT_TRUE(std::is_sorted(done.begin(), done.end()));
+    inbox.post([&] { inbox.post([&] { done.clear(); }); }); // work that posts work
+    QApplication::processEvents();
+    QApplication::processEvents();
+    EXPECT_TRUE(done.empty());
 }
 
 TEST(MessageLine, ShowsSeveralAndWhole) {

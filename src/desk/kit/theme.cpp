@@ -4,6 +4,7 @@
 #include <QApplication>
 #include <QFontDatabase>
 #include <QPalette>
+#include <QPointer>
 #include <QWidget>
 #include <map>
 
@@ -64,7 +65,12 @@ void useTheme(const Theme& next) {
         p.setColor(QPalette::Disabled, role, next.faint);
     QApplication::setPalette(p);
     QApplication::setFont(typeface(Type::Work));
-    for (QWidget* w : QApplication::allWidgets()) {
+    QList<QPointer<QWidget>> all;
+    for (QWidget* w : QApplication::allWidgets())
+        all << w;
+    for (const auto& w : all) {
+        if (!w) // another made its parts anew
+            continue;
         QEvent changed(QEvent::ThemeChange); // for those with a style sheet of their own
         QApplication::sendEvent(w, &changed);
         w->update();
