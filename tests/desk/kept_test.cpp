@@ -162,7 +162,7 @@ TEST_F(KeptTest, DeletingAsksAndLeavesTheValues) {
     panel.removePalette(id);
     auto* box = window.findChild<QMessageBox*>();
     ASSERT_TRUE(box);
-    EXPECT_TRUE(box->text().contains("4 lamps on stage, 1 looks"));
+    EXPECT_TRUE(box->text().contains("4 lamps on stage, 1 look"));
     answer("Keep it");
     EXPECT_TRUE(document.show().palette(id));
     panel.removePalette(id);

@@ -10,6 +10,7 @@
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
 #include "desk/rig/type_editor.h"
+#include "desk/rig/types_panel.h"
 #include "desk/swatches/swatch_panel.h"
 #include "light/type_edit.h"
 #include "show/edits.h"
@@ -159,6 +160,23 @@ TEST_F(LayoutTest, MatchWithEveryTypeThatShips) {
         window.matchModel().pick("gel:214");
         expectClean(fixture(id.value).type);
     }
+}
+
+TEST_F(LayoutTest, OneThingIsNotToldAsMany) {
+    document.setLineup({{1}});
+    window.matchModel().pick("gel:214");
+    window.showView(MainWindow::Rig);
+    window.rigSide().showPage(RigSide::Types);
+    window.rigSide().types().choose("skua-cmy"); // one emitter
+    settle();
+    const TextLog log;
+    const QPixmap picture = window.grab();
+    QStringList all;
+    for (const PaintedText& t : log.texts())
+        all << t.text;
+    EXPECT_TRUE(all.contains("1 in hand, Esc puts it down")) << all.join('|').toStdString();
+    EXPECT_TRUE(all.contains("1 lamp of one type"));
+    EXPECT_TRUE(all.filter("1 emitter, 2 modes").size() == 1);
 }
 
 TEST_F(LayoutTest, WhatLiesOverMatch) {

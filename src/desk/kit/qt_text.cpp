@@ -35,8 +35,12 @@ std::optional<double> numberIn(const QString& text, const QString& unit) {
     return number && std::isfinite(value) ? std::optional(value) : std::nullopt;
 }
 
+QString counted(std::size_t count, const QString& one, const QString& many) {
+    return count == 1 ? one : many.arg(count);
+}
+
 QString lampCount(std::size_t count) {
-    return count == 1 ? QObject::tr("1 lamp") : QObject::tr("%1 lamps").arg(count);
+    return counted(count, QObject::tr("1 lamp"), QObject::tr("%1 lamps"));
 }
 
 } // namespace zelo::desk

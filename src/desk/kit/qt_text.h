@@ -17,6 +17,8 @@ inline std::string fromQt(const QString& text) {
 
 // Real minus, a thin space between thousands: "−0.0024", "9 620".
 QString numberText(double value, int decimals);
+// One of them, or so many: counted(n, tr("1 gel"), tr("%1 gels")).
+QString counted(std::size_t count, const QString& one, const QString& many);
 QString lampCount(std::size_t count); // "1 lamp", "6 lamps"
 // A number as people type it: with a point or a comma, a real minus, spaces between thousands; a
 // unit may stand behind it. Nothing for what is none.

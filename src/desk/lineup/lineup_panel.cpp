@@ -225,7 +225,8 @@ void LineupPanel::paintWords(QPainter& p) {
                     : tr("%1 of %2 types").arg(lampCount(lineup.size())).arg(t),
              typeface(Type::Small), theme().dim);
     drawText(p, 20, 61,
-             in_hand ? tr("%n in hand, Esc puts them down", nullptr, in_hand)
+             in_hand ? counted(static_cast<std::size_t>(in_hand), tr("1 in hand, Esc puts it down"),
+                               tr("%1 in hand, Esc puts them down"))
                      : tr("nothing in hand"),
              typeface(Type::Small), theme().text);
     for (const auto id : lineup) { // the first lamp that is dark, and why
@@ -418,8 +419,7 @@ void LineupPanel::chooseLamps() {
     menu.addSeparator();
     for (const auto& [group_id, group] : document_.show().groups) {
         auto* action =
-            menu.addAction(tr("%1, %n lamps", nullptr, static_cast<int>(group->fixtures.size()))
-                               .arg(toQt(group->name)));
+            menu.addAction(tr("%1, %2").arg(toQt(group->name), lampCount(group->fixtures.size())));
         const auto id = group->id;
         connect(action, &QAction::triggered, this, [this, id] { chooseGroup(id); });
     }

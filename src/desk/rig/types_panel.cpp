@@ -268,11 +268,12 @@ void TypesPanel::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), theme().side);
     drawText(p, kMargin, 31, tr("Fixture types"), typeface(Type::Title), theme().bright);
     const auto type = chosen();
-    const QString said = type ? tr("%1, %2 emitters, %3 modes")
-                                    .arg(type->maker.empty() ? tr("no maker") : toQt(type->maker))
-                                    .arg(type->emitters.size())
-                                    .arg(type->modes.size())
-                              : tr("none chosen");
+    const QString said =
+        type ? tr("%1, %2, %3")
+                   .arg(type->maker.empty() ? tr("no maker") : toQt(type->maker),
+                        counted(type->emitters.size(), tr("1 emitter"), tr("%1 emitters")),
+                        counted(type->modes.size(), tr("1 mode"), tr("%1 modes")))
+             : tr("none chosen");
     drawText(p, kMargin, 55, said, typeface(Type::Small), theme().dim);
 }
 

@@ -117,7 +117,7 @@ void ConvertForm::makePalettes() {
     std::size_t made = 0;
     const auto next =
         host::bookPalettes(document_.state().show, wish(), document_.library(), &made);
-    const auto name = tr("%1 palettes from the book").arg(made);
+    const auto name = counted(made, tr("1 palette from the book"), tr("%1 palettes from the book"));
     if (!document_.edit(name, next))
         return;
     document_.tell(tr("%1. Ctrl+Z takes them back.").arg(name));
@@ -242,8 +242,8 @@ void ConvertForm::paintEvent(QPaintEvent*) {
         if (const auto type = document_.library().type(key.type))
             names << toQt(type->name);
     drawElided(p, 20, 52, width() - 40,
-               tr("%1 gels, on %2")
-                   .arg(what.gels.size())
+               tr("%1, on %2")
+                   .arg(counted(what.gels.size(), tr("1 gel"), tr("%1 gels")))
                    .arg(names.isEmpty() ? tr("no type yet") : names.join(", ")),
                typeface(Type::Small), theme().dim);
     p.fillRect(20, 138, 380, 2, theme().hair);

@@ -250,8 +250,8 @@ Done SwatchPanel::loadBook(const QString& path) {
     books.removeAll(path);
     settings.setValue("swatches/books", QStringList(path) + books);
     const auto book = document_.library().books().front();
-    document_.tell(tr("%1 gels of %2 loaded, before those already there.")
-                       .arg(book->gels.size())
+    document_.tell(tr("%1 of %2 loaded, before those already there.")
+                       .arg(counted(book->gels.size(), tr("1 gel"), tr("%1 gels")))
                        .arg(book->name.empty() ? QFileInfo(path).fileName() : toQt(book->name)));
     return {};
 }
@@ -440,7 +440,7 @@ void SwatchPanel::removePalette(show::PaletteId id) {
     if (!uses.hand.empty())
         lost << tr("%1 in hand").arg(lampCount(uses.hand.size()));
     if (!uses.looks.empty())
-        lost << tr("%1 looks").arg(uses.looks.size());
+        lost << counted(uses.looks.size(), tr("1 look"), tr("%1 looks"));
     auto* box = new QMessageBox(this);
     box->setAttribute(Qt::WA_DeleteOnClose);
     box->setText(tr("%1 follow the palette “%2”. They keep its values and follow it no more.")
