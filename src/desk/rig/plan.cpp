@@ -85,7 +85,7 @@ void Plan::fit() {
             all |= QRectF(point.x_m - 0.01, point.y_m - 0.01, 0.02, 0.02);
     if (all.isNull())
         all = QRectF(-6, -2, 12, 8);
-    all.adjust(-kMargin_m, -kMargin_m - 0.5, kMargin_m, kMargin_m); // numbers stand below
+    all.adjust(-kMargin_m, -kMargin_m - 0.5, kMargin_m, kMargin_m + 0.4); // numbers stand there
     scale_ = std::clamp(std::min(width() / all.width(), height() / all.height()), kLeastScale,
                         kMostScale);
     middle_ = all.center();
