@@ -218,7 +218,7 @@ int start(const StartWish& wish) {
     if (!wish.side.empty())
         openSide(window, wish.side);
     if (!wish.pick.empty())
-        window.matchModel().pick(wish.pick);
+        window.asking().pick(wish.pick);
     for (const auto& trouble : document.network()->troubles())
         document.tell(toQt(trouble));
     for (const auto& book : QSettings().value("swatches/books").toStringList())

@@ -9,6 +9,9 @@
 #include "desk/match/level_column.h"
 #include "desk/match/match_view.h"
 #include "desk/match/mix_panel.h"
+#include "desk/readings/full_readings.h"
+#include "desk/readings/reach_map.h"
+#include "desk/readings/readings_panel.h"
 #include "desk/rig/plan.h"
 #include "desk/rig/rig_view.h"
 #include "show/edits.h"
@@ -16,6 +19,7 @@
 
 #include <QAccessible>
 #include <QLineEdit>
+#include <QRegularExpression>
 
 namespace zelo::desk {
 namespace {
@@ -24,7 +28,7 @@ class AccessibleTest : public WindowTest {
 protected:
     AccessibleTest() {
         chooseGroups({"front", "back"});
-        window.matchModel().pick("gel:214");
+        window.asking().pick("gel:214");
         settle();
     }
     QAccessibleInterface* of(QWidget* w) { return QAccessible::queryAccessibleInterface(w); }
@@ -72,7 +76,7 @@ TEST_F(AccessibleTest, ANumberSetFromOutsideIsAnEdit) {
     const auto steps = document.history().position();
     of(column)->valueInterface()->setCurrentValue(42.0);
     settle();
-    EXPECT_NEAR(window.matchModel().drive(1), 0.42, 1e-9);
+    EXPECT_NEAR(window.matchView().mixing().drive(1), 0.42, 1e-9);
     EXPECT_EQ(document.history().position(), steps + 1);
 }
 
@@ -107,16 +111,69 @@ TEST_F(AccessibleTest, WhatAWidgetPaintsAreItsChildren) {
     }
 }
 
+// All that the tree under this says.
+void gather(QAccessibleInterface* is, QString& into) {
+    if (!is || is->state().invisible)
+        return;
+    for (const auto which : {QAccessible::Name, QAccessible::Value, QAccessible::Description})
+        into += is->text(which) + '\n';
+    for (int i = 0; i < is->childCount(); ++i)
+        gather(is->child(i), into);
+}
+
+TEST_F(AccessibleTest, NoNumberIsPaintedThatIsNotSaid) {
+    for (int view = 0; view < 2; ++view) {
+        window.showView(view);
+        settle();
+        if (view == MainWindow::Match) {
+            window.matchView().fullReadings().open();
+            settle();
+        }
+        for (QWidget* w : window.findChildren<QWidget*>()) {
+            const bool ours = QByteArray(w->metaObject()->className()).startsWith("zelo::");
+            if (!ours || !w->isVisible())
+                continue;
+            QString said;
+            gather(of(w), said);
+            const TextLog log;
+            const QPixmap picture = w->grab();
+            for (const auto& t : log.texts())
+                if (t.text.contains(QRegularExpression("\\d")))
+                    EXPECT_TRUE(said.contains(t.text))
+                        << w->metaObject()->className() << ": " << t.text.toStdString();
+        }
+    }
+}
+
+TEST_F(AccessibleTest, ReadingsAreSaidRowByRow) {
+    const auto rows = partsOf(&window.readings());
+    ASSERT_EQ(rows.size(), window.readings().rows().size());
+    ASSERT_GE(rows.size(), 7u);
+    EXPECT_EQ(rows[2]->text(QAccessible::Name), "kelvin");
+    EXPECT_EQ(rows[2]->text(QAccessible::Value),
+              QString("wanted %1, got %2")
+                  .arg(numberText(window.readings().rows()[2].wanted, 0),
+                       numberText(window.readings().rows()[2].got, 0)));
+    const auto on_map = partsOf(child<ReachMap>("Reach map"));
+    ASSERT_EQ(on_map.size(), 3u) << "wanted, and two types";
+    EXPECT_EQ(on_map[1]->text(QAccessible::Name), "Petrel 4 shows");
+    EXPECT_FALSE(on_map[1]->state().selected);
+    press(on_map[1]);
+    settle();
+    EXPECT_EQ(window.focusModel().focus()->name, "Petrel 4");
+    EXPECT_TRUE(on_map[1]->state().selected);
+}
+
 TEST_F(AccessibleTest, PartsCanBePressed) {
     auto* intents = child<Stations>("Intent");
     press(partsOf(intents)[0]);
     settle();
-    EXPECT_EQ(window.matchModel().wish()->intent, mix::Intent::Brightest);
+    EXPECT_EQ(window.focusModel().wish()->intent, mix::Intent::Brightest);
     const auto ways = partsOf(&window.matchView().askedAs());
     ASSERT_EQ(ways.size(), 8u);
     press(ways[2]);
     settle();
-    EXPECT_EQ(window.matchModel().askedAs(), Ask::Xy);
+    EXPECT_EQ(window.asking().askedAs(), Ask::Xy);
     window.showView(MainWindow::Rig);
     const auto lamps = partsOf(&window.rigView().plan());
     ASSERT_EQ(lamps.size(), 40u);

@@ -26,22 +26,24 @@ class AskingTest : public WindowTest {
 protected:
     AskingTest() {
         chooseGroups({"front", "back"});
-        model.pick("gel:214");
+        asking.pick("gel:214");
         settle();
     }
     colour::Uv wanted() {
         settle();
-        return model.wanted()->uv();
+        return focus.wanted()->uv();
     }
     std::string asked() {
         settle();
-        return light::toText(model.wish()->asked);
+        return light::toText(focus.wish()->asked);
     }
     void as(Ask ask) {
-        model.askAs(ask);
+        asking.askAs(ask);
         settle();
     }
-    MatchModel& model = window.matchModel();
+    FocusModel& focus = window.focusModel();
+    Asking& asking = window.asking();
+    MixModel& mixing = window.matchView().mixing();
     AskedAs& ways = window.matchView().askedAs();
     ReachMap& map = *child<ReachMap>("Reach map");
 };
@@ -50,13 +52,13 @@ TEST_F(AskingTest, TheSameColourInEveryWay) {
     const auto gel = wanted();
     for (const Ask ask : {Ask::Xy, Ask::Uv, Ask::HueSaturation, Ask::White}) {
         as(ask);
-        EXPECT_EQ(model.askedAs(), ask);
+        EXPECT_EQ(asking.askedAs(), ask);
         EXPECT_LT(colour::distance(wanted(), gel), 0.0002) << asked();
     }
     EXPECT_EQ(asked().rfind("cct:", 0), 0u);
     as(Ask::Hex);
     EXPECT_LT(colour::distance(wanted(), gel), 0.02) << "sRGB reaches only so far";
-    model.pick("uv:0.12,0.57");
+    asking.pick("uv:0.12,0.57");
     settle();
     as(Ask::White);
     EXPECT_EQ(asked(), "uv:0.12,0.57") << "a green is no white";
@@ -72,11 +74,11 @@ TEST_F(AskingTest, NumbersAreTypedForTheWayThatIsChosen) {
     QTest::keyClick(editor, Qt::Key_Return);
     EXPECT_NEAR(wanted().u, 0.3, 1e-9);
     as(Ask::HueSaturation);
-    const auto numbers = model.askedNumbers();
+    const auto numbers = asking.askedNumbers();
     ASSERT_TRUE(numbers);
-    model.setAskedNumbers(numbers->first, 50, 0);
+    asking.setAskedNumbers(numbers->first, 50, 0);
     const auto half = wanted();
-    model.setAskedNumbers(numbers->first, 0, 0);
+    asking.setAskedNumbers(numbers->first, 0, 0);
     const auto white = colour::planckianUv({document.show().white_cct_k});
     EXPECT_LT(colour::distance(wanted(), white), 0.0002) << "no saturation is the white";
     const auto off = half - white;
@@ -108,19 +110,19 @@ TEST_F(AskingTest, ArrowsPassByWhatLeadsElsewhere) {
     as(Ask::White);
     QTest::keyClick(&ways, Qt::Key_Up); // onto gel
     EXPECT_TRUE(ways.hasFocus()) << "the swatch book does not take the keyboard away";
-    EXPECT_EQ(model.askedAs(), Ask::White) << "and the colour stays";
+    EXPECT_EQ(asking.askedAs(), Ask::White) << "and the colour stays";
 }
 
 TEST_F(AskingTest, TheMapPicksDragsAndSteps) {
     as(Ask::Uv);
     const auto steps = document.history().position();
-    const QPoint from = map.toMap({0.25, 0.50}).toPoint();
+    const QPoint from = map.picture().toMap({0.25, 0.50}).toPoint();
     QTest::mousePress(&map, Qt::LeftButton, {}, from);
     EXPECT_LT(colour::distance(wanted(), {0.25, 0.50}), 0.004);
     for (int i = 1; i <= 10; ++i)
         QTest::mouseMove(&map, from + QPoint(i, -i));
     QTest::mouseRelease(&map, Qt::LeftButton, {}, from + QPoint(10, -10));
-    const auto to = map.fromMap(from + QPoint(10, -10));
+    const auto to = map.picture().fromMap(from + QPoint(10, -10));
     EXPECT_LT(colour::distance(wanted(), to), 0.0002);
     EXPECT_EQ(document.history().position(), steps + 1) << "a drag is one step";
     for (int id : {1, 7}) // the lamps have it
@@ -134,7 +136,7 @@ TEST_F(AskingTest, TheMapPicksDragsAndSteps) {
 
 TEST_F(AskingTest, BackAndForthThroughTheColoursTried) {
     for (const char* c : {"cct:3200", "gel:341", "gel:219"}) {
-        model.pick(c);
+        asking.pick(c);
         settle();
     }
     window.setFocus();
@@ -150,18 +152,18 @@ TEST_F(AskingTest, BackAndForthThroughTheColoursTried) {
 }
 
 TEST_F(AskingTest, AsAnotherLampShowsNow) {
-    model.takeLamp(35); // the sea
+    asking.takeLamp(35); // the sea
     const auto sea = colour::toUv(lamp(35).sent.xyz);
     EXPECT_LT(colour::distance(wanted(), sea), 0.0001);
     const auto before = asked();
-    model.takeLamp(999);
+    asking.takeLamp(999);
     EXPECT_EQ(asked(), before);
 }
 
 TEST_F(AskingTest, TypesAreLevelledToTheWeakest) {
-    ASSERT_EQ(model.rows().size(), 2u);
-    const double weakest = std::min(model.rows()[0].candela, model.rows()[1].candela);
-    model.levelBrightness();
+    ASSERT_EQ(focus.rows().size(), 2u);
+    const double weakest = std::min(focus.rows()[0].candela, focus.rows()[1].candela);
+    mixing.levelBrightness();
     settle();
     const double front = lamp(1).sent.xyz.Y;
     const double back = lamp(7).sent.xyz.Y;
@@ -173,18 +175,18 @@ TEST_F(AskingTest, TypesAreLevelledToTheWeakest) {
 }
 
 TEST_F(AskingTest, TypesAgreeOnTheNearestColourTheyShare) {
-    model.pick("uv:0.03,0.45"); // a cyan beyond all
+    asking.pick("uv:0.03,0.45"); // a cyan beyond all
     settle();
     const double apart =
         colour::distance(colour::toUv(lamp(1).sent.xyz), colour::toUv(lamp(7).sent.xyz));
-    model.askCommonReach();
+    asking.askCommonReach();
     settle();
     const double together =
         colour::distance(colour::toUv(lamp(1).sent.xyz), colour::toUv(lamp(7).sent.xyz));
     EXPECT_GT(apart, 0.003);
     EXPECT_LT(together, 0.003);
     const auto before = asked();
-    model.askCommonReach();
+    asking.askCommonReach();
     EXPECT_EQ(asked(), before) << "all reach it now";
 }
 
@@ -229,19 +231,19 @@ TEST_F(AskingTest, AColourIsDraggedOntoALampAnAreaOrTheBench) {
 }
 
 TEST_F(AskingTest, WhiteIsAlsoInMiredAndOnTheDaylightLocus) {
-    model.pick("cct:5000");
+    asking.pick("cct:5000");
     settle();
     auto* mired = child<NumberField>("White in mired");
     EXPECT_NEAR(mired->value(), 200, 1e-9);
     emit mired->valueEdited(250, 1);
     EXPECT_EQ(asked(), "cct:4000");
-    model.pick("cct:6500");
+    asking.pick("cct:6500");
     settle();
     child<QAbstractButton>("as daylight")->click();
     settle();
     const auto d65 = colour::toUv(colour::Xyz{0.95047, 1, 1.08883});
     EXPECT_LT(colour::distance(wanted(), d65), 0.0006) << "CIE D65";
-    EXPECT_GT(model.whiteDuv().value_or(0), 0.002) << "greener than the blackbody";
+    EXPECT_GT(asking.whiteDuv().value_or(0), 0.002) << "greener than the blackbody";
 }
 
 TEST_F(AskingTest, FadersBeginFromNothingWhereNoColourIsAsked) {
@@ -250,28 +252,28 @@ TEST_F(AskingTest, FadersBeginFromNothingWhereNoColourIsAsked) {
     bare.standing = {};
     document.start(std::make_shared<const show::Show>(bare), show::emptyHand());
     chooseGroups({"back"});
-    ASSERT_TRUE(model.focus());
-    EXPECT_GT(model.drive(4), 0.9) << "at home all emitters stand at full";
-    model.setDrive(1, 0.8, 1);
+    ASSERT_TRUE(focus.focus());
+    EXPECT_GT(mixing.drive(4), 0.9) << "at home all emitters stand at full";
+    mixing.setDrive(1, 0.8, 1);
     settle();
-    EXPECT_NEAR(model.drive(1), 0.8, 1e-9);
-    EXPECT_EQ(model.drive(4), 0) << "red alone is red, not a paler white";
+    EXPECT_NEAR(mixing.drive(1), 0.8, 1e-9);
+    EXPECT_EQ(mixing.drive(4), 0) << "red alone is red, not a paler white";
     EXPECT_EQ(lamp(7).intensity, 1) << "and it is seen";
     EXPECT_GT(colour::toUv(lamp(7).sent.xyz).u, 0.4);
 }
 
 TEST_F(AskingTest, EveryTypeTellsItsRendering) {
-    model.pick("cct:3200");
+    asking.pick("cct:3200");
     settle();
-    ASSERT_EQ(model.rows().size(), 2u);
-    for (const auto& row : model.rows()) {
+    ASSERT_EQ(focus.rows().size(), 2u);
+    for (const auto& row : focus.rows()) {
         const auto cct = colour::cctOf(colour::toUv(row.lamp.sent.xyz));
         const auto light = light::spectrumOf(row.lamp.mixer->type(), row.lamp.sent.drives);
         EXPECT_NEAR(row.rf, colour::tm30Of(light, cct->cct).rf, 1e-9) << row.name.toStdString();
     }
-    model.pick("gel:341");
+    asking.pick("gel:341");
     settle();
-    for (const auto& row : model.rows())
+    for (const auto& row : focus.rows())
         EXPECT_TRUE(std::isnan(row.rf)) << "a blue has none";
 }
 

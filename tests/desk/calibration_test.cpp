@@ -20,7 +20,7 @@ protected:
             "x", show::changeOutputs(document.state().show,
                                      {{1, 2, show::Protocol::ArtNet, "127.0.0.1", 0}})));
         document.setLineup({{7}});
-        window.matchModel().pick("uv:0.24,0.51");
+        window.asking().pick("uv:0.24,0.51");
         settle();
     }
     double off() { return colour::distance(shown(6), {0.24, 0.51}); }

@@ -41,25 +41,25 @@ TEST_F(DeskTest, TypeTwentyOneAndPickAGel) {
     QTest::keyClicks(search, "5");
     QTest::keyClick(search, Qt::Key_Return);
     settle();
-    EXPECT_EQ(window.matchModel().headline(), "215");
-    EXPECT_EQ(window.matchModel().headlineName(), "Kiln");
+    EXPECT_EQ(window.asking().headline(), "215");
+    EXPECT_EQ(window.asking().headlineName(), "Kiln");
     for (int id = 1; id <= 12; ++id) {
         EXPECT_EQ(light::toText(lamp(id).colour->wanted.asked), "gel:215@3200");
         EXPECT_TRUE(lamp(id).in_hand);
     }
     // The split field shows the light computed back from what is sent.
-    const auto* wanted = window.matchModel().wanted();
+    const auto* wanted = window.focusModel().wanted();
     const QColor expected = document.colours().of(wanted->xyz);
     EXPECT_EQ(pixel(window.matchView().wantedPixel()), expected);
-    const QColor got = document.colours().of(window.matchModel().focus()->lamp.sent.xyz);
+    const QColor got = document.colours().of(window.focusModel().focus()->lamp.sent.xyz);
     EXPECT_EQ(pixel(window.matchView().gotPixel()), got);
     EXPECT_LT(std::abs(got.red() - expected.red()), 6);
 }
 
 TEST_F(DeskTest, TheNumbersOnTheScreenAreTheSolvers) {
-    window.matchModel().pick("gel:338@5600");
+    window.asking().pick("gel:338@5600");
     settle();
-    const TypeRow* row = window.matchModel().focus();
+    const TypeRow* row = window.focusModel().focus();
     ASSERT_TRUE(row);
     EXPECT_EQ(row->name, "Gannet 8");
     const mix::Mixer& mixer = *row->lamp.mixer;
@@ -79,7 +79,7 @@ TEST_F(DeskTest, TheNumbersOnTheScreenAreTheSolvers) {
 }
 
 TEST_F(DeskTest, DragAColumnThenUndoItInOneStep) {
-    const double before = window.matchModel().drive(4); // green
+    const double before = window.matchView().mixing().drive(4); // green
     auto* column = window.matchView().mix().columns()[4];
     const auto steps = document.history().position();
     const int bottom = column->height() - LevelColumn::kBelow - 2;
@@ -89,14 +89,14 @@ TEST_F(DeskTest, DragAColumnThenUndoItInOneStep) {
         QTest::mouseMove(column, {x, y});
     QTest::mouseRelease(column, Qt::LeftButton, {}, {x, bottom - 60});
     settle();
-    EXPECT_GT(window.matchModel().drive(4), before + 0.2);
+    EXPECT_GT(window.matchView().mixing().drive(4), before + 0.2);
     EXPECT_TRUE(lamp(7).by_hand);
     EXPECT_FALSE(lamp(1).by_hand) << "the other type keeps its mix";
-    EXPECT_GT(window.matchModel().focus()->miss_uv, 0.002) << "what it does to the colour shows";
+    EXPECT_GT(window.focusModel().focus()->miss_uv, 0.002) << "what it does to the colour shows";
     EXPECT_EQ(document.history().position(), steps + 1) << "a drag is one step";
     QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
     settle();
-    EXPECT_NEAR(window.matchModel().drive(4), before, 1e-9);
+    EXPECT_NEAR(window.matchView().mixing().drive(4), before, 1e-9);
     EXPECT_FALSE(lamp(7).by_hand);
     QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
     settle();
@@ -144,60 +144,60 @@ TEST_F(DeskTest, PinsAndKeepOuts) {
     amber->setFocus();
     QTest::keyClick(amber, Qt::Key_X);
     settle();
-    EXPECT_TRUE(window.matchModel().keptOut(2));
-    EXPECT_EQ(window.matchModel().drive(2), 0);
-    EXPECT_LT(window.matchModel().focus()->miss_uv, 1e-4) << "the others make the colour";
+    EXPECT_TRUE(window.matchView().mixing().keptOut(2));
+    EXPECT_EQ(window.matchView().mixing().drive(2), 0);
+    EXPECT_LT(window.focusModel().focus()->miss_uv, 1e-4) << "the others make the colour";
     QTest::keyClick(amber, Qt::Key_X);
     settle();
-    EXPECT_FALSE(window.matchModel().keptOut(2));
-    const double at = window.matchModel().drive(3);
+    EXPECT_FALSE(window.matchView().mixing().keptOut(2));
+    const double at = window.matchView().mixing().drive(3);
     auto* lime = window.matchView().mix().columns()[3];
     lime->setFocus();
     QTest::keyClick(lime, Qt::Key_P);
     settle();
-    EXPECT_TRUE(window.matchModel().pinned(3));
-    window.matchModel().pick("gel:207");
+    EXPECT_TRUE(window.matchView().mixing().pinned(3));
+    window.asking().pick("gel:207");
     settle();
-    EXPECT_NEAR(window.matchModel().drive(3), at, 1e-12);
+    EXPECT_NEAR(window.matchView().mixing().drive(3), at, 1e-12);
 }
 
 TEST_F(DeskTest, IntentAndGiveUp) {
     auto* intents = child<Stations>("Intent");
     intents->setFocus();
-    const double truest = window.matchModel().focus()->candela;
+    const double truest = window.focusModel().focus()->candela;
     QTest::keyClick(intents, Qt::Key_Left);
     settle();
-    EXPECT_GT(window.matchModel().focus()->candela, truest * 1.2);
-    window.matchModel().setGiveUp(0.6, 0);
+    EXPECT_GT(window.focusModel().focus()->candela, truest * 1.2);
+    window.matchView().mixing().setGiveUp(0.6, 0);
     settle();
     EXPECT_EQ(intents->chosen(), 1) << "giving up brightness asks for the truest";
-    EXPECT_LT(window.matchModel().focus()->candela, truest);
-    ASSERT_GE(window.matchModel().tradeOff().size(), 16u);
-    const auto& trade = window.matchModel().tradeOff();
+    EXPECT_LT(window.focusModel().focus()->candela, truest);
+    ASSERT_GE(window.matchView().mixing().tradeOff().size(), 16u);
+    const auto& trade = window.matchView().mixing().tradeOff();
     EXPECT_GE(trade.back().value, trade.front().value) << "less light, truer spectrum";
     for (const auto intent : {mix::Intent::Kindest, mix::Intent::Leanest}) {
-        window.matchModel().setIntent(intent);
+        window.matchView().mixing().setIntent(intent);
         settle();
         EXPECT_EQ(intents->chosen(), static_cast<int>(intent));
-        EXPECT_LT(window.matchModel().focus()->miss_uv, 1e-4);
-        EXPECT_GE(window.matchModel().tradeOff().size(), 16u);
-        EXPECT_FALSE(window.matchModel().tradeOffName().isEmpty());
+        EXPECT_LT(window.focusModel().focus()->miss_uv, 1e-4);
+        EXPECT_GE(window.matchView().mixing().tradeOff().size(), 16u);
+        EXPECT_FALSE(window.matchView().mixing().tradeOffName().isEmpty());
     }
 }
 
 TEST_F(DeskTest, TheLampBehindTheGelIsANumber) {
     auto* lamp_k = child<NumberField>("Lamp behind the gel");
     EXPECT_EQ(lamp_k->value(), 3200);
-    const auto before = window.matchModel().wanted()->uv();
+    const auto before = window.focusModel().wanted()->uv();
     lamp_k->setFocus();
     QTest::keyClicks(lamp_k, "5");
     QTest::keyClicks(lamp_k->findChild<QLineEdit*>(), "600");
     QTest::keyClick(lamp_k->findChild<QLineEdit*>(), Qt::Key_Return);
     settle();
-    EXPECT_EQ(light::toText(window.matchModel().wish()->asked), "gel:214@5600");
-    EXPECT_GT(colour::distance(window.matchModel().wanted()->uv(), before), 0.01);
-    window.matchModel().pick("gel:338");
-    EXPECT_EQ(light::toText(window.matchModel().wish()->asked), "gel:338@5600")
+    EXPECT_EQ(light::toText(window.focusModel().wish()->asked), "gel:214@5600");
+    EXPECT_GT(colour::distance(window.focusModel().wanted()->uv(), before), 0.01);
+    window.asking().pick("gel:338");
+    EXPECT_EQ(light::toText(window.focusModel().wish()->asked), "gel:338@5600")
         << "the lamp in use stays";
 }
 
@@ -208,10 +208,10 @@ TEST_F(DeskTest, TypedKelvinsAndChromaticitiesAreRows) {
     EXPECT_EQ(light::toText(model.swatch(0).asked), "cct:3275");
     model.setQuery("xy:0.44,0.40");
     ASSERT_EQ(model.rowCount(), 1);
-    window.matchModel().pick(model.swatch(0).asked);
+    window.asking().pick(model.swatch(0).asked);
     settle();
-    EXPECT_LT(window.matchModel().focus()->miss_uv, 1e-4);
-    EXPECT_TRUE(window.matchModel().tradeOff().empty())
+    EXPECT_LT(window.focusModel().focus()->miss_uv, 1e-4);
+    EXPECT_TRUE(window.matchView().mixing().tradeOff().empty())
         << "a colour without a spectrum has no curve, not the last one's";
     model.setQuery("no such gel");
     EXPECT_EQ(model.rowCount(), 0);
@@ -235,13 +235,13 @@ TEST_F(DeskTest, ChipsSayHowGoodEachColourIs) {
 }
 
 TEST_F(DeskTest, PutDownKeepAndTheirKeys) {
-    window.matchModel().pick("gel:341");
+    window.asking().pick("gel:341");
     settle();
     QTest::keyClick(&window, Qt::Key_Escape);
     settle();
     EXPECT_TRUE(document.state().hand->empty());
     EXPECT_EQ(light::toText(lamp(1).colour->wanted.asked), "gel:214@3200");
-    window.matchModel().pick("gel:341");
+    window.asking().pick("gel:341");
     window.setFocus();
     QTest::keyClick(&window, Qt::Key_K);
     auto* form = window.findChild<KeepForm*>();
@@ -276,15 +276,15 @@ TEST_F(DeskTest, LineupDragSetsIntensityAndOrder) {
 TEST_F(DeskTest, TypesInTheLineupAreRowsAndCanTakeTheFocus) {
     chooseGroups({"front", "back", "cyc"});
     settle();
-    ASSERT_EQ(window.matchModel().rows().size(), 3u);
+    ASSERT_EQ(window.focusModel().rows().size(), 3u);
     window.matchView().typeButtons()[2]->click();
     settle();
-    EXPECT_EQ(window.matchModel().focus()->name, "Tern 6");
+    EXPECT_EQ(window.focusModel().focus()->name, "Tern 6");
     EXPECT_EQ(window.matchView().mix().columns().size(), 6u);
     document.setLineup({});
     settle();
-    EXPECT_EQ(window.matchModel().focus(), nullptr);
-    window.matchModel().pick("gel:214"); // says so, does nothing
+    EXPECT_EQ(window.focusModel().focus(), nullptr);
+    window.asking().pick("gel:214"); // says so, does nothing
     EXPECT_FALSE(window.grab().isNull());
 }
 
@@ -340,28 +340,28 @@ TEST_F(DeskTest, TheInterfaceIsGrey) { // only light is coloured
 
 TEST_F(DeskTest, WhatIsUndoneIsNotHeldByTheColumns) {
     chooseGroups({"back"});
-    auto& model = window.matchModel();
-    const double before = model.drive(0);
-    const double green = model.drive(4);
-    model.setDrive(0, 0.33, 1);
-    EXPECT_EQ(model.drive(0), 0.33) << "ahead of the stage";
+    auto& mixing = window.matchView().mixing();
+    const double before = mixing.drive(0);
+    const double green = mixing.drive(4);
+    mixing.setDrive(0, 0.33, 1);
+    EXPECT_EQ(mixing.drive(0), 0.33) << "ahead of the stage";
     document.undo(); // before the stage came
-    EXPECT_EQ(model.drive(0), before);
-    model.setDrive(4, 0.5, 2);
+    EXPECT_EQ(mixing.drive(0), before);
+    mixing.setDrive(4, 0.5, 2);
     settle();
     EXPECT_NEAR(lamp(7).drives[0], before, 1e-9) << "only the green of it";
     EXPECT_NEAR(lamp(7).drives[4], 0.5, 1e-9);
     // A type with other parts is in focus before the stage has caught up.
-    model.setDrive(4, 0.6, 3);
+    mixing.setDrive(4, 0.6, 3);
     chooseGroups({"front"});
-    model.setDrive(1, 0.4, 4);
+    mixing.setDrive(1, 0.4, 4);
     settle();
     EXPECT_NEAR(lamp(1).drives[1], 0.4, 1e-9);
     document.undo();
     document.undo();
     document.undo();
     chooseGroups({"back"});
-    EXPECT_NEAR(model.drive(4), green, 1e-9);
+    EXPECT_NEAR(mixing.drive(4), green, 1e-9);
 }
 
 TEST_F(DeskTest, AnEmitterRemovedOrAddedInTheTypeInFocusIsAColumnLessOrMore) {
@@ -374,7 +374,7 @@ TEST_F(DeskTest, AnEmitterRemovedOrAddedInTheTypeInFocusIsAColumnLessOrMore) {
         std::erase_if(mode.channels, [](const light::Channel& c) {
             return c.role == light::Role::Part && c.part == 7;
         });
-    window.matchModel().setDrive(7, 0.5, 1); // the one that goes is in hand
+    window.matchView().mixing().setDrive(7, 0.5, 1); // the one that goes is in hand
     ASSERT_TRUE(document.edit(
         "x", show::keepType(document.state().show, std::make_shared<light::FixtureType>(type))));
     settle();

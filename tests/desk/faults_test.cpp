@@ -125,19 +125,19 @@ TEST_F(FaultsTest, OneMoreTypeChangesNoShape) {
 }
 
 TEST_F(FaultsTest, ReadingsDoNotShrinkWhileAColourIsDragged) {
-    window.matchModel().pick("cct:4000");
+    window.asking().pick("cct:4000");
     settle();
     ASSERT_GE(window.readings().rows().size(), 7u);
     std::size_t least = 99;
-    QObject::connect(&window.matchModel(), &MatchModel::rowsChanged,
+    QObject::connect(&window.focusModel(), &FocusModel::rowsChanged,
                      [&] { least = std::min(least, window.readings().rows().size()); });
     for (int k = 4050; k < 4400; k += 50) {
-        window.matchModel().setWhite(k, 0, 77);
+        window.asking().setWhite(k, 0, 77);
         settle();
     }
     EXPECT_GE(least, 7u);
     window.matchView().typeButtons()[1]->click(); // of another type they would be untrue
-    EXPECT_EQ(window.matchModel().focus()->name, "Petrel 4");
+    EXPECT_EQ(window.focusModel().focus()->name, "Petrel 4");
 }
 
 TEST_F(FaultsTest, MessagesCoverNothing) {
@@ -183,12 +183,12 @@ TEST_F(FaultsTest, InANarrowWindowMessagesCoverNothingEither) {
 TEST_F(FaultsTest, RowsOfGetStayWhereTheyWereScrolled) {
     window.resize(window.minimumSize());
     chooseGroups({"back", "front", "cyc"});
-    window.matchModel().pick("cct:4000");
+    window.asking().pick("cct:4000");
     settle();
     auto* bar = child<QScrollArea>("What each type gets")->verticalScrollBar();
     ASSERT_GT(bar->maximum(), 0);
     bar->setValue(bar->maximum());
-    window.matchModel().setWhite(4300, 0, 5); // as a drag does
+    window.asking().setWhite(4300, 0, 5); // as a drag does
     settle();
     EXPECT_EQ(bar->value(), bar->maximum());
     const auto& rows = window.matchView().typeButtons();

@@ -25,13 +25,15 @@ class GettingTest : public WindowTest {
 protected:
     GettingTest() {
         chooseGroups({"back"});
-        model.pick("gel:214@3200");
+        asking.pick("gel:214@3200");
         settle();
     }
-    MatchModel& model = window.matchModel();
+    FocusModel& focus = window.focusModel();
+    Asking& asking = window.asking();
+    MixModel& mixing = window.matchView().mixing();
     SkinPanel& skin = window.matchView().skin();
     void pick(const char* asked) {
-        model.pick(asked);
+        asking.pick(asked);
         settle();
     }
     double meanDeltaE() {
@@ -44,16 +46,16 @@ protected:
 
 TEST_F(GettingTest, SkinAndClothTellMixesOfOneColourApart) {
     ASSERT_GE(skin.seen().size(), 12u);
-    model.setIntent(mix::Intent::Truest);
+    mixing.setIntent(mix::Intent::Truest);
     settle();
     const double truest = meanDeltaE();
-    model.setIntent(mix::Intent::Leanest);
-    model.setGiveUp(0.8, 0);
+    mixing.setIntent(mix::Intent::Leanest);
+    mixing.setGiveUp(0.8, 0);
     settle();
-    model.setIntent(mix::Intent::Brightest);
+    mixing.setIntent(mix::Intent::Brightest);
     settle();
     EXPECT_GT(meanDeltaE(), truest) << "the brightest mix has another spectrum";
-    EXPECT_LT(model.focus()->miss_uv, 0.001) << "and the same colour on a white wall";
+    EXPECT_LT(focus.focus()->miss_uv, 0.001) << "and the same colour on a white wall";
     // Each half is the surface in that light.
     const auto image = skin.grab().toImage();
     const auto first = skin.seen()[0];
@@ -73,16 +75,16 @@ TEST_F(GettingTest, SkinAndClothTellMixesOfOneColourApart) {
 
 TEST_F(GettingTest, ACameraShowsItsOwnWhite) {
     pick("cct:5600");
-    const QColor eye = document.colours().of(model.wanted()->xyz);
+    const QColor eye = document.colours().of(focus.wanted()->xyz);
     EXPECT_GT(eye.blue(), eye.red() + 10) << "an eye at 3200 K sees daylight as cool";
     document.setCamera(5600);
-    const QColor camera = document.colours().of(model.wanted()->xyz);
+    const QColor camera = document.colours().of(focus.wanted()->xyz);
     settle();
     EXPECT_NEAR(camera.red(), camera.blue(), 3) << "to a camera at 5600 K it is white";
     const auto image = window.matchView().grab().toImage();
     EXPECT_EQ(image.pixelColor(window.matchView().wantedPixel()), camera);
     document.setCamera(std::nullopt);
-    EXPECT_EQ(document.colours().of(model.wanted()->xyz), eye);
+    EXPECT_EQ(document.colours().of(focus.wanted()->xyz), eye);
 }
 
 TEST_F(GettingTest, TheSplitFieldHasAWindowOfItsOwn) {
@@ -92,7 +94,7 @@ TEST_F(GettingTest, TheSplitFieldHasAWindowOfItsOwn) {
     ASSERT_TRUE(own && own->isVisible() && own->isWindow());
     pick("gel:338"); // it goes along
     const auto image = own->grab().toImage();
-    EXPECT_EQ(image.pixelColor(10, image.height() / 2), document.colours().of(model.wanted()->xyz));
+    EXPECT_EQ(image.pixelColor(10, image.height() / 2), document.colours().of(focus.wanted()->xyz));
     QApplication::setActiveWindow(own);
     QTest::keyClick(own, Qt::Key_Escape);
     EXPECT_FALSE(own->isVisible());
@@ -114,14 +116,14 @@ TEST_F(GettingTest, ALampWhoseLevelChangesItsColourIsSeenAtItsLevel) {
     const auto at = [&](double intensity) {
         document.setHand("level", show::withIntensity(document.state().hand, {id}, intensity));
         settle();
-        return colour::toUv(model.focus()->lamp.sent.xyz);
+        return colour::toUv(focus.focus()->lamp.sent.xyz);
     };
     const auto full = at(1);
-    EXPECT_FALSE(model.focus()->words.contains("at 40"));
+    EXPECT_FALSE(focus.focus()->words.contains("at 40"));
     const auto dimmed = at(0.4);
     EXPECT_GT(dimmed.u, full.u + 0.005) << "warmer";
     EXPECT_EQ(dimmed, colour::toUv(document.stage().lamp(id)->sent.xyz)) << "as on the lineup";
-    EXPECT_TRUE(model.focus()->words.startsWith("at 40 %: ")) << "and it says so";
+    EXPECT_TRUE(focus.focus()->words.startsWith("at 40 %: ")) << "and it says so";
     const auto image = window.matchView().grab().toImage();
     EXPECT_EQ(image.pixelColor(window.matchView().gotPixel()),
               document.colours().of(document.stage().lamp(id)->sent.xyz));
@@ -130,14 +132,14 @@ TEST_F(GettingTest, ALampWhoseLevelChangesItsColourIsSeenAtItsLevel) {
     controls.master = 0.4; // the master dims it just so
     document.setControls(controls);
     settle();
-    EXPECT_EQ(colour::toUv(model.focus()->lamp.sent.xyz), dimmed);
+    EXPECT_EQ(colour::toUv(focus.focus()->lamp.sent.xyz), dimmed);
     controls.master = 1;
     document.setControls(controls);
     chooseGroups({"back"});
-    window.matchModel().pick("cct:3200");
+    asking.pick("cct:3200");
     document.setHand("level", show::withIntensity(document.state().hand, document.lineup(), 0.4));
     settle();
-    EXPECT_FALSE(model.focus()->level) << "of these the level changes nothing but the brightness";
+    EXPECT_FALSE(focus.focus()->level) << "of these the level changes nothing but the brightness";
 }
 
 TEST_F(GettingTest, TheEyeTakesTheLampOfTheBookForWhite) {
@@ -145,14 +147,14 @@ TEST_F(GettingTest, TheEyeTakesTheLampOfTheBookForWhite) {
     ASSERT_TRUE(eye->isVisible());
     EXPECT_EQ(eye->value(), 3200);
     pick("cct:3200");
-    QColor white = document.colours().of(model.wanted()->xyz);
+    QColor white = document.colours().of(focus.wanted()->xyz);
     EXPECT_NEAR(white.red(), white.blue(), 2);
     eye->setFocus();
     QTest::keyClicks(eye, "5");
     QTest::keyClicks(eye->findChild<QLineEdit*>(), "600");
     QTest::keyClick(eye->findChild<QLineEdit*>(), Qt::Key_Return);
     settle();
-    white = document.colours().of(model.wanted()->xyz);
+    white = document.colours().of(focus.wanted()->xyz);
     EXPECT_GT(white.red(), white.blue() + 40) << "an eye used to daylight sees tungsten as warm";
     EXPECT_EQ(document.show().white_cct_k, 4300) << "the white of routes is another thing";
     QTest::keyClick(eye, Qt::Key_Backspace);
@@ -186,8 +188,8 @@ TEST_F(GettingTest, TheSplitFieldFillsTheWindowByOneKey) {
     const auto image = field->grab().toImage();
     const int y = image.height() / 2;
     const int seam = image.width() / 2;
-    EXPECT_EQ(image.pixelColor(seam - 1, y), document.colours().of(model.wanted()->xyz));
-    EXPECT_EQ(image.pixelColor(seam, y), document.colours().of(model.focus()->lamp.sent.xyz))
+    EXPECT_EQ(image.pixelColor(seam - 1, y), document.colours().of(focus.wanted()->xyz));
+    EXPECT_EQ(image.pixelColor(seam, y), document.colours().of(focus.focus()->lamp.sent.xyz))
         << "the halves touch";
     QTest::keyClick(&window, Qt::Key_Escape);
     EXPECT_FALSE(field->isVisible());
@@ -219,7 +221,7 @@ TEST_F(GettingTest, ReadingsInFullAreTheCores) {
     QTest::keyClick(&window, Qt::Key_I);
     ASSERT_TRUE(comes([&] { return full.row("R_f") != nullptr; }));
     settle();
-    const auto& lamp = model.focus()->lamp;
+    const auto& lamp = focus.focus()->lamp;
     const auto got = light::spectrumOf(lamp.mixer->type(), lamp.sent.drives);
     const auto cct = colour::cctOf(colour::toUv(lamp.sent.xyz));
     EXPECT_NEAR(full.row("R_f")->got, colour::tm30Of(got, cct->cct).rf, 1e-9);
@@ -236,7 +238,7 @@ TEST_F(GettingTest, ReadingsInFullAreTheCores) {
     ASSERT_TRUE(comes([&] { return full.row(gelled) != nullptr; }));
     const double lamp_cd = library.type("eider-1000")->emitters[0].xyz().Y;
     EXPECT_NEAR(full.row(gelled)->got,
-                100 * model.focus()->lamp.sent.xyz.Y / (lamp_cd * model.wanted()->transmitted),
+                100 * focus.focus()->lamp.sent.xyz.Y / (lamp_cd * focus.wanted()->transmitted),
                 1e-6);
     pick("gel:338@5600");
     ASSERT_TRUE(comes([&] { return !full.numbers().bins; })) << "a cyan has no R_f";
@@ -246,30 +248,30 @@ TEST_F(GettingTest, ReadingsInFullAreTheCores) {
 }
 
 TEST_F(GettingTest, APressOnTheCurveTakesThatPoint) {
-    ASSERT_TRUE(comes([&] { return model.tradeOff().size() >= 2; }));
+    ASSERT_TRUE(comes([&] { return mixing.tradeOff().size() >= 2; }));
     auto& mix = window.matchView().mix();
     QTest::mouseClick(&mix, Qt::LeftButton, {}, {6 + (mix.width() - 12) / 2, 90});
     settle();
-    EXPECT_NEAR(model.wish()->give_up, 0.475, 0.01) << "half of the scale, which ends at 95 %";
+    EXPECT_NEAR(focus.wish()->give_up, 0.475, 0.01) << "half of the scale, which ends at 95 %";
 }
 
 TEST_F(GettingTest, AColumnMovesAloneOrTheOthersHoldTheColour) {
-    const auto wanted = model.wanted()->uv();
+    const auto wanted = focus.wanted()->uv();
     const auto off = [&] {
         settle();
-        return colour::distance(colour::toUv(model.focus()->lamp.sent.xyz), wanted);
+        return colour::distance(colour::toUv(focus.focus()->lamp.sent.xyz), wanted);
     };
-    const double lime = model.drive(3);
-    model.setDrive(3, lime * 0.6, 1);
+    const double lime = mixing.drive(3);
+    mixing.setDrive(3, lime * 0.6, 1);
     EXPECT_GT(off(), 0.01) << "free mixing: the colour goes along";
-    EXPECT_TRUE(model.focus()->lamp.by_hand);
-    model.solveAgain();
-    model.setHolding(true);
-    model.setDrive(3, lime * 0.6, 2);
+    EXPECT_TRUE(focus.focus()->lamp.by_hand);
+    mixing.solveAgain();
+    mixing.setHolding(true);
+    mixing.setDrive(3, lime * 0.6, 2);
     EXPECT_LT(off(), 0.001) << "the others hold it";
-    EXPECT_NEAR(model.drive(3), lime * 0.6, 1e-9);
-    EXPECT_TRUE(model.pinned(3)) << "it is pinned where it was put";
-    EXPECT_FALSE(model.focus()->lamp.by_hand);
+    EXPECT_NEAR(mixing.drive(3), lime * 0.6, 1e-9);
+    EXPECT_TRUE(mixing.pinned(3)) << "it is pinned where it was put";
+    EXPECT_FALSE(focus.focus()->lamp.by_hand);
 }
 
 TEST_F(GettingTest, FamiliesMoveTheirEmittersTogether) {
@@ -280,16 +282,16 @@ TEST_F(GettingTest, FamiliesMoveTheirEmittersTogether) {
     for (const auto* column : mix.columns())
         names << column->accessibleName();
     EXPECT_EQ(names, (QStringList{"warm level", "green level", "blue level", "all level"}));
-    const double red = model.drive(1);
-    const double amber = model.drive(2);
+    const double red = mixing.drive(1);
+    const double amber = mixing.drive(2);
     emit mix.columns()[0]->valueEdited(50, 7); // warm: its highest at half
     settle();
-    EXPECT_NEAR(std::max({model.drive(0), model.drive(1), model.drive(2)}), 0.5, 1e-6);
-    EXPECT_NEAR(model.drive(1) / model.drive(2), red / amber, 1e-6) << "in their proportion";
+    EXPECT_NEAR(std::max({mixing.drive(0), mixing.drive(1), mixing.drive(2)}), 0.5, 1e-6);
+    EXPECT_NEAR(mixing.drive(1) / mixing.drive(2), red / amber, 1e-6) << "in their proportion";
     emit mix.columns()[2]->valueEdited(80, 8); // blue from nothing: all of it alike
     settle();
-    EXPECT_NEAR(model.drive(6), 0.8, 0.35);
-    EXPECT_GT(model.drive(6), 0);
+    EXPECT_NEAR(mixing.drive(6), 0.8, 0.35);
+    EXPECT_GT(mixing.drive(6), 0);
     EXPECT_EQ(undoName(), "blue by hand");
     mix.setFamilies(false);
     EXPECT_EQ(mix.columns().size(), 8u);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The swatch book's kinds and orders, palettes, groups and looks, as they are used in the window.
+#include "desk/focus/asking.h"
 #include "desk/kit/stations.h"
-#include "desk/match/match_model.h"
 #include "desk/shell/keep_form.h"
 #include "desk/swatches/convert_form.h"
 #include "desk/swatches/swatch_panel.h"
@@ -80,7 +80,7 @@ protected:
 };
 
 TEST_F(KeptTest, KAsksForANameAndTheLineupFollows) {
-    window.matchModel().pick("gel:341");
+    window.asking().pick("gel:341");
     settle();
     keepAs(KeepForm::Colour, "harbour night");
     const auto* p = document.show().paletteNamed("harbour night");
@@ -191,7 +191,7 @@ TEST_F(KeptTest, GroupsByKeyAndFromTheLineup) {
 TEST_F(KeptTest, LooksComeBack) {
     keepAs(KeepForm::Look, "first light");
     ASSERT_EQ(document.show().looks.size(), 2u);
-    window.matchModel().pick("gel:341");
+    window.asking().pick("gel:341");
     settle();
     key(Qt::Key_O);
     auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());

@@ -115,7 +115,7 @@ TEST_F(KeysTest, ACellIsTypedOverOrEditedByKeysAlone) {
 }
 
 TEST_F(KeysTest, EscLeavesAFieldAndNothingElse) {
-    window.matchModel().pick("gel:341");
+    window.asking().pick("gel:341");
     settle();
     ASSERT_TRUE(handIsFull());
     struct Case {
@@ -157,7 +157,7 @@ TEST_F(KeysTest, TheSearchTakesAColourAndGoesOn) {
     type("215");
     press(Qt::Key_Return);
     settle();
-    EXPECT_EQ(window.matchModel().headline(), "215");
+    EXPECT_EQ(window.asking().headline(), "215");
     auto* search = child<QLineEdit>("Search the swatch book");
     EXPECT_TRUE(search->hasFocus());
     EXPECT_EQ(search->selectedText(), "215") << "the next one is typed over it";
@@ -171,7 +171,7 @@ TEST_F(KeysTest, TheSearchTakesAColourAndGoesOn) {
     press(Qt::Key_Down);
     press(Qt::Key_Return);
     settle();
-    EXPECT_EQ(window.matchModel().headline(), window.swatches().model().swatch(2).number);
+    EXPECT_EQ(window.asking().headline(), window.swatches().model().swatch(2).number);
 }
 
 TEST_F(KeysTest, ButtonsTakeEnterAndSpaceOnlyWhenReachedByKeys) {
@@ -231,13 +231,13 @@ TEST_F(KeysTest, ACommaIsAPointEverywhere) {
     EXPECT_FALSE(numberIn("4x2"));
     EXPECT_FALSE(numberIn(""));
     auto* tint = child<NumberField>("Tint");
-    window.matchModel().pick("cct:4000");
+    window.asking().pick("cct:4000");
     settle();
     tint->setFocus();
     type(",004");
     press(Qt::Key_Return);
     settle();
-    EXPECT_NEAR(*window.matchModel().whiteDuv(), 0.004, 1e-12);
+    EXPECT_NEAR(*window.asking().whiteDuv(), 0.004, 1e-12);
 }
 
 TEST_F(KeysTest, KeysPrintedInRigWorkWithTheWindowInFocus) {
@@ -323,7 +323,7 @@ TEST_F(KeysTest, NoTwoCommandsShareAKey) {
 }
 
 TEST_F(KeysTest, TheSheetOfKeysIsSearchedAndGoesByEsc) {
-    window.matchModel().pick("gel:341");
+    window.asking().pick("gel:341");
     settle();
     press(Qt::Key_F2);
     auto& sheet = window.keySheet();
@@ -439,10 +439,10 @@ TEST_F(KeysTest, TheRightButtonDoesNothingByItself) {
     const bool on = document.onStage();
     QTest::mouseClick(stage, Qt::RightButton, {}, {on ? 5 : stage->width() - 5, 10});
     EXPECT_EQ(document.onStage(), on);
-    const auto wish = window.matchModel().wish()->asked;
+    const auto wish = window.focusModel().wish()->asked;
     auto& asked_as = window.matchView().askedAs();
     QTest::mouseClick(&asked_as, Qt::RightButton, {}, {20, 18 + 9});
-    EXPECT_EQ(window.matchModel().wish()->asked, wish);
+    EXPECT_EQ(window.focusModel().wish()->asked, wish);
     auto& panel = window.lineupPanel();
     const auto order = lineup();
     const int middle = 260 + (panel.width() - 540) / 2;
@@ -491,18 +491,18 @@ TEST_F(KeysTest, TheWholeJobOfMatchByKeyboardAlone) {
     press(Qt::Key_Return);
     press(Qt::Key_Escape);
     settle();
-    EXPECT_EQ(window.matchModel().headline(), "338");
+    EXPECT_EQ(window.asking().headline(), "338");
     ASSERT_TRUE(tabToName("Lamp behind the gel"));
     type("5600");
     press(Qt::Key_Return);
     settle();
-    EXPECT_EQ(text(window.matchModel().wish()->asked), "gel:338@5600");
+    EXPECT_EQ(text(window.focusModel().wish()->asked), "gel:338@5600");
     ASSERT_TRUE(tabToName("Intent"));
     press(Qt::Key_Right);
     ASSERT_TRUE(tabTo([](QWidget* w) { return qobject_cast<LevelColumn*>(w) != nullptr; }));
     press(Qt::Key_P);
     settle();
-    EXPECT_TRUE(window.matchModel().pinned(0));
+    EXPECT_TRUE(window.matchView().mixing().pinned(0));
     ASSERT_TRUE(tabToName("Lineup"));
     press(Qt::Key_Home);
     press(Qt::Key_Up, Qt::ControlModifier);

@@ -71,7 +71,7 @@ TEST_F(LayoutTest, MatchWithOneThreeAndSixTypes) {
     for (const auto& groups : {std::vector<std::string>{"back"}, {"front", "back", "cyc"}}) {
         chooseGroups(groups);
         for (const char* colour : {"gel:214@3200", "cct:5600", "xy:0.12,0.79", "hex"}) {
-            window.matchModel().pick(std::string(colour) == "hex" ? "srgb:#f08040" : colour);
+            window.asking().pick(std::string(colour) == "hex" ? "srgb:#f08040" : colour);
             expectClean(std::to_string(groups.size()) + " groups, " + colour);
         }
     }
@@ -93,9 +93,9 @@ TEST_F(LayoutTest, MatchWithOneThreeAndSixTypes) {
     }
     ASSERT_TRUE(document.edit("three more types", Result<show::ShowPtr>(show)));
     document.setLineup(more);
-    window.matchModel().pick("gel:214@3200");
+    window.asking().pick("gel:214@3200");
     settle();
-    ASSERT_EQ(window.matchModel().rows().size(), 6u);
+    ASSERT_EQ(window.focusModel().rows().size(), 6u);
     expectClean("six types");
     // Those that have no room are scrolled to, and the one in focus is in view.
     window.resize(1024, 700);
@@ -110,12 +110,12 @@ TEST_F(LayoutTest, MatchWithOneThreeAndSixTypes) {
 
 TEST_F(LayoutTest, MixInEveryState) {
     chooseGroups({"back"});
-    window.matchModel().pick("gel:214");
+    window.asking().pick("gel:214");
     for (int intent = 0; intent < 4; ++intent) {
-        window.matchModel().setIntent(static_cast<mix::Intent>(intent));
+        window.matchView().mixing().setIntent(static_cast<mix::Intent>(intent));
         expectClean("intent " + std::to_string(intent));
     }
-    window.matchModel().setDrive(0, 0.5, 0);
+    window.matchView().mixing().setDrive(0, 0.5, 0);
     expectClean("by hand");
     window.matchView().mix().setFamilies(true);
     expectClean("families");
@@ -128,7 +128,7 @@ TEST_F(LayoutTest, MatchWithLongNamesOfEmitters) {
     ASSERT_TRUE(document.edit("names", show::keepType(document.state().show,
                                                       std::make_shared<light::FixtureType>(type))));
     chooseGroups({"back"});
-    window.matchModel().pick("gel:214@3200");
+    window.asking().pick("gel:214@3200");
     // Below 1280 they are shortened, and whole in the tooltip; nothing else is, at any size.
     for (const auto& [w, h] : kSizes) {
         window.resize(w, h);
@@ -157,14 +157,14 @@ TEST_F(LayoutTest, MatchWithEveryTypeThatShips) {
     ASSERT_TRUE(document.edit("all types", Result<show::ShowPtr>(show)));
     for (const auto id : lamps) {
         document.setLineup({id});
-        window.matchModel().pick("gel:214");
+        window.asking().pick("gel:214");
         expectClean(fixture(id.value).type);
     }
 }
 
 TEST_F(LayoutTest, OneThingIsNotToldAsMany) {
     document.setLineup({{1}});
-    window.matchModel().pick("gel:214");
+    window.asking().pick("gel:214");
     window.showView(MainWindow::Rig);
     window.rigSide().showPage(RigSide::Types);
     window.rigSide().types().choose("skua-cmy"); // one emitter
@@ -181,7 +181,7 @@ TEST_F(LayoutTest, OneThingIsNotToldAsMany) {
 
 TEST_F(LayoutTest, WhatLiesOverMatch) {
     chooseGroups({"back"});
-    window.matchModel().pick("cct:3200");
+    window.asking().pick("cct:3200");
     settle();
     window.matchView().fullReadings().open();
     expectClean("readings in full");
@@ -212,7 +212,7 @@ TEST_F(LayoutTest, ViewsToComeAndNoLamps) {
 
 TEST_F(LayoutTest, NoReadingDisappearsAtTheSmallestSize) {
     chooseGroups({"front", "back"});
-    window.matchModel().pick("gel:214@3200");
+    window.asking().pick("gel:214@3200");
     window.resize(window.minimumSize());
     settle();
     TextLog log;

@@ -28,11 +28,11 @@ protected:
         ASSERT_TRUE(document.edit("a lamp", next));
         document.setLineup({{(*next)->last_fixture_id}});
         settle();
-        window.matchModel().pick("gel:214");
+        window.asking().pick("gel:214");
         settle();
     }
     SlotStrip& strip() { return *window.matchView().mix().strips().at(0); }
-    const TypeRow& row() { return *window.matchModel().focus(); }
+    const TypeRow& row() { return *window.focusModel().focus(); }
     std::size_t part() { return row().lamp.mixer->type().indexOf({light::PartKind::Wheel, 0}); }
 };
 
@@ -74,13 +74,13 @@ TEST_F(SlotsTest, APressTakesOneArrowsStepAndPPins) {
     EXPECT_EQ(s.chosen(), other + 1);
     QTest::keyClick(&s, Qt::Key_P);
     settle();
-    EXPECT_TRUE(window.matchModel().pinned(part()));
-    window.matchModel().pick("gel:338"); // another colour: the slot stays
+    EXPECT_TRUE(window.matchView().mixing().pinned(part()));
+    window.asking().pick("gel:338"); // another colour: the slot stays
     settle();
     EXPECT_EQ(s.chosen(), other + 1);
     QTest::keyClick(&s, Qt::Key_P);
     settle();
-    EXPECT_FALSE(window.matchModel().pinned(part()));
+    EXPECT_FALSE(window.matchView().mixing().pinned(part()));
     EXPECT_EQ(s.chosen(), s.nearest()) << "let go, it is the solver's again";
 }
 

@@ -2,8 +2,8 @@
 // What must hold on any machine that is not overloaded: the interface's thread is never held up for
 // long, large shows open, memory stays bounded. The limits here are guards several times the
 // figures of benchmarks/; those are measured there.
+#include "desk/focus/asking.h"
 #include "desk/lineup/lineup_panel.h"
-#include "desk/match/match_model.h"
 #include "desk/rig/rig_view.h"
 #include "desk/swatches/swatch_panel.h"
 #include "window_test.h"
@@ -126,7 +126,7 @@ TEST_F(SpeedTest, FiveHundredLampsNeverHoldUpTheInterface) {
     ASSERT_EQ(document.lineup().size(), 500u);
     const double selecting = dog.longestMs();
     // A palette onto all of them, then a drag of one over the plan, then back by undo.
-    window.matchModel().pick("gel:338");
+    window.asking().pick("gel:338");
     QTest::qWait(300);
     document.setLineup({{250}});
     const QPoint from = plan.place({250}).toPoint();

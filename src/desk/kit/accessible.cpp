@@ -2,6 +2,7 @@
 #include "desk/kit/accessible.h"
 
 #include "desk/kit/qt_text.h"
+#include "desk/kit/text_log.h"
 #include "desk/kit/value_control.h"
 
 #include <QAccessibleWidget>
@@ -79,10 +80,23 @@ private:
     int index_;
 };
 
-// Its widgets first, then what it paints.
-class WithParts : public QAccessibleWidget {
+// A panel that paints words and numbers: they are its description.
+class Painted : public QAccessibleWidget {
 public:
-    explicit WithParts(QWidget* widget) : QAccessibleWidget(widget, QAccessible::List) {}
+    explicit Painted(QWidget* widget, QAccessible::Role role = QAccessible::Grouping)
+        : QAccessibleWidget(widget, role) {}
+    QString text(QAccessible::Text which) const override {
+        if (which != QAccessible::Description)
+            return QAccessibleWidget::text(which);
+        const QString told = widget()->accessibleDescription();
+        return told.isEmpty() ? paintedBy(*widget()) : told;
+    }
+};
+
+// Its widgets first, then the things it paints.
+class WithParts : public Painted {
+public:
+    explicit WithParts(QWidget* widget) : Painted(widget, QAccessible::List) {}
     ~WithParts() override {
         for (const auto id : ids_)
             QAccessible::deleteAccessibleInterface(id);
@@ -113,10 +127,6 @@ public:
             if (auto* part = child(i); part && part->rect().contains(x, y))
                 return part;
         return QAccessibleWidget::childAt(x, y);
-    }
-    QString text(QAccessible::Text which) const override {
-        return which == QAccessible::Value ? widget()->accessibleDescription()
-                                           : QAccessibleWidget::text(which);
     }
 
 private:
@@ -150,11 +160,22 @@ private:
     ValueControl* control_;
 };
 
+// Of ours, and no more than a widget to Qt.
+bool isPanel(const QWidget& widget) {
+    for (const auto* is = widget.metaObject(); is; is = is->superClass())
+        if (!QByteArray(is->className()).startsWith("zelo::"))
+            return is == &QWidget::staticMetaObject && is != widget.metaObject() &&
+                   !widget.isWindow();
+    return false;
+}
+
 QAccessibleInterface* make(const QString&, QObject* object) {
     if (auto* control = qobject_cast<ValueControl*>(object))
         return new Value(control);
     auto* widget = qobject_cast<QWidget*>(object);
-    return widget && dynamic_cast<HasParts*>(widget) ? new WithParts(widget) : nullptr;
+    if (widget && dynamic_cast<HasParts*>(widget))
+        return new WithParts(widget);
+    return widget && isPanel(*widget) ? new Painted(widget) : nullptr;
 }
 
 } // namespace

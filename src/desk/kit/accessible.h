@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What assistive tools are told of controls that paint themselves: a number has its value and its
 // limits, a widget that paints several things has each of them as a child, with its name, value,
-// place and what a press does.
+// place and what a press does, and the words that a panel paints are its description.
 #pragma once
 
 #include <QAccessible>

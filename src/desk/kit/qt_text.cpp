@@ -39,6 +39,10 @@ QString counted(std::size_t count, const QString& one, const QString& many) {
     return count == 1 ? one : many.arg(count);
 }
 
+QString uvText(const colour::Uv& uv) {
+    return QObject::tr("u′ %1, v′ %2").arg(numberText(uv.u, 4), numberText(uv.v, 4));
+}
+
 QString lampCount(std::size_t count) {
     return counted(count, QObject::tr("1 lamp"), QObject::tr("%1 lamps"));
 }

@@ -2,6 +2,8 @@
 // Text between the core (UTF-8) and Qt, and numbers as people read them.
 #pragma once
 
+#include "colour/xyz.h"
+
 #include <QString>
 #include <optional>
 #include <string>
@@ -19,6 +21,7 @@ inline std::string fromQt(const QString& text) {
 QString numberText(double value, int decimals);
 // One of them, or so many: counted(n, tr("1 gel"), tr("%1 gels")).
 QString counted(std::size_t count, const QString& one, const QString& many);
+QString uvText(const colour::Uv& uv); // "u′ 0.2480, v′ 0.5210"
 QString lampCount(std::size_t count); // "1 lamp", "6 lamps"
 // A number as people type it: with a point or a comma, a real minus, spaces between thousands; a
 // unit may stand behind it. Nothing for what is none.

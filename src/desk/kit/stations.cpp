@@ -129,10 +129,8 @@ void Stations::leaveEvent(QEvent*) {
 std::vector<PaintedPart> Stations::parts() {
     std::vector<PaintedPart> all;
     for (int i = 0; i < words_.size(); ++i)
-        all.push_back(
-            {words_[i], {}, wordRect(i), QAccessible::RadioButton, i == chosen_, [this, i] {
-                 choose(i);
-             }});
+        all.push_back({words_[i], keys_.value(i), wordRect(i), QAccessible::RadioButton,
+                       i == chosen_, [this, i] { choose(i); }});
     return all;
 }
 

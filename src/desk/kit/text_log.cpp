@@ -3,6 +3,9 @@
 
 #include <QPaintEngine>
 #include <QPainter>
+#include <QPixmap>
+#include <QStringList>
+#include <QWidget>
 
 namespace zelo::desk {
 
@@ -10,12 +13,12 @@ namespace {
 TextLog* g_log = nullptr;
 }
 
-TextLog::TextLog() {
+TextLog::TextLog() : before_(g_log) {
     g_log = this;
 }
 
 TextLog::~TextLog() {
-    g_log = nullptr;
+    g_log = before_;
 }
 
 void TextLog::add(const QPainter& p, const QRectF& ink, const QString& text, bool cut) {
@@ -38,6 +41,18 @@ void TextLog::cover(const QPainter& p, const QRectF& ground) {
         return;
     const QRectF over = p.deviceTransform().mapRect(ground);
     std::erase_if(g_log->texts_, [&](const PaintedText& t) { return over.contains(t.place); });
+}
+
+QString paintedBy(QWidget& widget) {
+    if (widget.size().isEmpty())
+        return {};
+    const TextLog log;
+    QPixmap paper(widget.size());
+    widget.render(&paper, QPoint(), QRegion(), QWidget::RenderFlags());
+    QStringList all;
+    for (const PaintedText& t : log.texts())
+        all << t.text;
+    return all.join(", ");
 }
 
 } // namespace zelo::desk

@@ -8,6 +8,7 @@
 #include <vector>
 
 class QPainter;
+class QWidget;
 
 namespace zelo::desk {
 
@@ -31,6 +32,10 @@ public:
 
 private:
     std::vector<PaintedText> texts_;
+    TextLog* before_; // it goes on when this ends
 };
+
+// What the widget itself paints as text now, in the order in which it does: for assistive tools.
+QString paintedBy(QWidget& widget);
 
 } // namespace zelo::desk

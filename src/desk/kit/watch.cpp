@@ -5,36 +5,24 @@
 
 namespace zelo::desk {
 
-namespace {
+Watch::Watch(QWidget* view, std::function<void()> look)
+    : QObject(view), view_(view), look_(std::move(look)) {
+    view_->installEventFilter(this);
+}
 
-class Watch : public QObject {
-public:
-    Watch(QWidget* view, std::function<void()> look)
-        : QObject(view), view_(view), look_(std::move(look)) {
-        view_->installEventFilter(this);
+void Watch::changed() {
+    late_ = !view_->isVisible();
+    if (!late_)
+        look_();
+}
+
+bool Watch::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == view_ && event->type() == QEvent::Show && late_) {
+        late_ = false;
+        look_();
     }
-    void changed() {
-        late_ = !view_->isVisible();
-        if (!late_)
-            look_();
-    }
-
-protected:
-    bool eventFilter(QObject* watched, QEvent* event) override {
-        if (watched == view_ && event->type() == QEvent::Show && late_) {
-            late_ = false;
-            look_();
-        }
-        return false;
-    }
-
-private:
-    QWidget* view_;
-    std::function<void()> look_;
-    bool late_ = false; // something changed while the view was not seen
-};
-
-} // namespace
+    return false;
+}
 
 void watch(Document& document, QWidget* view, Changes kinds, std::function<void()> look) {
     auto* watching = new Watch(view, std::move(look));

@@ -4,6 +4,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
+#include "desk/kit/lamp_marks.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 
@@ -11,7 +12,6 @@
 #include <QKeyEvent>
 #include <QMenu>
 #include <QMouseEvent>
-#include <QPainterPath>
 #include <QToolTip>
 #include <algorithm>
 #include <random>
@@ -24,7 +24,6 @@ constexpr int kGlassTop = 24;
 constexpr int kGlassHeight = 60;
 constexpr int kLeft = 260;
 constexpr int kRight = 280;
-constexpr double kLeastLight = 4; // px: a lamp at 1 % still tells its colour
 
 } // namespace
 
@@ -111,48 +110,8 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::Type
     const int centre = static_cast<int>(glass.center().x());
     const bool in_focus = fixture->type == focus.type && fixture->mode == focus.mode;
     const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
-    constexpr double kNotch = 9;
-    QPolygonF shape;
-    const bool notched = lamp && lamp->in_hand && glass.width() > 14;
-    const double cut = notched ? kNotch : 0;
-    shape << glass.topLeft() << glass.topRight() - QPointF(cut, 0)
-          << glass.topRight() + QPointF(0, cut) << glass.bottomRight() << glass.bottomLeft();
-    p.setRenderHint(QPainter::Antialiasing);
-    if (dark) {
-        p.setPen(QPen(theme().rule, 1));
-        p.setBrush(Qt::NoBrush);
-        p.drawRect(glass.adjusted(0.5, 0.5, -0.5, -0.5));
-        p.setPen(Qt::NoPen);
-        p.setBrush(theme().text);
-        p.drawEllipse(glass.center(), 2.5, 2.5);
-    } else {
-        QPainterPath path;
-        path.addPolygon(shape);
-        p.save();
-        p.setClipPath(path);
-        p.fillRect(glass, theme().glass);
-        const double level = lamp->intensity * document_.stage().controls.master;
-        const double height = std::max(kLeastLight, glass.height() * level);
-        const QRectF light(glass.left(), glass.bottom() - height, glass.width(), height);
-        p.fillRect(light, document_.colours().of(lamp->sent.xyz));
-        if (lamp->miss_uv > 0.004)
-            drawHatch(p, light);
-        p.restore();
-    }
-    if (notched) {
-        p.setPen(QPen(theme().bright, 1.5));
-        p.drawLine(glass.topRight() - QPointF(cut, 0), glass.topRight() + QPointF(0, cut));
-    }
-    if (in_focus && glass.width() > 8) {
-        QPolygonF outline;
-        const double c = notched ? cut + 1.2 : 0;
-        const QRectF o = glass.adjusted(-3, -3, 3, 3);
-        outline << o.topLeft() << o.topRight() - QPointF(c, 0) << o.topRight() + QPointF(0, c)
-                << o.bottomRight() << o.bottomLeft() << o.topLeft();
-        p.setPen(QPen(theme().sel, 2));
-        p.setBrush(Qt::NoBrush);
-        p.drawPolyline(outline);
-    }
+    paintLampGlass(p, glass, lamp, lamp ? lamp->intensity * document_.stage().controls.master : 0,
+                   document_.colours(), in_focus);
     if (hasFocus() && place == cursor_)
         drawFocusBrackets(p, glass.toRect().adjusted(-6, -6, 6, 6));
     // Figures thin out when lamps stand close.

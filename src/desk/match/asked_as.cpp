@@ -5,6 +5,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/text_field.h"
 #include "desk/kit/value_control.h"
+#include "desk/kit/watch.h"
 
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -30,8 +31,8 @@ QString wordOf(int ask) {
 }
 } // namespace
 
-AskedAs::AskedAs(MatchModel& match, QWidget* parent)
-    : QWidget(parent), match_(match),
+AskedAs::AskedAs(FocusModel& focus, Asking& asking, QWidget* parent)
+    : QWidget(parent), focus_(focus), asking_(asking),
       a_(new NumberField(tr("First coordinate"), tr("x, u′ or the hue in degrees"),
                          {0, 0.8, 0.001, 4}, {}, this)),
       b_(new NumberField(tr("Second coordinate"), tr("y, v′ or the saturation in %"),
@@ -48,22 +49,22 @@ AskedAs::AskedAs(MatchModel& match, QWidget* parent)
     setCursor(Qt::PointingHandCursor);
     hex_->setMaxLength(7);
     connect(a_, &NumberField::valueEdited, this, [this](double value, int gesture) {
-        match_.setAskedNumbers(value, b_->value(), gesture);
+        asking_.setAskedNumbers(value, b_->value(), gesture);
     });
     connect(b_, &NumberField::valueEdited, this, [this](double value, int gesture) {
-        match_.setAskedNumbers(a_->value(), value, gesture);
+        asking_.setAskedNumbers(a_->value(), value, gesture);
     });
     connect(lamp_, &NumberField::valueEdited, this, [this](double value) {
         lamp_->setValue(value);
-        match_.takeLamp(static_cast<int>(std::lround(value)));
+        asking_.takeLamp(static_cast<int>(std::lround(value)));
     });
     connect(hex_, &QLineEdit::returnPressed, this, [this] {
         QString text = hex_->text().trimmed();
         if (!text.startsWith('#'))
             text.prepend('#');
-        match_.pick("srgb:" + fromQt(text));
+        asking_.pick("srgb:" + fromQt(text));
     });
-    connect(&match_, &MatchModel::rowsChanged, this, &AskedAs::refresh);
+    watch(focus_, &FocusModel::rowsChanged, this, [this] { refresh(); });
     refresh();
 }
 
@@ -75,9 +76,9 @@ void AskedAs::choose(int ask) {
     else if (as == Ask::Measured)
         emit measuredWanted();
     else if (as != Ask::Lamp)
-        match_.askAs(as);
-    else if (match_.askedAs() != Ask::Uv)
-        match_.askAs(Ask::Uv);
+        asking_.askAs(as);
+    else if (asking_.askedAs() != Ask::Uv)
+        asking_.askAs(Ask::Uv);
     refresh();
 }
 
@@ -93,8 +94,8 @@ void AskedAs::moveTo(int ask) {
 
 void AskedAs::refresh() {
     // As another lamp: a chromaticity that stays with this choice until something else is asked.
-    if (chosen_ != static_cast<int>(Ask::Lamp) || match_.askedAs() != Ask::Uv)
-        chosen_ = static_cast<int>(match_.askedAs());
+    if (chosen_ != static_cast<int>(Ask::Lamp) || asking_.askedAs() != Ask::Uv)
+        chosen_ = static_cast<int>(asking_.askedAs());
     const auto as = static_cast<Ask>(chosen_);
     const bool hue = as == Ask::HueSaturation;
     const bool pair = as == Ask::Xy || as == Ask::Uv || hue;
@@ -106,12 +107,12 @@ void AskedAs::refresh() {
     b_->setRange(hue ? ValueControl::Range{0, 100, 1, 0} : ValueControl::Range{0, 0.9, 0.001, 4});
     a_->setUnit(hue ? tr("°") : as == Ask::Xy ? tr("x") : tr("u′"));
     b_->setUnit(hue ? tr("%") : as == Ask::Xy ? tr("y") : tr("v′"));
-    if (const auto numbers = match_.askedNumbers()) {
+    if (const auto numbers = asking_.askedNumbers()) {
         a_->setValue(numbers->first);
         b_->setValue(numbers->second);
     }
     if (!hex_->hasFocus())
-        hex_->setText(match_.hex());
+        hex_->setText(asking_.hex());
     setAccessibleDescription(wordOf(chosen_));
     update();
 }

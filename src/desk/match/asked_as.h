@@ -2,9 +2,9 @@
 // The ways of asking for a colour, one under the other, and the numbers of the chosen one.
 #pragma once
 
+#include "desk/focus/asking.h"
 #include "desk/kit/accessible.h"
 #include "desk/kit/keys.h"
-#include "desk/match/match_model.h"
 
 #include <QWidget>
 
@@ -17,7 +17,7 @@ class NumberField;
 class AskedAs : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
 public:
-    AskedAs(MatchModel& match, QWidget* parent);
+    AskedAs(FocusModel& focus, Asking& asking, QWidget* parent);
     NumberField& first() { return *a_; }
     NumberField& second() { return *b_; }
     QLineEdit& hex() { return *hex_; }
@@ -40,7 +40,8 @@ private:
     void choose(int ask);
     void moveTo(int ask); // by arrow keys: what leads elsewhere waits for Enter
     void refresh();
-    MatchModel& match_;
+    FocusModel& focus_;
+    Asking& asking_;
     int chosen_ = 0; // an Ask; Lamp and Measured stay chosen only here
     NumberField* a_;
     NumberField* b_;

@@ -52,7 +52,9 @@ void TypeButton::show(const TypeRow& row, bool in_focus) {
     in_focus_ = in_focus;
     judged_ = row.lamp.colour != nullptr;
     setAccessibleName(tr("%1 gets it").arg(name_));
-    setAccessibleDescription(tr("miss %1, %2").arg(numberText(miss_uv_, 4), words_));
+    setAccessibleDescription(
+        tr("miss %1, %2; %3, R_f %4")
+            .arg(numberText(miss_uv_, 4), words_, candela(), numberOrDash(rf_, 0)));
     setToolTip(
         in_focus
             ? tr("%1 is in focus: Mix and Readings are about it").arg(name_)
@@ -120,9 +122,10 @@ void TypeButton::paintEvent(QPaintEvent*) {
 
 // --- MatchView -------------------------------------------------------------------------------
 
-MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
-    : QWidget(parent), document_(document), match_(match),
-      mix_(new MixPanel(document, match, this)),
+MatchView::MatchView(Document& document, FocusModel& focus, Asking& asking, QWidget* parent)
+    : QWidget(parent), document_(document), focus_(focus), asking_(asking),
+      mixing_(new MixModel(document, focus, this)),
+      mix_(new MixPanel(document, focus, *mixing_, this)),
       lamp_(new NumberField(tr("Lamp behind the gel"), tr("Colour temperature of the lamp"),
                             {1000, 25000, 50, 0}, tr("K"), this)),
       kelvin_(new NumberField(tr("White"), tr("Colour temperature"), {1000, 25000, 50, 0}, tr("K"),
@@ -147,15 +150,15 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
                            {1800, 12000, 100, 0}, tr("K"), this)),
       balance_(new NumberField(tr("Camera balance"), tr("What the camera is balanced to"),
                                {2000, 12000, 100, 0}, tr("K"), this)),
-      get_(new QScrollArea(this)), asked_as_(new AskedAs(match, this)),
-      skin_(new SkinPanel(document, match, this)),
+      get_(new QScrollArea(this)), asked_as_(new AskedAs(focus, asking, this)),
+      skin_(new SkinPanel(document, focus, this)),
       level_(new Button(tr("level all"), {},
                         tr("All types at the brightness of the weakest, by their intensities"),
                         Button::Kind::Text, this)),
       common_(new Button(tr("nearest shared colour"), {},
                          tr("The nearest colour that every type of the lineup can show"),
                          Button::Kind::Text, this)),
-      full_(new FullReadings(document, match, this)),
+      full_(new FullReadings(document, focus, this)),
       calibration_(new CalibrationView(document, this)) {
     setAccessibleName(tr("Match"));
     setAcceptDrops(true);
@@ -169,12 +172,12 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
                         scrollBarStyle());
     connect(get_->verticalScrollBar(), &QScrollBar::valueChanged, this, [this] { update(); });
     connect(mired_, &NumberField::valueEdited, this, [this](double mired, int gesture) {
-        match_.setWhite(std::round(1e6 / mired), tint_->value(), gesture);
+        asking_.setWhite(std::round(1e6 / mired), tint_->value(), gesture);
     });
     connect(daylight_, &Button::clicked, this, [this] {
         const Kelvin k{kelvin_->value()};
         const auto cct = colour::cctOf(colour::toUv(colour::toXyz(colour::daylight(k))));
-        match_.setWhite(k.value, cct ? cct->duv : 0, 0);
+        asking_.setWhite(k.value, cct ? cct->duv : 0, 0);
     });
     balance_->setValue(5600);
     connect(seen_by_, &Stations::stationChosen, this, [this](int by) {
@@ -194,20 +197,23 @@ MatchView::MatchView(Document& document, MatchModel& match, QWidget* parent)
     balance_->hide();
     connect(eye_, &NumberField::valueEdited, this, [this](double k) { document_.setEye(k); });
     connect(eye_, &NumberField::resetWanted, this, [this] { document_.setEye(std::nullopt); });
-    connect(level_, &Button::clicked, this, [this] { match_.levelBrightness(); });
-    connect(common_, &Button::clicked, this, [this] { match_.askCommonReach(); });
+    connect(level_, &Button::clicked, this, [this] { mixing_->levelBrightness(); });
+    connect(common_, &Button::clicked, this, [this] { asking_.askCommonReach(); });
     connect(lamp_, &NumberField::valueEdited, this,
-            [this](double k, int gesture) { match_.setLampK(k, gesture); });
+            [this](double k, int gesture) { asking_.setLampK(k, gesture); });
     connect(lamp_, &NumberField::resetWanted, this,
-            [this] { match_.setLampK(light::kGelLampK, 0); });
+            [this] { asking_.setLampK(light::kGelLampK, 0); });
     connect(kelvin_, &NumberField::valueEdited, this,
-            [this](double k, int gesture) { match_.setWhite(k, tint_->value(), gesture); });
+            [this](double k, int gesture) { asking_.setWhite(k, tint_->value(), gesture); });
     connect(tint_, &NumberField::valueEdited, this,
-            [this](double duv, int gesture) { match_.setWhite(kelvin_->value(), duv, gesture); });
+            [this](double duv, int gesture) { asking_.setWhite(kelvin_->value(), duv, gesture); });
     connect(tint_, &NumberField::resetWanted, this,
-            [this] { match_.setWhite(kelvin_->value(), 0, 0); });
-    connect(&match_, &MatchModel::rowsChanged, this, &MatchView::refresh);
-    connect(&match_, &MatchModel::renderingComputed, this, &MatchView::refresh);
+            [this] { asking_.setWhite(kelvin_->value(), 0, 0); });
+    watch(focus_, &FocusModel::rowsChanged, this, [this] {
+        refresh();
+        focus_.askRendering();
+    });
+    watch(focus_, &FocusModel::renderingComputed, this, [this] { refresh(); });
     setTabOrder(lamp_, kelvin_);
     setTabOrder(kelvin_, tint_);
     setTabOrder(tint_, asked_as_);
@@ -237,13 +243,13 @@ MatchView::Places MatchView::places() const {
 
 std::vector<MatchView::Part> MatchView::parts() const {
     // The type in focus has half the height, the others share the rest.
-    const auto n = match_.rows().size();
+    const auto n = focus_.rows().size();
     std::vector<Part> all;
     const auto place = places();
     double y = place.centre.y() - place.r;
     for (std::size_t i = 0; i < n; ++i) {
         const double share = n == 1                     ? 1
-                             : i == match_.focusIndex() ? 0.5
+                             : i == focus_.focusIndex() ? 0.5
                                                         : 0.5 / static_cast<double>(n - 1);
         all.push_back({y, y + 2 * place.r * share});
         y += 2 * place.r * share;
@@ -261,7 +267,7 @@ QPoint MatchView::gotPixel() const {
     const auto all = parts();
     if (all.empty())
         return {};
-    const auto& part = all[match_.focusIndex()];
+    const auto& part = all[focus_.focusIndex()];
     return QPointF(place.centre.x() + place.r / 4, (part.top + part.bottom) / 2).toPoint();
 }
 
@@ -303,17 +309,17 @@ void MatchView::refresh() {
         auto* button = new TypeButton(get_->widget());
         const std::size_t i = types_.size();
         connect(button, &TypeButton::clicked, this,
-                [this, i] { document_.setFocusType(match_.rows()[i].key); });
+                [this, i] { document_.setFocusType(focus_.rows()[i].key); });
         button->QWidget::show();
         types_.push_back(button);
     }
     for (std::size_t i = 0; i < all.size(); ++i)
-        types_[i]->show(match_.rows()[i], i == match_.focusIndex());
+        types_[i]->show(focus_.rows()[i], i == focus_.focusIndex());
     placeRows();
     level_->setVisible(all.size() > 1);
     common_->setVisible(all.size() > 1);
-    const auto lamp_k = match_.lampK();
-    const auto white_k = match_.whiteK();
+    const auto lamp_k = asking_.lampK();
+    const auto white_k = asking_.whiteK();
     lamp_->setVisible(lamp_k.has_value());
     kelvin_->setVisible(white_k.has_value());
     tint_->setVisible(white_k.has_value());
@@ -324,9 +330,9 @@ void MatchView::refresh() {
     if (white_k) {
         kelvin_->setValue(*white_k);
         mired_->setValue(1e6 / *white_k);
-        tint_->setValue(match_.whiteDuv().value_or(0));
+        tint_->setValue(asking_.whiteDuv().value_or(0));
     }
-    const light::Wanted* wanted = match_.wanted();
+    const light::Wanted* wanted = focus_.wanted();
     through_->setVisible(wanted && wanted->spectrum && height() - through_->y() - 44 >= kLeastPlot);
     if (wanted && wanted->spectrum) {
         std::optional<colour::Spectrum> lamp;
@@ -366,9 +372,9 @@ void MatchView::placeRows() {
     get_->widget()->resize(wide, limit < 0 ? next : room);
     for (std::size_t i = 0; i < all.size(); ++i)
         types_[i]->setGeometry(0, tops[i], wide, types_[i]->heightAt(wide));
-    const std::pair now(room, match_.focusIndex());
+    const std::pair now(room, focus_.focusIndex());
     if (!types_.empty() && now != in_view_) // else it stays where it was scrolled
-        get_->ensureWidgetVisible(types_[match_.focusIndex()], 0, 0);
+        get_->ensureWidgetVisible(types_[focus_.focusIndex()], 0, 0);
     in_view_ = now;
 }
 
@@ -383,7 +389,7 @@ void MatchView::paintLeaders(QPainter& p) const {
         const double edge =
             place.centre.x() + std::sqrt(std::max(0.0, place.r * place.r - dy * dy));
         const int at = types_[i]->mapTo(this, QPoint(0, types_[i]->line())).y();
-        const QColor& c = i == match_.focusIndex() ? theme().rule : theme().hair;
+        const QColor& c = i == focus_.focusIndex() ? theme().rule : theme().hair;
         const int from = static_cast<int>(edge) + 9;
         p.fillRect(QRect(from, y - 3, 1, 7), c);
         if (!get_->geometry().contains(get_->x() + 1, at))
@@ -398,7 +404,7 @@ void MatchView::paintLeaders(QPainter& p) const {
 void MatchView::paintDisc(QPainter& p) {
     const auto [centre, r, lower, side, below] = places();
     const QRectF disc(centre.x() - r, centre.y() - r, 2 * r, 2 * r);
-    const light::Wanted* wanted = match_.wanted();
+    const light::Wanted* wanted = focus_.wanted();
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
     p.setPen(Qt::NoPen);
@@ -412,7 +418,7 @@ void MatchView::paintDisc(QPainter& p) {
     p.fillRect(QRectF(disc.left() - 1, disc.top() - 1, seam - disc.left() + 1, 2 * r + 2),
                wanted ? document_.colours().of(wanted->xyz) : theme().glass);
     for (std::size_t i = 0; i < all.size(); ++i) {
-        const auto& lamp = match_.rows()[i].lamp;
+        const auto& lamp = focus_.rows()[i].lamp;
         const double top = std::round(all[i].top) - (i == 0);
         const QRectF part(seam, top, r + 2, std::round(all[i].bottom) - top + 1);
         p.fillRect(part, colour::hasChromaticity(lamp.sent.xyz)
@@ -434,12 +440,12 @@ void MatchView::paintWant(QPainter& p) {
     const auto [centre, r, lower, side, below] = places();
     const int y = static_cast<int>(std::round(centre.y()));
     drawText(p, kMargin, 36, tr("Want"), typeface(Type::Title), theme().text);
-    const QString head = match_.headline();
+    const QString head = asking_.headline();
     if (head.isEmpty()) {
         drawText(p, kMargin, y - 12, tr("No colour yet"), typeface(Type::Title), theme().text);
     } else {
         const int w = drawText(p, kMargin, y - 12, head, typeface(Type::Asked), theme().bright);
-        const QString name = match_.headlineName();
+        const QString name = asking_.headlineName();
         const QFont face = typeface(Type::Title);
         const int room = static_cast<int>(centre.x() - r) - 16 - kMargin;
         if (textWidth(name, face) <= room - w - 10)
@@ -447,9 +453,9 @@ void MatchView::paintWant(QPainter& p) {
         else // over the number
             drawElided(p, kMargin, y - 44, room, name, face, theme().bright);
     }
-    drawText(p, kMargin, y + 22, match_.kindText(), typeface(Type::Small), theme().dim);
-    const light::Wanted* wanted = match_.wanted();
-    if (match_.lampK() && wanted) {
+    drawText(p, kMargin, y + 22, asking_.kindText(), typeface(Type::Small), theme().dim);
+    const light::Wanted* wanted = focus_.wanted();
+    if (asking_.lampK() && wanted) {
         drawText(p, kMargin, y + 44, tr("lets through"), typeface(Type::Small), theme().dim);
         drawTextRight(p, kMargin + side - 17, y + 44, numberText(100 * wanted->transmitted, 0),
                       typeface(Type::Work), theme().text);
@@ -458,8 +464,8 @@ void MatchView::paintWant(QPainter& p) {
     }
     drawText(p, kMargin, lower, tr("asked for as"), typeface(Type::Small), theme().dim);
     // What is wrong stands under the numbers.
-    const TypeRow* row = match_.focus();
-    const int under = match_.whiteK() ? 80 : match_.lampK() ? 50 : 28;
+    const TypeRow* row = focus_.focus();
+    const int under = asking_.whiteK() ? 80 : asking_.lampK() ? 50 : 28;
     QRect notes(kMargin, y + under, side, lower - 14 - y - under);
     if (row && row->lamp.colour && !row->lamp.colour->trouble.empty())
         notes.setTop(notes.top() + 4 +
@@ -470,7 +476,7 @@ void MatchView::paintWant(QPainter& p) {
                     typeface(Type::Small), theme().dim);
     if (through_->isVisible())
         drawText(p, kMargin, through_->y() - 12,
-                 match_.lampK() ? tr("light through the gel") : tr("light wanted"),
+                 asking_.lampK() ? tr("light through the gel") : tr("light wanted"),
                  typeface(Type::Small), theme().dim);
 }
 
@@ -481,7 +487,7 @@ void MatchView::paintEvent(QPaintEvent*) {
     paintWant(p);
     const int get = places().get();
     drawText(p, get, 36, tr("Get"), typeface(Type::Title), theme().text);
-    if (match_.rows().empty()) {
+    if (focus_.rows().empty()) {
         drawText(p, get, 60, tr("Choose lamps in the lineup: L"), typeface(Type::Small),
                  theme().text);
         return;

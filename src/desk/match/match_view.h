@@ -3,7 +3,8 @@
 // at the right, and how the type in focus mixes it below.
 #pragma once
 
-#include "desk/match/match_model.h"
+#include "desk/focus/asking.h"
+#include "desk/match/mix_model.h"
 
 #include <QAbstractButton>
 #include <QWidget>
@@ -48,7 +49,8 @@ private:
 class MatchView : public QWidget {
     Q_OBJECT
 public:
-    MatchView(Document& document, MatchModel& match, QWidget* parent);
+    MatchView(Document& document, FocusModel& focus, Asking& asking, QWidget* parent);
+    MixModel& mixing() { return *mixing_; }
     MixPanel& mix() { return *mix_; }
     SkinPanel& skin() { return *skin_; }
     AskedAs& askedAs() { return *asked_as_; }
@@ -87,7 +89,9 @@ private:
     void paintWant(QPainter& p);
 
     Document& document_;
-    MatchModel& match_;
+    FocusModel& focus_;
+    Asking& asking_;
+    MixModel* mixing_;
     MixPanel* mix_;
     NumberField* lamp_;
     NumberField* kelvin_;

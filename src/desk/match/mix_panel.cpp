@@ -6,6 +6,8 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/slot_chips.h"
 #include "desk/kit/stations.h"
+#include "desk/kit/watch.h"
+#include "desk/kit/words.h"
 #include "desk/match/level_column.h"
 
 #include <QMouseEvent>
@@ -25,14 +27,13 @@ constexpr int kScale = 24;          // room for the columns' one scale at the le
 constexpr double kMostGivenUp = 95; // percent, the end of the slider
 } // namespace
 
-MixPanel::MixPanel(Document& document, MatchModel& match, QWidget* parent)
-    : QWidget(parent), document_(document), match_(match),
+MixPanel::MixPanel(Document& document, FocusModel& focus, MixModel& mix, QWidget* parent)
+    : QWidget(parent), document_(document), focus_(focus), mix_(mix),
       intents_(new Stations(tr("Intent"),
                             tr("What to favour among all mixes that show the colour: the most "
                                "light, the spectrum nearest the wanted one, the best colour on "
                                "skin and cloth, or the least power"),
-                            {tr("Brightest"), tr("Truest"), tr("Kindest"), tr("Leanest")}, {}, true,
-                            this)),
+                            intentNames(), {}, true, this)),
       slider_(new ValueSlider(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
                               {0, kMostGivenUp, 1, 0}, this)),
       give_up_(new NumberField(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
@@ -51,18 +52,21 @@ MixPanel::MixPanel(Document& document, MatchModel& match, QWidget* parent)
     for (Button* b : {families_, hold_})
         b->setCheckable(true);
     connect(families_, &Button::clicked, this, &MixPanel::setFamilies);
-    connect(hold_, &Button::clicked, this, [this](bool on) { match_.setHolding(on); });
+    connect(hold_, &Button::clicked, this, [this](bool on) { mix_.setHolding(on); });
     connect(intents_, &Stations::stationChosen, this,
-            [this](int i) { match_.setIntent(static_cast<mix::Intent>(i)); });
+            [this](int i) { mix_.setIntent(static_cast<mix::Intent>(i)); });
     for (ValueControl* c :
          {static_cast<ValueControl*>(slider_), static_cast<ValueControl*>(give_up_)}) {
         connect(c, &ValueControl::valueEdited, this,
-                [this](double value, int gesture) { match_.setGiveUp(value / 100, gesture); });
-        connect(c, &ValueControl::resetWanted, this, [this] { match_.setGiveUp(0.3, 0); });
+                [this](double value, int gesture) { mix_.setGiveUp(value / 100, gesture); });
+        connect(c, &ValueControl::resetWanted, this, [this] { mix_.setGiveUp(0.3, 0); });
     }
-    connect(again_, &Button::clicked, this, [this] { match_.solveAgain(); });
-    connect(&match_, &MatchModel::rowsChanged, this, &MixPanel::refresh);
-    connect(&match_, &MatchModel::tradeOffComputed, this, [this] { update(); });
+    connect(again_, &Button::clicked, this, [this] { mix_.solveAgain(); });
+    watch(focus_, &FocusModel::rowsChanged, this, [this] {
+        refresh();
+        mix_.askTradeOff();
+    });
+    connect(&mix_, &MixModel::tradeOffComputed, this, [this] { update(); });
     again_->hide();
 }
 
@@ -154,13 +158,13 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         s->deleteLater();
     strips_.clear();
     strip_parts_.clear();
-    families_shown_ = families_->isChecked() ? match_.families() : decltype(families_shown_){};
+    families_shown_ = families_->isChecked() ? mix_.families() : decltype(families_shown_){};
     for (const auto& family : families_shown_) {
         auto* column = new LevelColumn(family.name, this);
         connect(column, &LevelColumn::valueEdited, this, [this, family](double value, int gesture) {
-            match_.setFamilyDrive(family, value / 100, gesture);
+            mix_.setFamilyDrive(family, value / 100, gesture);
         });
-        connect(column, &LevelColumn::resetWanted, this, [this] { match_.solveAgain(); });
+        connect(column, &LevelColumn::resetWanted, this, [this] { mix_.solveAgain(); });
         column->show();
         columns_.push_back(column);
     }
@@ -171,11 +175,10 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         const QString name = toQt(mixer->type().partName(e));
         if (mixer->type().part(e).kind == light::PartKind::Wheel) {
             auto* strip = new SlotStrip(name, this);
-            connect(strip, &SlotStrip::slotChosen, this, [this, e](double setting, int gesture) {
-                match_.setDrive(e, setting, gesture);
-            });
-            connect(strip, &SlotStrip::resetWanted, this, [this] { match_.solveAgain(); });
-            connect(strip, &SlotStrip::pinWanted, this, [this, e] { match_.togglePin(e); });
+            connect(strip, &SlotStrip::slotChosen, this,
+                    [this, e](double setting, int gesture) { mix_.setDrive(e, setting, gesture); });
+            connect(strip, &SlotStrip::resetWanted, this, [this] { mix_.solveAgain(); });
+            connect(strip, &SlotStrip::pinWanted, this, [this, e] { mix_.togglePin(e); });
             strip->show();
             strips_.push_back(strip);
             strip_parts_.push_back(e);
@@ -185,10 +188,10 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         auto* column = new LevelColumn(name, this);
         column->setShortName(name.section(' ', 0, 0).toLower()); // "deep red": deep
         connect(column, &LevelColumn::valueEdited, this,
-                [this, e](double value, int gesture) { match_.setDrive(e, value / 100, gesture); });
-        connect(column, &LevelColumn::resetWanted, this, [this] { match_.solveAgain(); });
-        connect(column, &LevelColumn::pinWanted, this, [this, e] { match_.togglePin(e); });
-        connect(column, &LevelColumn::keepOutWanted, this, [this, e] { match_.toggleKeepOut(e); });
+                [this, e](double value, int gesture) { mix_.setDrive(e, value / 100, gesture); });
+        connect(column, &LevelColumn::resetWanted, this, [this] { mix_.solveAgain(); });
+        connect(column, &LevelColumn::pinWanted, this, [this, e] { mix_.togglePin(e); });
+        connect(column, &LevelColumn::keepOutWanted, this, [this, e] { mix_.toggleKeepOut(e); });
         column->show();
         columns_.push_back(column);
     }
@@ -207,10 +210,10 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
 void MixPanel::mousePressEvent(QMouseEvent* event) {
     const QRect curve = curveRect();
     if (event->button() != Qt::LeftButton || compact_ || !curve.contains(event->pos()) ||
-        match_.tradeOff().size() < 2)
+        mix_.tradeOff().size() < 2)
         return QWidget::mousePressEvent(event);
     const double share = (event->pos().x() - curve.left()) / static_cast<double>(curve.width());
-    match_.setGiveUp(share * kMostGivenUp / 100, 0);
+    mix_.setGiveUp(share * kMostGivenUp / 100, 0);
 }
 
 void MixPanel::setFamilies(bool on) {
@@ -220,7 +223,7 @@ void MixPanel::setFamilies(bool on) {
 }
 
 void MixPanel::refresh() {
-    const TypeRow* row = match_.focus();
+    const TypeRow* row = focus_.focus();
     std::string of = row ? row->key.type + "\n" + row->key.mode : std::string();
     for (std::size_t e = 0; row && e < row->lamp.mixer->type().partCount(); ++e)
         of += "\n" + row->lamp.mixer->type().partName(e); // a changed type has other columns
@@ -228,7 +231,7 @@ void MixPanel::refresh() {
         columns_of_ = of;
         makeColumns(row ? row->lamp.mixer.get() : nullptr);
     }
-    const auto wish = match_.wish();
+    const auto wish = focus_.wish();
     intents_->setEnabled(wish.has_value());
     if (wish) {
         intents_->setChosen(static_cast<int>(wish->intent));
@@ -246,7 +249,7 @@ void MixPanel::refresh() {
         colour::Xyz light{0, 0, 0};
         for (const std::size_t e : family.parts)
             light = light + row->lamp.mixer->partLight(e);
-        columns_[i]->setValue(100 * match_.familyDrive(family));
+        columns_[i]->setValue(100 * mix_.familyDrive(family));
         columns_[i]->setLight(document_.colours().of(light), false, false);
     }
     for (std::size_t i = 0; row && i < strips_.size(); ++i)
@@ -256,9 +259,9 @@ void MixPanel::refresh() {
     for (std::size_t i = 0; row && i < parts_.size(); ++i) {
         const std::size_t e = parts_[i];
         const auto& mixer = *row->lamp.mixer;
-        columns_[i]->setValue(100 * match_.drive(e));
-        columns_[i]->setLight(document_.colours().of(mixer.partLight(e)), match_.keptOut(e),
-                              match_.pinned(e));
+        columns_[i]->setValue(100 * mix_.drive(e));
+        columns_[i]->setLight(document_.colours().of(mixer.partLight(e)), mix_.keptOut(e),
+                              mix_.pinned(e));
         columns_[i]->setEnabled(mixer.usable(e));
     }
     update();
@@ -266,7 +269,7 @@ void MixPanel::refresh() {
 
 void MixPanel::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    const TypeRow* row = match_.focus();
+    const TypeRow* row = focus_.focus();
     const int w = drawText(p, 0, 14, tr("Mix"), typeface(Type::Title), theme().bright);
     if (!row)
         return;
@@ -276,10 +279,10 @@ void MixPanel::paintEvent(QPaintEvent*) {
     const QString by_hand = row->lamp.by_hand ? tr(", by hand") : QString();
     const int x = top() ? 0 : w + 14;
     const int room = top() ? width() : width() - unit - light - 20 - x;
-    drawElided(p, x, 14 + top(), room, match_.lampsText() + by_hand, typeface(Type::Small),
+    drawElided(p, x, 14 + top(), room, focus_.lampsText() + by_hand, typeface(Type::Small),
                theme().dim);
     paintNames(p);
-    const auto wish = match_.wish();
+    const auto wish = focus_.wish();
     if (!columns_.empty()) { // the columns' scale, every tenth
         const int top = columns_.front()->y() + 4;
         const int well = columns_.front()->height() - 4 - LevelColumn::kBelow;
@@ -298,7 +301,7 @@ void MixPanel::paintEvent(QPaintEvent*) {
         return;
     }
     // What is gained over what is given up; it stands on the slider below.
-    const auto& trade = match_.tradeOff();
+    const auto& trade = mix_.tradeOff();
     const QRect r = curveRect();
     if (trade.size() >= 2 && !compact_) {
         double low = trade.front().value;
@@ -334,7 +337,7 @@ void MixPanel::paintEvent(QPaintEvent*) {
         p.drawEllipse(at, 4, 4);
         const QString ssi = numberText(here, 0);
         const int value = textWidth(ssi, typeface(Type::Work));
-        const QString name = match_.tradeOffName();
+        const QString name = mix_.tradeOffName();
         const int label = textWidth(name, typeface(Type::Small));
         const int label_x = std::clamp(static_cast<int>(at.x()) - (value + label + 5) / 2, 0,
                                        width() - value - label - 5);
@@ -342,11 +345,9 @@ void MixPanel::paintEvent(QPaintEvent*) {
                  theme().dim);
         drawText(p, label_x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
                  theme().bright);
-    } else if (const light::Wanted* wanted = match_.wanted();
-               wanted && !wanted->spectrum && !compact_) {
-        drawWrapped(p, QRect(0, top() + 64, width(), 36),
-                    tr("No curve: a colour typed as numbers has no spectrum."),
-                    typeface(Type::Small), theme().dim);
+    } else if (!compact_) {
+        drawWrapped(p, QRect(0, top() + 64, width(), 36), mix_.noTradeOff(), typeface(Type::Small),
+                    theme().dim);
     }
     drawText(p, 0, give_up_->y() + 17, tr("Give-up"), typeface(Type::Work), theme().text);
 }
@@ -354,11 +355,11 @@ void MixPanel::paintEvent(QPaintEvent*) {
 // As the rest is now, at full also where the lamp is dimmed.
 void MixPanel::showSlots(const TypeRow& row, std::size_t strip) {
     const std::size_t part = strip_parts_[strip];
-    const light::Wanted* wanted = match_.wanted();
+    const light::Wanted* wanted = focus_.wanted();
     strips_[strip]->setChips(slotChips(row.lamp.mixer->type(), part, row.lamp.sent.drives,
                                        wanted ? std::optional(wanted->uv()) : std::nullopt,
                                        document_.colours()));
-    strips_[strip]->setChosen(match_.drive(part), match_.pinned(part));
+    strips_[strip]->setChosen(mix_.drive(part), mix_.pinned(part));
 }
 
 void MixPanel::paintNames(QPainter& p) {

@@ -2,7 +2,7 @@
 // Mix: the intent, what it gives up, and one level column per emitter of the type in focus.
 #pragma once
 
-#include "desk/match/match_model.h"
+#include "desk/match/mix_model.h"
 
 #include <QWidget>
 
@@ -18,7 +18,7 @@ class ValueSlider;
 class MixPanel : public QWidget {
     Q_OBJECT
 public:
-    MixPanel(Document& document, MatchModel& match, QWidget* parent);
+    MixPanel(Document& document, FocusModel& focus, MixModel& mix, QWidget* parent);
     const std::vector<LevelColumn*>& columns() const { return columns_; }
     const std::vector<SlotStrip*>& strips() const { return strips_; } // of wheels and scrollers
     void setFamilies(bool on); // a column for warm, green, blue, white and all
@@ -47,7 +47,8 @@ private:
     void showSlots(const TypeRow& row, std::size_t strip);
 
     Document& document_;
-    MatchModel& match_;
+    FocusModel& focus_;
+    MixModel& mix_;
     Stations* intents_;
     ValueSlider* slider_;
     NumberField* give_up_;
@@ -56,9 +57,9 @@ private:
     Button* hold_;
     std::vector<LevelColumn*> columns_;
     std::vector<SlotStrip*> strips_;
-    std::vector<std::size_t> strip_parts_;           // of the type, one for each strip
-    std::vector<std::size_t> parts_;                 // of the type, one for each column
-    std::vector<MatchModel::Family> families_shown_; // instead of parts_, one for each column
+    std::vector<std::size_t> strip_parts_;         // of the type, one for each strip
+    std::vector<std::size_t> parts_;               // of the type, one for each column
+    std::vector<MixModel::Family> families_shown_; // instead of parts_, one for each column
     std::string columns_of_;
     bool compact_ = false; // no room for the trade-off curve
 };

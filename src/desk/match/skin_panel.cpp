@@ -4,6 +4,7 @@
 #include "colour/lamp.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "light/levels.h"
 
 #include <QPainterPath>
@@ -16,12 +17,12 @@ constexpr int kColumns = 3;
 constexpr std::size_t kSkins = 4; // of the samples, the first
 } // namespace
 
-SkinPanel::SkinPanel(Document& document, MatchModel& match, QWidget* parent)
-    : QWidget(parent), document_(document), match_(match) {
+SkinPanel::SkinPanel(Document& document, FocusModel& focus, QWidget* parent)
+    : QWidget(parent), document_(document), focus_(focus) {
     setAccessibleName(tr("On skin and cloth"));
     setToolTip(tr("Left half: under the light wanted. Right half: under what the type in focus "
                   "makes. ΔE in CAM16-UCS, the eye adapted to the lamp: below 1 nobody sees it"));
-    connect(&match_, &MatchModel::rowsChanged, this, &SkinPanel::ask);
+    watch(focus_, &FocusModel::rowsChanged, this, [this] { ask(); });
 }
 
 double SkinPanel::worst() const {
@@ -32,7 +33,7 @@ double SkinPanel::worst() const {
 }
 
 void SkinPanel::ask() {
-    const TypeRow* row = match_.focus();
+    const TypeRow* row = focus_.focus();
     if (!row || !row->lamp.colour || !row->lamp.colour->wanted.spectrum ||
         !(row->lamp.sent.xyz.Y > 0)) {
         document_.forget("skin");
@@ -53,9 +54,30 @@ void SkinPanel::ask() {
         },
         [this](const std::vector<colour::SurfaceSeen>& seen) {
             seen_ = seen;
-            setAccessibleDescription(tr("largest difference on skin %1").arg(worst(), 0, 'f', 1));
+            setAccessibleDescription(
+                tr("largest difference on skin %1").arg(numberText(worst(), 1)));
             update();
         });
+}
+
+QRectF SkinPanel::discOf(std::size_t sample) const {
+    const int rows = (static_cast<int>(seen_.size()) + kColumns - 1) / kColumns;
+    const double wide = width() / static_cast<double>(kColumns);
+    const double high = (height() - 22.0) / rows;
+    const double r = std::min(wide / 2 - 4, (high - 32) / 2);
+    const int column = static_cast<int>(sample) % kColumns;
+    const int row = static_cast<int>(sample) / kColumns;
+    return {std::round((column + 0.5) * wide) - r, std::round(22 + row * high + r) - r, 2 * r,
+            2 * r};
+}
+
+std::vector<PaintedPart> SkinPanel::parts() {
+    const auto& samples = document_.library().surfaces().gels;
+    std::vector<PaintedPart> all;
+    for (std::size_t i = 0; i < seen_.size() && i < samples.size(); ++i)
+        all.push_back({toQt(samples[i].id), tr("ΔE %1").arg(numberText(seen_[i].delta_e, 1)),
+                       discOf(i).toRect()});
+    return all;
 }
 
 void SkinPanel::paintEvent(QPaintEvent*) {
@@ -63,7 +85,7 @@ void SkinPanel::paintEvent(QPaintEvent*) {
     drawText(p, 0, 14, tr("On skin and cloth"), typeface(Type::Work), theme().bright);
     drawTextRight(p, width(), 14, tr("ΔE"), typeface(Type::Small), theme().dim);
     if (seen_.empty()) {
-        if (match_.wanted())
+        if (focus_.wanted())
             drawWrapped(p, QRect(0, 26, width(), 130),
                         tr("A colour typed as numbers has no spectrum: how it looks on skin "
                            "depends on the light that has it. Ask for a gel, a white or a measured "
@@ -72,16 +94,11 @@ void SkinPanel::paintEvent(QPaintEvent*) {
         return;
     }
     const auto& samples = document_.library().surfaces().gels;
-    const int rows = (static_cast<int>(seen_.size()) + kColumns - 1) / kColumns;
-    const double wide = width() / static_cast<double>(kColumns);
-    const double high = (height() - 22.0) / rows;
-    const double r = std::min(wide / 2 - 4, (high - 32) / 2);
     p.setRenderHint(QPainter::Antialiasing);
     for (std::size_t i = 0; i < seen_.size() && i < samples.size(); ++i) {
-        const int column = static_cast<int>(i) % kColumns;
-        const int row = static_cast<int>(i) / kColumns;
-        const QPointF centre(std::round((column + 0.5) * wide), std::round(22 + row * high + r));
-        const QRectF disc(centre.x() - r, centre.y() - r, 2 * r, 2 * r);
+        const QRectF disc = discOf(i);
+        const QPointF centre = disc.center();
+        const double r = disc.width() / 2;
         p.setPen(Qt::NoPen);
         p.save();
         QPainterPath whole;

@@ -4,17 +4,19 @@
 #pragma once
 
 #include "colour/seen.h"
-#include "desk/match/match_model.h"
+#include "desk/focus/focus_model.h"
+#include "desk/kit/accessible.h"
 
 #include <QWidget>
 
 namespace zelo::desk {
 
-class SkinPanel : public QWidget {
+class SkinPanel : public QWidget, public HasParts {
     Q_OBJECT
 public:
-    SkinPanel(Document& document, MatchModel& match, QWidget* parent);
+    SkinPanel(Document& document, FocusModel& focus, QWidget* parent);
     const std::vector<colour::SurfaceSeen>& seen() const { return seen_; }
+    std::vector<PaintedPart> parts() override; // the samples
     double worst() const; // largest difference on skin; NaN when nothing is seen
 
 protected:
@@ -22,8 +24,9 @@ protected:
 
 private:
     void ask();
+    QRectF discOf(std::size_t sample) const;
     Document& document_;
-    MatchModel& match_;
+    FocusModel& focus_;
     std::vector<colour::SurfaceSeen> seen_;
 };
 

@@ -9,11 +9,11 @@
 
 namespace zelo::desk {
 
-SplitField::SplitField(Document& document, MatchModel& match, QWidget* window)
-    : Overlay(window), document_(document), match_(match) {
+SplitField::SplitField(Document& document, FocusModel& focus, QWidget* window)
+    : Overlay(window), document_(document), focus_(focus) {
     setAccessibleName(tr("Split field"));
     setToolTip(tr("Wanted at the left, got at the right (Z or a press closes)"));
-    connect(&match_, &MatchModel::rowsChanged, this, [this] { update(); });
+    connect(&focus_, &FocusModel::rowsChanged, this, [this] { update(); });
 }
 
 void SplitField::mousePressEvent(QMouseEvent*) {
@@ -22,19 +22,19 @@ void SplitField::mousePressEvent(QMouseEvent*) {
 
 namespace {
 
-void paintSplit(QPainter& p, const QRect& room, const Document& document, const MatchModel& match) {
+void paintSplit(QPainter& p, const QRect& room, const Document& document, const FocusModel& focus) {
     paintGround(p, room, theme().bench);
     const int seam = room.width() / 2;
-    const light::Wanted* wanted = match.wanted();
+    const light::Wanted* wanted = focus.wanted();
     p.fillRect(0, 0, seam, room.height(),
                wanted ? document.colours().of(wanted->xyz) : theme().glass);
     // Every type of the lineup touches the wanted half, the one in focus half the height.
-    const auto& rows = match.rows();
+    const auto& rows = focus.rows();
     double y = 0;
     for (std::size_t i = 0; i < rows.size(); ++i) {
-        const bool focus = i == match.focusIndex();
+        const bool in_focus = i == focus.focusIndex();
         const double share = rows.size() == 1 ? 1
-                             : focus          ? 0.5
+                             : in_focus       ? 0.5
                                               : 0.5 / static_cast<double>(rows.size() - 1);
         const auto& xyz = rows[i].lamp.sent.xyz;
         const QRectF part(seam, std::round(y), room.width() - seam,
@@ -54,19 +54,19 @@ void paintSplit(QPainter& p, const QRect& room, const Document& document, const 
 
 void SplitField::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    paintSplit(p, rect(), document_, match_);
+    paintSplit(p, rect(), document_, focus_);
 }
 
 // --- SplitWindow -----------------------------------------------------------------------------
 
-SplitWindow::SplitWindow(Document& document, MatchModel& match, QWidget* window)
-    : QWidget(window, Qt::Window), document_(document), match_(match) {
+SplitWindow::SplitWindow(Document& document, FocusModel& focus, QWidget* window)
+    : QWidget(window, Qt::Window), document_(document), focus_(focus) {
     setAccessibleName(tr("Split field, its own window"));
     setToolTip(tr("Wanted at the left, got at the right: put it on another screen (Esc closes, F "
                   "fills the screen)"));
     setWindowTitle(tr("Wanted and got"));
     resize(640, 480);
-    connect(&match_, &MatchModel::rowsChanged, this, [this] { update(); });
+    connect(&focus_, &FocusModel::rowsChanged, this, [this] { update(); });
     watch(document_, this, Change::Seen, [this] { update(); });
 }
 
@@ -81,7 +81,7 @@ void SplitWindow::keyPressEvent(QKeyEvent* event) {
 
 void SplitWindow::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    paintSplit(p, rect(), document_, match_);
+    paintSplit(p, rect(), document_, focus_);
 }
 
 } // namespace zelo::desk

@@ -3,15 +3,15 @@
 // looked at from afar, on a second screen, or beside a real gel. One key opens and closes it.
 #pragma once
 
+#include "desk/focus/focus_model.h"
 #include "desk/kit/overlay.h"
-#include "desk/match/match_model.h"
 
 namespace zelo::desk {
 
 class SplitField : public Overlay {
     Q_OBJECT
 public:
-    SplitField(Document& document, MatchModel& match, QWidget* window);
+    SplitField(Document& document, FocusModel& focus, QWidget* window);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -19,14 +19,14 @@ protected:
 
 private:
     Document& document_;
-    MatchModel& match_;
+    FocusModel& focus_;
 };
 
 // The same in a window of its own, for a second screen: it stays while one works.
 class SplitWindow : public QWidget {
     Q_OBJECT
 public:
-    SplitWindow(Document& document, MatchModel& match, QWidget* window);
+    SplitWindow(Document& document, FocusModel& focus, QWidget* window);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -34,7 +34,7 @@ protected:
 
 private:
     Document& document_;
-    MatchModel& match_;
+    FocusModel& focus_;
 };
 
 } // namespace zelo::desk

@@ -5,6 +5,7 @@
 #include "colour/ssi.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/words.h"
 #include "light/levels.h"
 #include "mix/miss.h"
 
@@ -86,17 +87,17 @@ FullNumbers numbersOf(const play::StageLamp& lamp, const colour::Spectrum& white
     add(QObject::tr("agreement on 99 surfaces"), NAN,
         colour::agreementOf(*wanted->spectrum, got, wanted->lamp.value_or(white)), 0);
     for (const auto& miss : mix::missByObserver(*wanted->spectrum, got))
-        n.observers.emplace_back(QObject::tr(mix::words(miss.observer)), miss.miss_uv);
+        n.observers.emplace_back(observerName(miss.observer), miss.miss_uv);
     return n;
 }
 
 } // namespace
 
-FullReadings::FullReadings(Document& document, MatchModel& match, QWidget* parent)
-    : Overlay(parent), document_(document), match_(match) {
+FullReadings::FullReadings(Document& document, FocusModel& focus, QWidget* parent)
+    : Overlay(parent), document_(document), focus_(focus) {
     setAccessibleName(tr("Readings in full"));
     setToolTip(tr("Every number of the type in focus (I or a press closes)"));
-    connect(&match_, &MatchModel::rowsChanged, this, &FullReadings::ask);
+    connect(&focus_, &FocusModel::rowsChanged, this, &FullReadings::ask);
 }
 
 void FullReadings::open() {
@@ -112,7 +113,7 @@ const FullNumbers::Row* FullReadings::row(const QString& name) const {
 }
 
 void FullReadings::ask() {
-    const TypeRow* row = match_.focus();
+    const TypeRow* row = focus_.focus();
     if (!isVisible() || !row)
         return;
     document_.later(
@@ -167,11 +168,11 @@ void FullReadings::paintBins(QPainter& p, const QRectF& room) const {
 void FullReadings::paintEvent(QPaintEvent*) {
     QPainter p(this);
     paintGround(p, rect(), theme().bench);
-    const TypeRow* row = match_.focus();
+    const TypeRow* row = focus_.focus();
     const int w =
         drawText(p, kMargin, 36, tr("Readings in full"), typeface(Type::Title), theme().bright);
     drawText(p, kMargin + w + 14, 36,
-             row ? tr("%1, at full; I closes").arg(match_.lampsText()) : QString(),
+             row ? tr("%1, at full; I closes").arg(focus_.lampsText()) : QString(),
              typeface(Type::Small), theme().dim);
     const int bin_width = std::clamp(width() - 3 * kMargin - 376, 200, 290);
     const int got_right = std::min(kMargin + 350, width() - 3 * kMargin - bin_width - 26);

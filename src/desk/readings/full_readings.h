@@ -4,8 +4,8 @@
 #pragma once
 
 #include "colour/rendering.h"
+#include "desk/focus/focus_model.h"
 #include "desk/kit/overlay.h"
-#include "desk/match/match_model.h"
 
 namespace zelo::desk {
 
@@ -24,7 +24,7 @@ struct FullNumbers {
 class FullReadings : public Overlay {
     Q_OBJECT
 public:
-    FullReadings(Document& document, MatchModel& match, QWidget* parent);
+    FullReadings(Document& document, FocusModel& focus, QWidget* parent);
     void open() override;
     const FullNumbers& numbers() const { return numbers_; }
     const FullNumbers::Row* row(const QString& name) const; // null when there is none
@@ -40,7 +40,7 @@ private:
     void ask();
     void paintBins(QPainter& p, const QRectF& room) const;
     Document& document_;
-    MatchModel& match_;
+    FocusModel& focus_;
     FullNumbers numbers_;
 };
 

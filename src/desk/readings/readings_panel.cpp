@@ -25,9 +25,9 @@ constexpr int kMostRows = 7;
 constexpr int kOwn = 4; // rows that are known at once
 } // namespace
 
-ReadingsPanel::ReadingsPanel(Document& document, MatchModel& match, QWidget* parent)
-    : QWidget(parent), document_(document), match_(match),
-      map_(new ReachMap(document, match, this)),
+ReadingsPanel::ReadingsPanel(Document& document, FocusModel& focus, Asking& asking, QWidget* parent)
+    : QWidget(parent), document_(document), focus_(focus),
+      map_(new ReachMap(document, focus, asking, this)),
       spectrum_(new SpectrumPlot(
           tr("Spectrum"), tr("The emitters of the mix, stacked; the line is the light wanted"),
           false, this)),
@@ -37,7 +37,7 @@ ReadingsPanel::ReadingsPanel(Document& document, MatchModel& match, QWidget* par
     setAccessibleName(tr("Readings"));
     connect(keep_, &Button::clicked, this, &ReadingsPanel::keepWanted);
     connect(put_down_, &Button::clicked, this, &ReadingsPanel::putDownWanted);
-    connect(&match_, &MatchModel::rowsChanged, this, &ReadingsPanel::refresh);
+    watch(focus_, &FocusModel::rowsChanged, this, [this] { refresh(); });
     watch(document_, this, Change::Hand, [this] {
         const bool holding = !document_.state().hand->empty();
         for (Button* b : {keep_, put_down_}) {
@@ -60,13 +60,13 @@ void ReadingsPanel::resizeEvent(QResizeEvent*) {
 }
 
 void ReadingsPanel::refresh() {
-    const TypeRow* row = match_.focus();
+    const TypeRow* row = focus_.focus();
     // The indices come later: until then those before stand, so that nothing jumps in a drag.
     std::vector<ReadingRow> indices;
     if (rows_.size() > kOwn && row && row->key == indices_of_)
         indices.assign(rows_.begin() + kOwn, rows_.end());
     rows_.clear();
-    const light::Wanted* wanted = match_.wanted();
+    const light::Wanted* wanted = focus_.wanted();
     if (!row) {
         spectrum_->showNothing();
         return update();
@@ -93,7 +93,7 @@ void ReadingsPanel::refresh() {
 
 // Indices of the light take longer than a repaint: worker, then the rows grow.
 void ReadingsPanel::askRendering() {
-    const TypeRow* row = match_.focus();
+    const TypeRow* row = focus_.focus();
     struct Indices {
         double wanted_rf = NAN, got_rf = NAN, agreement = NAN, ssi = NAN;
     };
@@ -123,17 +123,35 @@ void ReadingsPanel::askRendering() {
         [this](const Indices& i) {
             rows_.resize(kOwn);
             rows_.push_back({tr("R_f"), i.wanted_rf, i.got_rf, 0});
-            rows_.push_back({tr("agreement"), NAN, i.agreement, 0});
-            rows_.push_back({tr("SSI to wanted"), NAN, i.ssi, 0});
+            rows_.push_back({tr("agreement"), NAN, i.agreement, 0, true});
+            rows_.push_back({tr("SSI to wanted"), NAN, i.ssi, 0, true});
             update();
         });
+}
+
+int ReadingsPanel::firstLine() const {
+    return spectrum_->geometry().bottom() + 18 + kRow + 1;
+}
+
+std::vector<PaintedPart> ReadingsPanel::parts() {
+    std::vector<PaintedPart> all;
+    int y = firstLine();
+    for (const ReadingRow& r : rows_) {
+        const QString got = numberOrDash(r.got, r.decimals);
+        all.push_back(
+            {r.name,
+             r.one ? got : tr("wanted %1, got %2").arg(numberOrDash(r.wanted, r.decimals), got),
+             QRect(kMargin, y - kRow + 6, width() - 2 * kMargin, kRow - 1)});
+        y += kRow - 1;
+    }
+    return all;
 }
 
 void ReadingsPanel::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.fillRect(rect(), theme().side);
     const int right = width() - kMargin;
-    const TypeRow* row = match_.focus();
+    const TypeRow* row = focus_.focus();
     drawText(p, kMargin, 32, row ? tr("Reach of %1").arg(row->name) : tr("Reach"),
              typeface(Type::Work), theme().bright);
     drawTextRight(p, right, 32, tr("u′ v′"), typeface(Type::Small), theme().dim);
@@ -141,7 +159,7 @@ void ReadingsPanel::paintEvent(QPaintEvent*) {
     drawText(p, kMargin, plot - 12, tr("Spectrum"), typeface(Type::Work), theme().bright);
     drawTextRight(p, right, plot - 12, tr("wanted as line"), typeface(Type::Small), theme().dim);
 
-    int y = spectrum_->geometry().bottom() + 18;
+    int y = firstLine() - kRow - 1;
     const int wanted_right = width() - 92;
     drawTextRight(p, wanted_right, y, tr("wanted"), typeface(Type::Small), theme().dim);
     drawTextRight(p, right, y, tr("got"), typeface(Type::Small), theme().dim);
@@ -149,10 +167,7 @@ void ReadingsPanel::paintEvent(QPaintEvent*) {
     y += kRow + 1;
     for (const ReadingRow& r : rows_) {
         drawText(p, kMargin, y, r.name, typeface(Type::Work), theme().text);
-        // An index that compares the two has no "wanted" of its own.
-        const bool one = !std::isfinite(r.wanted) && r.decimals == 0 && r.name != tr("kelvin") &&
-                         r.name != tr("R_f");
-        if (!one)
+        if (!r.one)
             drawTextRight(p, wanted_right, y, numberOrDash(r.wanted, r.decimals),
                           typeface(Type::Work), theme().text);
         drawTextRight(p, right, y, numberOrDash(r.got, r.decimals), typeface(Type::Work),

@@ -2,7 +2,8 @@
 // Readings on the right: reach map, spectrum, and the numbers of what is in focus, wanted and got.
 #pragma once
 
-#include "desk/match/match_model.h"
+#include "desk/focus/asking.h"
+#include "desk/kit/accessible.h"
 
 #include <QWidget>
 #include <optional>
@@ -19,13 +20,15 @@ struct ReadingRow {
     double wanted;
     double got;
     int decimals;
+    bool one = false; // it compares the two: there is no "wanted" of its own
 };
 
-class ReadingsPanel : public QWidget {
+class ReadingsPanel : public QWidget, public HasParts {
     Q_OBJECT
 public:
-    ReadingsPanel(Document& document, MatchModel& match, QWidget* parent);
+    ReadingsPanel(Document& document, FocusModel& focus, Asking& asking, QWidget* parent);
     const std::vector<ReadingRow>& rows() const { return rows_; }
+    std::vector<PaintedPart> parts() override; // the rows
 
 signals:
     void keepWanted();
@@ -37,10 +40,11 @@ protected:
 
 private:
     void refresh();
+    int firstLine() const; // baseline of the first row
     void askRendering();
 
     Document& document_;
-    MatchModel& match_;
+    FocusModel& focus_;
     ReachMap* map_;
     SpectrumPlot* spectrum_;
     Button* keep_;

@@ -2,7 +2,8 @@
 // A fixture type's emitters in the u'v' diagram and the hull that they span.
 #pragma once
 
-#include "desk/kit/light_colours.h"
+#include "desk/kit/accessible.h"
+#include "desk/kit/reach_picture.h"
 #include "light/fixture_type.h"
 
 #include <QWidget>
@@ -10,21 +11,23 @@
 
 namespace zelo::desk {
 
-class HullPlot : public QWidget {
+class HullPlot : public QWidget, public HasParts {
     Q_OBJECT
 public:
     explicit HullPlot(QWidget* parent);
     // Null shows nothing. `colours` outlives the plot's next repaint.
     void show(std::shared_ptr<const light::FixtureType> type, const LightColours& colours);
     const std::vector<colour::Uv>& hull() const { return hull_; }
+    std::vector<PaintedPart> parts() override; // the emitters
 
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
-    QPointF toMap(const colour::Uv& uv) const;
     std::shared_ptr<const light::FixtureType> type_;
     std::vector<colour::Uv> hull_;
+    ReachPicture picture_;
     const LightColours* colours_ = nullptr;
 };
 

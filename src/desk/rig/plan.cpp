@@ -3,6 +3,8 @@
 
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
+#include "desk/kit/lamp_marks.h"
+#include "desk/kit/light_pools.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 #include "show/arrange.h"
@@ -13,7 +15,6 @@
 #include <QWheelEvent>
 #include <algorithm>
 #include <cmath>
-#include <map>
 #include <set>
 
 namespace zelo::desk {
@@ -21,37 +22,11 @@ namespace zelo::desk {
 using show::FixtureId;
 
 namespace {
-constexpr double kLamp = 8;     // half the size of a lamp, px
+constexpr double kLamp = kLampMark;
 constexpr double kSnap_m = 0.1; // a dragged lamp stands on tenths of a metre
-constexpr double kDegree = 3.14159265358979323846 / 180;
 constexpr double kMargin_m = 0.9;
 constexpr std::size_t kMostLooked = 300; // lamps: more are not kept from labels
 constexpr double kLeastScale = 4, kMostScale = 400;
-
-constexpr int kShapes = 6;
-
-// A shape for each type in the show, so that types are told apart without colour; the seventh has
-// the first shape again with a bar through it, the thirteenth two.
-QPolygonF shapeOf(int kind) {
-    QPolygonF shape;
-    const int corners = std::array{4, 24, 6, 3, 5, 8}[static_cast<std::size_t>(kind % kShapes)];
-    const double turn = corners == 4 ? 45 : corners == 6 ? 0 : corners == 8 ? 22.5 : -90;
-    const double r = corners == 4 ? kLamp * 1.3 : corners == 3 ? kLamp * 1.25 : kLamp;
-    for (int i = 0; i < corners; ++i) {
-        const double a = (turn + 360.0 * i / corners) * kDegree;
-        shape << QPointF(r * std::cos(a), r * std::sin(a));
-    }
-    return shape;
-}
-
-// Types in the order in which lamps of them came into the show: one more changes none before it.
-std::map<std::string, int> kindsOf(const show::Show& show) {
-    std::map<std::string, int> kinds;
-    for (const auto& [id, f] : show.fixtures)
-        kinds.emplace(f->type, static_cast<int>(kinds.size()));
-    return kinds;
-}
-
 } // namespace
 
 Plan::Plan(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
@@ -226,41 +201,6 @@ void Plan::paintStage(QPainter& p) {
     }
 }
 
-// The light of all lamps added up, on paper a third as fine: soft, and cheap for hundreds.
-void Plan::paintLight(QPainter& p) {
-    constexpr int kCoarse = 3;
-    QImage light(std::max(1, width() / kCoarse), std::max(1, height() / kCoarse),
-                 QImage::Format_ARGB32_Premultiplied);
-    light.fill(Qt::transparent);
-    QPainter q(&light);
-    q.setCompositionMode(QPainter::CompositionMode_Plus);
-    q.setPen(Qt::NoPen);
-    const double master = document_.stage().controls.master;
-    std::set<FixtureId> shown;
-    for (const auto& [id, f] : seen())
-        shown.insert(id);
-    for (const auto& lamp : document_.stage().lamps) {
-        const auto* f = document_.show().fixture(lamp.id);
-        if (!f || !shown.contains(lamp.id) || lamp.dark != play::DarkWhy::None)
-            continue;
-        const show::Point lit = show::litPoint(f->place);
-        const QPointF at = toPixels(lit.x_m, lit.y_m) / kCoarse;
-        const double r = show::kLitRadius_m * scale_ / kCoarse;
-        QColor c = document_.colours().of(lamp.sent.xyz);
-        QRadialGradient pool(at, r);
-        for (const double far : {0.0, 0.35, 0.7, 1.0}) {
-            c.setAlphaF(static_cast<float>(0.42 * lamp.intensity * master *
-                                           std::pow(std::cos(far * 1.5708), 2)));
-            pool.setColorAt(far, c);
-        }
-        q.setBrush(pool);
-        q.drawEllipse(at, r, r);
-    }
-    q.end();
-    p.setRenderHint(QPainter::SmoothPixmapTransform);
-    p.drawImage(rect(), light);
-}
-
 // Under its lamp, over it or beside it: where it hits no other lamp and no other label.
 QPoint Plan::roomForNumber(const QPointF& at, int wide) {
     const double far = kLamp + 6;
@@ -288,38 +228,8 @@ QPoint Plan::roomForNumber(const QPointF& at, int wide) {
 }
 
 void Plan::paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen) {
-    const auto* lamp = document_.stage().lamp(f.id);
     const QPointF at = toPixels(f.place.x_m, f.place.y_m);
-    QPolygonF shape = shapeOf(kind).translated(at);
-    p.setRenderHint(QPainter::Antialiasing);
-    const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
-    p.setPen(QPen(dark ? theme().text : QColor(Qt::black), 1));
-    p.setBrush(dark ? theme().bench : document_.colours().of(lamp->sent.xyz));
-    p.drawPolygon(shape);
-    for (int bar = 0; bar < std::min(3, kind / kShapes); ++bar)
-        p.drawLine(at + QPointF(-kLamp, 4 * bar), at + QPointF(kLamp, 4 * bar));
-    if (dark) {
-        p.setPen(Qt::NoPen);
-        p.setBrush(theme().text);
-        p.drawEllipse(at, 2, 2);
-    }
-    if (chosen) {
-        p.setRenderHint(QPainter::Antialiasing, false);
-        const QRect box(static_cast<int>(std::round(at.x() - kLamp)) - 4,
-                        static_cast<int>(std::round(at.y() - kLamp)) - 4,
-                        2 * static_cast<int>(kLamp) + 8, 2 * static_cast<int>(kLamp) + 8);
-        for (const QRect& side : {QRect(box.left(), box.top(), box.width(), 2),
-                                  QRect(box.left(), box.bottom() - 1, box.width(), 2),
-                                  QRect(box.left(), box.top(), 2, box.height()),
-                                  QRect(box.right() - 1, box.top(), 2, box.height())})
-            p.fillRect(side, theme().sel);
-        p.setRenderHint(QPainter::Antialiasing);
-    }
-    if (lamp && lamp->in_hand) { // the corner cut off
-        const QPointF corner = at + QPointF(kLamp + 4, -kLamp - 4);
-        p.setPen(QPen(theme().bright, 1.5));
-        p.drawLine(corner - QPointF(7, 0), corner + QPointF(0, 7));
-    }
+    paintLampMark(p, at, kind, document_.stage().lamp(f.id), document_.colours(), chosen);
     if (scale_ >= 14) {
         const QString number = QString::number(f.number);
         const QFont small = typeface(Type::Small);
@@ -332,9 +242,13 @@ void Plan::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.fillRect(rect(), theme().bench);
     paintPaper(p);
-    if (beams_)
-        paintLight(p);
     const auto lamps = seen();
+    std::set<FixtureId> shown;
+    for (const auto& [id, f] : lamps)
+        shown.insert(shown.end(), id);
+    if (beams_)
+        paintPools(p, rect(), document_.stage(), document_.show(), shown, document_.colours(),
+                   scale_, [this](const show::Point& m) { return toPixels(m.x_m, m.y_m); });
     taken_.clear();
     if (lamps.size() <= kMostLooked)
         for (const auto& [id, f] : lamps) {
@@ -342,13 +256,10 @@ void Plan::paintEvent(QPaintEvent*) {
             taken_.emplace_back(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp);
         }
     paintStage(p);
-    std::set<FixtureId> shown;
-    for (const auto& [id, f] : lamps)
-        shown.insert(shown.end(), id);
     show::Lineup lineup = document_.lineup(); // as far as it is seen
     std::erase_if(lineup, [&](FixtureId id) { return !shown.contains(id); });
     const std::set<FixtureId> chosen(lineup.begin(), lineup.end());
-    const auto kinds = kindsOf(document_.show());
+    const auto kinds = lampKinds(document_.show());
     for (const auto& [id, f] : lamps)
         paintLamp(p, *f, kinds.at(f->type), chosen.contains(id));
     // The order of the lineup, from lamp to lamp.

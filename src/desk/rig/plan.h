@@ -58,7 +58,6 @@ private:
     QPointF toMetres(const QPointF& pixels) const;
     std::optional<show::FixtureId> lampAt(const QPointF& pos) const;
     void paintPaper(QPainter& p) const;
-    void paintLight(QPainter& p);
     void paintStage(QPainter& p);
     QPoint roomForName(const QRectF& box, int width) const;
     void hoverArea(const QPointF& at);

@@ -112,6 +112,29 @@ void UniverseStrip::paintEvent(QPaintEvent*) {
         drawFocusBrackets(p, QRect(2, kTop, width() - 4, kHeight));
 }
 
+QString UniverseStrip::said(const show::Fixture& f) const {
+    const QString fault = patch_.faultText(f.id);
+    const auto range = tr("slots %1 to %2").arg(f.address).arg(f.address + patch_.slotsOf()(f) - 1);
+    return fault.isEmpty() ? range : QStringLiteral("%1, %2").arg(range, fault);
+}
+
+std::vector<PaintedPart> UniverseStrip::parts() {
+    const auto slots_of = patch_.slotsOf();
+    const auto& lineup = document_.lineup();
+    std::vector<PaintedPart> all;
+    for (const auto& [id, f] : document_.show().fixtures) {
+        if (f->universe != universe_)
+            continue;
+        const int left = static_cast<int>(xOf(f->address));
+        all.push_back(
+            {tr("Lamp %1").arg(f->number), said(*f),
+             QRect(left, kTop, static_cast<int>(xOf(f->address + slots_of(*f))) - left, kHeight),
+             QAccessible::ListItem, std::find(lineup.begin(), lineup.end(), id) != lineup.end(),
+             [this, lamp = id] { emit fixturePressed(lamp, {}); }});
+    }
+    return all;
+}
+
 void UniverseStrip::mousePressEvent(QMouseEvent* event) {
     const auto* f = event->button() == Qt::LeftButton ? at(event->pos()) : nullptr;
     if (f)
@@ -137,14 +160,7 @@ bool UniverseStrip::event(QEvent* event) {
     if (event->type() == QEvent::ToolTip) {
         const auto* help = static_cast<QHelpEvent*>(event);
         if (const auto* f = at(help->pos())) {
-            const QString fault = patch_.faultText(f->id);
-            const int count = patch_.slotsOf()(*f);
-            QToolTip::showText(help->globalPos(),
-                               tr("Lamp %1, slots %2 to %3%4")
-                                   .arg(f->number)
-                                   .arg(f->address)
-                                   .arg(f->address + count - 1)
-                                   .arg(fault.isEmpty() ? QString() : ", " + fault),
+            QToolTip::showText(help->globalPos(), tr("Lamp %1, %2").arg(f->number).arg(said(*f)),
                                this);
             return true;
         }

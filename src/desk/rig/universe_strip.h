@@ -2,6 +2,7 @@
 // One universe as a strip of 512 slots: who takes which, what is chosen, where two clash.
 #pragma once
 
+#include "desk/kit/accessible.h"
 #include "desk/kit/keys.h"
 #include "desk/rig/patch_model.h"
 
@@ -9,13 +10,14 @@
 
 namespace zelo::desk {
 
-class UniverseStrip : public QWidget, public OwnKeys {
+class UniverseStrip : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
 public:
     UniverseStrip(Document& document, PatchModel& patch, QWidget* parent);
     int universe() const { return universe_; }
     void setUniverse(int universe);
     bool claims(const QKeyEvent& key) const override;
+    std::vector<PaintedPart> parts() override; // its lamps
 
 signals:
     void universeShown(int universe);
@@ -32,6 +34,7 @@ private:
     double xOf(int slot) const; // left edge, 1..513
     const show::Fixture* at(const QPoint& pos) const;
     int used() const;
+    QString said(const show::Fixture& f) const; // "slots 1 to 8", and what is wrong
     Document& document_;
     PatchModel& patch_;
     int universe_ = 1;

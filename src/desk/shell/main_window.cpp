@@ -64,16 +64,17 @@ constexpr int kLineup = 132;
 } // namespace
 
 MainWindow::MainWindow(Document& document)
-    : document_(document), match_model_(new MatchModel(document, this)),
-      header_(new Header(document, this)),
-      swatches_(new SwatchPanel(document, *match_model_, this)), views_(new QStackedWidget(this)),
-      rig_view_(new RigView(document, views_)),
-      match_view_(new MatchView(document, *match_model_, views_)), side_(new QStackedWidget(this)),
-      readings_(new ReadingsPanel(document, *match_model_, side_)),
+    : document_(document), focus_(new FocusModel(document, this)),
+      asking_(new Asking(document, *focus_, this)), header_(new Header(document, this)),
+      swatches_(new SwatchPanel(document, *focus_, *asking_, this)),
+      views_(new QStackedWidget(this)), rig_view_(new RigView(document, views_)),
+      match_view_(new MatchView(document, *focus_, *asking_, views_)),
+      side_(new QStackedWidget(this)),
+      readings_(new ReadingsPanel(document, *focus_, *asking_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
       message_(new MessageLine(this)), files_(new ShowFiles(document, this)),
-      split_(new SplitField(document, *match_model_, this)),
-      split_window_(new SplitWindow(document, *match_model_, this)) {
+      split_(new SplitField(document, *focus_, this)),
+      split_window_(new SplitWindow(document, *focus_, this)) {
     setWindowTitle(tr("Zelochrome"));
     setMinimumSize(1024, 700);
     resize(1280, 800);
@@ -115,7 +116,7 @@ MainWindow::MainWindow(Document& document)
         if (path.isEmpty())
             return;
         if (const auto asked = swatches_->loadMeasured(path))
-            match_model_->pick(*asked);
+            asking_->pick(*asked);
         else
             tell(toQt(asked.error().text()));
     });
@@ -136,7 +137,7 @@ MainWindow::MainWindow(Document& document)
 }
 
 void MainWindow::whichGel() {
-    const TypeRow* row = match_model_->focus();
+    const TypeRow* row = focus_->focus();
     if (!row || !colour::hasChromaticity(row->lamp.sent.xyz))
         return tell(tr("No light in the lineup: nothing to look for."));
     light::Wanted light;
@@ -172,7 +173,7 @@ void MainWindow::whichGel() {
                 if (i == lines.size() / 2)
                     menu->addSection(tr("Nearest in spectrum"));
                 connect(menu->addAction(lines[i].first), &QAction::triggered, this,
-                        [this, asked = lines[i].second] { match_model_->pick(asked); });
+                        [this, asked = lines[i].second] { asking_->pick(asked); });
             }
             menu->popup(mapToGlobal(QPoint(kSwatches + 40, kHeader + 60)));
         });

@@ -17,7 +17,8 @@ namespace zelo::desk {
 
 class Header;
 class LineupPanel;
-class MatchModel;
+class Asking;
+class FocusModel;
 class MatchView;
 class RigSide;
 class RigView;
@@ -47,7 +48,8 @@ public:
     void askReport(); // log, version, system, the show if wished
     void writeReport(const QString& path, bool with_show);
 
-    MatchModel& matchModel() { return *match_model_; }
+    FocusModel& focusModel() { return *focus_; }
+    Asking& asking() { return *asking_; }
     RigView& rigView() { return *rig_view_; }
     SplitField& splitField() { return *split_; }
     RigSide& rigSide() { return *rig_side_; }
@@ -84,7 +86,8 @@ private:
     bool bookOpen() const; // somebody is in the swatch book
 
     Document& document_;
-    MatchModel* match_model_;
+    FocusModel* focus_;
+    Asking* asking_;
     Header* header_;
     SwatchPanel* swatches_;
     QStackedWidget* views_;

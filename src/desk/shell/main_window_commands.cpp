@@ -154,12 +154,13 @@ void MainWindow::makeLineupCommands() {
 void MainWindow::makeColourCommands() {
     Adder colour(commands_, Group::Colour);
     colour(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
-    colour(tr("The colour tried before"), "Alt+Left", [this] { match_model_->stepTried(-1); });
-    colour(tr("The colour tried after"), "Alt+Right", [this] { match_model_->stepTried(1); });
+    colour(tr("The colour tried before"), "Alt+Left", [this] { asking_->stepTried(-1); });
+    colour(tr("The colour tried after"), "Alt+Right", [this] { asking_->stepTried(1); });
     colour(tr("Which gel is this?"), "W", [this] { whichGel(); });
-    colour(tr("Level all types to the weakest"), {}, [this] { match_model_->levelBrightness(); });
+    colour(tr("Level all types to the weakest"), {},
+           [this] { match_view_->mixing().levelBrightness(); });
     colour(tr("The nearest colour that all types can show"), {},
-           [this] { match_model_->askCommonReach(); });
+           [this] { asking_->askCommonReach(); });
     colour(tr("Calibrate the first lamp of the lineup"), "Ctrl+M", [this] {
         showView(Match);
         match_view_->calibration().open();

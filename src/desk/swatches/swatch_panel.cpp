@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/swatches/swatch_panel.h"
 
+#include "desk/focus/asking.h"
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/text_field.h"
-#include "desk/match/match_model.h"
 #include "desk/swatches/convert_form.h"
 #include "files/spectrum_file.h"
 #include "show/kept.h"
@@ -120,8 +120,9 @@ private:
 
 } // namespace
 
-SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
-    : QWidget(parent), document_(document), match_(match), model_(new SwatchModel(document, this)),
+SwatchPanel::SwatchPanel(Document& document, FocusModel& focus, Asking& asking, QWidget* parent)
+    : QWidget(parent), document_(document), focus_(focus), asking_(asking),
+      model_(new SwatchModel(document, this)),
       search_(new TextField(tr("Search the swatch book"),
                             tr("Type a gel's number or name, a kelvin, words such as pale blue, or "
                                "a colour such as xy:0.44,0.40; Enter takes the first (/)"),
@@ -211,7 +212,7 @@ SwatchPanel::SwatchPanel(Document& document, MatchModel& match, QWidget* parent)
         list_->doItemsLayout();
         list_->verticalScrollBar()->setValue(scrolled_);
     });
-    connect(&match_, &MatchModel::rowsChanged, this, &SwatchPanel::markChosen);
+    connect(&focus_, &FocusModel::rowsChanged, this, &SwatchPanel::markChosen);
 }
 
 void SwatchPanel::focusSearch() {
@@ -225,7 +226,7 @@ void SwatchPanel::pickRow(int row) {
     const Swatch& s = model_->swatch(row);
     const show::Palette* palette = document_.show().palette(s.palette);
     if (!palette)
-        return match_.pick(model_->askedOf(s.asked));
+        return asking_.pick(model_->askedOf(s.asked));
     if (document_.lineup().empty())
         return document_.tell(tr("No lamps in the lineup: choose some first."));
     document_.setHand(tr("Palette %1").arg(s.name),
@@ -288,14 +289,14 @@ void SwatchPanel::openMenu() {
         connect(tick(lamps->addAction(tr("%1 K").arg(k)), std::lround(model_->lampK()) == k),
                 &QAction::triggered, this, [this, k] {
                     model_->setLampK(k);
-                    if (match_.lampK())
-                        match_.setLampK(k, 0);
+                    if (asking_.lampK())
+                        asking_.setLampK(k, 0);
                     update();
                 });
     auto* layers = menu->addMenu(tr("Second layer"));
     connect(tick(layers->addAction(tr("none")), model_->layer().empty()), &QAction::triggered, this,
             [this] { model_->setLayer({}); });
-    const auto wish = match_.wish();
+    const auto wish = focus_.wish();
     if (const auto* gel = wish ? std::get_if<light::AskedGel>(&wish->asked) : nullptr)
         connect(tick(layers->addAction(tr("gel %1, over each").arg(toQt(gel->id))),
                      model_->layer() == gel->id),
@@ -455,8 +456,8 @@ void SwatchPanel::removePalette(show::PaletteId id) {
 }
 
 void SwatchPanel::markChosen() {
-    model_->setLampK(match_.lampK().value_or(model_->lampK()));
-    const auto wish = match_.wish();
+    model_->setLampK(asking_.lampK().value_or(model_->lampK()));
+    const auto wish = focus_.wish();
     std::optional<light::Asked> asked;
     if (wish)
         asked = wish->asked;

@@ -14,13 +14,14 @@ class QMenu;
 namespace zelo::desk {
 
 class Button;
-class MatchModel;
+class Asking;
+class FocusModel;
 class Stations;
 
 class SwatchPanel : public QWidget {
     Q_OBJECT
 public:
-    SwatchPanel(Document& document, MatchModel& match, QWidget* parent);
+    SwatchPanel(Document& document, FocusModel& focus, Asking& asking, QWidget* parent);
     void focusSearch(); // key "/"
     SwatchModel& model() { return *model_; }
     QListView& list() { return *list_; }
@@ -46,7 +47,8 @@ private:
     void renamePalette(const show::Palette& palette);
 
     Document& document_;
-    MatchModel& match_;
+    FocusModel& focus_;
+    Asking& asking_;
     SwatchModel* model_;
     QLineEdit* search_;
     Stations* kinds_;

@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The part of MatchModel that is about the ways of asking for a colour, and about several types.
+#include "desk/focus/asking.h"
+
 #include "base/text.h"
 #include "colour/cct.h"
 #include "colour/srgb.h"
 #include "desk/kit/qt_text.h"
-#include "desk/match/match_model.h"
+#include "desk/kit/words.h"
 #include "mix/hull.h"
 #include "mix/together.h"
 
@@ -29,8 +30,119 @@ colour::Srgb nearestHex(const colour::Uv& uv) {
 
 } // namespace
 
-Ask MatchModel::askedAs() const {
-    const auto w = wish();
+Asking::Asking(Document& document, FocusModel& focus, QObject* parent)
+    : QObject(parent), document_(document), focus_(focus) {}
+
+const light::AskedGel* Asking::askedGel() const {
+    wish_now_ = focus_.wish();
+    return wish_now_ ? std::get_if<light::AskedGel>(&wish_now_->asked) : nullptr;
+}
+
+const light::AskedWhite* Asking::askedWhite() const {
+    wish_now_ = focus_.wish();
+    return wish_now_ ? std::get_if<light::AskedWhite>(&wish_now_->asked) : nullptr;
+}
+
+QString Asking::headline() const {
+    const auto w = focus_.wish();
+    if (!w)
+        return {};
+    if (const auto* gel = askedGel())
+        return toQt(gel->id);
+    if (const auto* white = askedWhite())
+        return numberText(white->cct_k, 0);
+    const QStringList names{{},           {}, tr("x y"), tr("u′ v′"), tr("hex"), tr("measured"),
+                            tr("palette")};
+    return names[static_cast<int>(w->asked.index())];
+}
+
+QString Asking::headlineName() const {
+    const auto w = focus_.wish();
+    if (!w)
+        return {};
+    if (const auto* gel = askedGel()) {
+        const auto found = document_.library().gel(gel->id);
+        return found ? toQt(found->name) : tr("not in the book");
+    }
+    if (askedWhite())
+        return tr("kelvin white");
+    if (const auto* c = std::get_if<light::AskedXy>(&w->asked))
+        return tr("%1, %2").arg(numberText(c->x, 4), numberText(c->y, 4));
+    if (const auto* c = std::get_if<light::AskedUv>(&w->asked))
+        return tr("%1, %2").arg(numberText(c->u, 4), numberText(c->v, 4));
+    return toQt(light::toText(w->asked)).section(':', 1);
+}
+
+QString Asking::kindText() const {
+    const auto w = focus_.wish();
+    if (!w)
+        return tr("pick a colour from the swatch book");
+    if (askedGel())
+        return tr("gel, under a lamp of");
+    if (askedWhite())
+        return tr("white, with a tint of");
+    if (std::holds_alternative<light::AskedPalette>(w->asked))
+        return tr("palette, as it is now");
+    if (std::holds_alternative<light::AskedMeasured>(w->asked))
+        return tr("measured light");
+    return tr("typed colour");
+}
+
+std::optional<double> Asking::lampK() const {
+    const auto* gel = askedGel();
+    if (!gel || !gel->lamp.empty())
+        return std::nullopt;
+    return gel->lamp_k.value_or(light::kGelLampK);
+}
+
+std::optional<double> Asking::whiteK() const {
+    const auto* white = askedWhite();
+    return white ? std::optional(white->cct_k) : std::nullopt;
+}
+
+std::optional<double> Asking::whiteDuv() const {
+    const auto* white = askedWhite();
+    return white ? std::optional(white->duv.value_or(0)) : std::nullopt;
+}
+
+void Asking::pick(const std::string& notation) {
+    if (const auto asked = light::parseAsked(notation))
+        pick(*asked);
+    else
+        document_.tell(toQt(asked.error().text()));
+}
+
+void Asking::pick(const light::Asked& wanted, int gesture) {
+    light::Asked asked = wanted;
+    // A gel picked without a lamp keeps the lamp that is in use.
+    if (auto* gel = std::get_if<light::AskedGel>(&asked); gel && !gel->lamp_k && gel->lamp.empty())
+        gel->lamp_k = lampK();
+    if (const auto read = document_.wanted(asked); !read)
+        return document_.tell(toQt(read.error().text()));
+    // A drag has one name, so that it is one step.
+    focus_.editWishes(
+        gesture ? tr("Colour") : tr("Colour %1").arg(toQt(light::inWords(asked))), true, gesture,
+        [&](show::ColourWish& w) { w.asked = asked; }, true);
+    remember(asked, gesture);
+}
+
+void Asking::setLampK(double kelvin, int gesture) {
+    focus_.editWishes(tr("Lamp behind the gel"), true, gesture, [&](show::ColourWish& w) {
+        if (auto* gel = std::get_if<light::AskedGel>(&w.asked)) {
+            gel->lamp_k = kelvin;
+            gel->lamp.clear();
+        }
+    });
+}
+
+void Asking::setWhite(double kelvin, double duv, int gesture) {
+    const light::AskedWhite white{kelvin, duv == 0 ? std::nullopt : std::optional(duv)};
+    focus_.editWishes(
+        tr("White"), true, gesture, [&](show::ColourWish& w) { w.asked = white; }, true);
+}
+
+Ask Asking::askedAs() const {
+    const auto w = focus_.wish();
     if (!w)
         return Ask::Gel;
     const auto& asked = w->asked;
@@ -45,8 +157,8 @@ Ask MatchModel::askedAs() const {
     return std::holds_alternative<light::AskedMeasured>(asked) ? Ask::Measured : Ask::Gel;
 }
 
-std::optional<route::Disc> MatchModel::disc() const {
-    const TypeRow* row = focus();
+std::optional<route::Disc> Asking::disc() const {
+    const TypeRow* row = focus_.focus();
     if (!row)
         return std::nullopt;
     auto made = route::Disc::of(row->lamp.mixer->hull(),
@@ -54,8 +166,8 @@ std::optional<route::Disc> MatchModel::disc() const {
     return made ? std::optional(*made) : std::nullopt;
 }
 
-void MatchModel::askAs(Ask ask) {
-    const light::Wanted* light = wanted();
+void Asking::askAs(Ask ask) {
+    const light::Wanted* light = focus_.wanted();
     if (!light)
         return document_.tell(tr("Pick a colour first: it is asked for in another way then."));
     const auto uv = light->uv();
@@ -83,9 +195,9 @@ void MatchModel::askAs(Ask ask) {
     }
 }
 
-std::optional<std::pair<double, double>> MatchModel::askedNumbers() const {
-    const auto w = wish();
-    const light::Wanted* light = wanted();
+std::optional<std::pair<double, double>> Asking::askedNumbers() const {
+    const auto w = focus_.wish();
+    const light::Wanted* light = focus_.wanted();
     if (!w || !light)
         return std::nullopt;
     const Ask ask = askedAs();
@@ -105,7 +217,7 @@ std::optional<std::pair<double, double>> MatchModel::askedNumbers() const {
     return std::pair(hue, 100 * polar.rho);
 }
 
-void MatchModel::setAskedNumbers(double a, double b, int gesture) {
+void Asking::setAskedNumbers(double a, double b, int gesture) {
     switch (askedAs()) {
     case Ask::Xy:
         return pick(light::AskedXy{a, b}, gesture);
@@ -122,13 +234,13 @@ void MatchModel::setAskedNumbers(double a, double b, int gesture) {
     }
 }
 
-QString MatchModel::hex() const {
-    const auto w = wish();
+QString Asking::hex() const {
+    const auto w = focus_.wish();
     const auto* c = w ? std::get_if<light::AskedSrgb>(&w->asked) : nullptr;
     return c ? toQt(light::toText(*c)).section(':', 1) : QString();
 }
 
-void MatchModel::pickUv(const colour::Uv& uv, int gesture) {
+void Asking::pickUv(const colour::Uv& uv, int gesture) {
     if (askedAs() == Ask::Xy) {
         const auto xy = colour::toXy(colour::toXyz(uv));
         return pick(light::AskedXy{xy.x, xy.y}, gesture);
@@ -136,7 +248,7 @@ void MatchModel::pickUv(const colour::Uv& uv, int gesture) {
     pick(light::AskedUv{uv.u, uv.v}, gesture);
 }
 
-void MatchModel::takeLamp(int number) {
+void Asking::takeLamp(int number) {
     for (const auto& [id, f] : document_.show().fixtures) {
         if (f->number != number)
             continue;
@@ -151,7 +263,7 @@ void MatchModel::takeLamp(int number) {
 }
 
 // A drag is one colour tried: its last.
-void MatchModel::remember(const light::Asked& asked, int gesture) {
+void Asking::remember(const light::Asked& asked, int gesture) {
     if (stepping_)
         return;
     const bool goes_on = gesture != 0 && gesture == tried_gesture_ && !tried_.empty();
@@ -168,7 +280,7 @@ void MatchModel::remember(const light::Asked& asked, int gesture) {
     tried_at_ = tried_.size() - 1;
 }
 
-void MatchModel::stepTried(int by) {
+void Asking::stepTried(int by) {
     const auto next = static_cast<long>(tried_at_) + by;
     if (tried_.empty() || next < 0 || next >= static_cast<long>(tried_.size()))
         return document_.tell(by < 0 ? tr("No colour was tried before this one.")
@@ -179,26 +291,12 @@ void MatchModel::stepTried(int by) {
     stepping_ = false;
 }
 
-void MatchModel::levelBrightness() {
-    if (rows_.size() < 2)
-        return document_.tell(tr("Levelling needs two types in the lineup."));
-    double weakest = rows_.front().candela;
-    for (const TypeRow& row : rows_)
-        weakest = std::min(weakest, row.candela);
-    if (!(weakest > 0))
-        return document_.tell(tr("One of the types gives no light: nothing to level to."));
-    auto hand = document_.state().hand;
-    for (const TypeRow& row : rows_)
-        hand = show::withIntensity(hand, row.fixtures, weakest / row.candela);
-    document_.setHand(tr("Level to %1 cd").arg(numberText(weakest, 0)), hand);
-}
-
-void MatchModel::askCommonReach() {
-    const light::Wanted* light = wanted();
-    if (!light || rows_.empty())
+void Asking::askCommonReach() {
+    const light::Wanted* light = focus_.wanted();
+    if (!light || focus_.rows().empty())
         return document_.tell(tr("Pick a colour first."));
     std::vector<const mix::Mixer*> mixers;
-    for (const TypeRow& row : rows_)
+    for (const TypeRow& row : focus_.rows())
         mixers.push_back(row.lamp.mixer.get());
     const auto common = mix::commonReach(mixers);
     if (common.size() < 3)
@@ -208,89 +306,6 @@ void MatchModel::askCommonReach() {
         return document_.tell(tr("All of these types reach this colour."));
     as_hue_ = false;
     pick(light::AskedUv{nearest.at.u, nearest.at.v});
-}
-
-void MatchModel::setByHand(const QString& name, const std::map<std::size_t, double>& parts,
-                           int gesture) {
-    const auto& lamp = focus()->lamp;
-    const auto& type = lamp.mixer->type();
-    startByHand();
-    show::PartLevels levels;
-    if (!lamp.colour && !lamp.by_hand)
-        levels = show::partLevels(type, *by_hand_); // from nothing, not from home
-    for (const auto& [part, level] : parts) {
-        (*by_hand_)[part] = level;
-        levels[type.partName(part)] = level;
-    }
-    setting_ = true;
-    document_.setHand(name,
-                      shining(show::withParts(document_.state().hand, focus()->fixtures, levels)),
-                      fmt::format("{}-{}", fromQt(name), gesture));
-    setting_ = false;
-}
-
-void MatchModel::startByHand() {
-    const auto& lamp = focus()->lamp;
-    if (by_hand_ && by_hand_of_ == lamp.mixer)
-        return;
-    by_hand_ = lamp.drives;
-    by_hand_of_ = lamp.mixer;
-    if (!lamp.colour && !lamp.by_hand)
-        for (std::size_t e = 0; e < lamp.mixer->type().emitters.size(); ++e)
-            if (!lamp.mixer->type().emitters[e].source)
-                (*by_hand_)[e] = 0;
-}
-
-show::HandPtr MatchModel::shining(show::HandPtr hand) const {
-    show::Lineup dark;
-    for (const auto id : focus()->fixtures)
-        if (!show::shownValue(document_.show(), *hand, id).intensity)
-            dark.push_back(id);
-    return dark.empty() ? hand : show::withIntensity(hand, dark, 1);
-}
-
-std::vector<MatchModel::Family> MatchModel::families() const {
-    const TypeRow* row = focus();
-    if (!row)
-        return {};
-    std::vector<Family> all{
-        {tr("warm"), {}}, {tr("green"), {}}, {tr("blue"), {}}, {tr("white"), {}}, {tr("all"), {}}};
-    const auto& mixer = *row->lamp.mixer;
-    for (std::size_t e = 0; e < mixer.type().emitters.size(); ++e) {
-        const auto xyz = mixer.partLight(e);
-        if (!mixer.usable(e) || !mixer.mode().channelOf(e) || !colour::hasChromaticity(xyz))
-            continue;
-        // Near the white a white; else by the hue about it, in u'v'.
-        const auto off = colour::toUv(xyz) - colour::planckianUv({document_.show().white_cct_k});
-        const double hue = std::atan2(off.v, off.u) / kDegree;
-        const std::size_t family = std::hypot(off.u, off.v) < 0.05 ? 3
-                                   : hue > -60 && hue < 75         ? 0
-                                   : hue >= 75 && hue < 190        ? 1
-                                                                   : 2;
-        // A cyan leans to the blue side, below the white.
-        all[family == 1 && off.v < 0 ? 2 : family].parts.push_back(e);
-        all[4].parts.push_back(e);
-    }
-    std::erase_if(all, [](const Family& f) { return f.parts.empty(); });
-    return all;
-}
-
-double MatchModel::familyDrive(const Family& family) const {
-    double most = 0;
-    for (const std::size_t e : family.parts)
-        most = std::max(most, drive(e));
-    return most;
-}
-
-// In the proportion they have; from next to nothing all alike.
-void MatchModel::setFamilyDrive(const Family& family, double target, int gesture) {
-    if (!focus())
-        return;
-    const double before = familyDrive(family);
-    std::map<std::size_t, double> parts;
-    for (const std::size_t e : family.parts)
-        parts[e] = std::clamp(before > 0.05 ? drive(e) * target / before : target, 0.0, 1.0);
-    setByHand(tr("%1 by hand").arg(family.name), parts, gesture);
 }
 
 } // namespace zelo::desk

@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/kit/words.h"
+
+#include "mix/miss.h"
+
+#include <QObject>
+
+namespace zelo::desk {
+
+namespace {
+
+QString wayName(mix::MissWay way) {
+    switch (way) {
+    case mix::MissWay::Paler:
+        return QObject::tr("paler");
+    case mix::MissWay::Deeper:
+        return QObject::tr("deeper");
+    case mix::MissWay::Redder:
+        return QObject::tr("redder");
+    case mix::MissWay::Greener:
+        return QObject::tr("greener");
+    case mix::MissWay::Bluer:
+        return QObject::tr("bluer");
+    case mix::MissWay::Yellower:
+        return QObject::tr("yellower");
+    case mix::MissWay::Pinker:
+        return QObject::tr("pinker");
+    case mix::MissWay::None:
+        break;
+    }
+    return {};
+}
+
+} // namespace
+
+QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& got,
+                  const colour::Uv& white) {
+    const QString way = wayName(mix::wayOf(wanted, got, white));
+    switch (mix::gradeOf(miss_uv)) {
+    case mix::MissGrade::Same:
+        return QObject::tr("no difference to see");
+    case mix::MissGrade::SideBySide:
+        return QObject::tr("barely %1, seen only side by side").arg(way);
+    case mix::MissGrade::Close:
+        return QObject::tr("close, a little %1").arg(way);
+    case mix::MissGrade::Visible:
+        return QObject::tr("visibly %1").arg(way);
+    case mix::MissGrade::Different:
+        break;
+    }
+    return QObject::tr("another colour, %1").arg(way);
+}
+
+QStringList intentNames() {
+    return {QObject::tr("Brightest"), QObject::tr("Truest"), QObject::tr("Kindest"),
+            QObject::tr("Leanest")};
+}
+
+QString gainName(mix::Gain gain) {
+    switch (gain) {
+    case mix::Gain::Ssi:
+        return QObject::tr("SSI");
+    case mix::Gain::Rf:
+        return QObject::tr("R_f");
+    case mix::Gain::Agreement:
+        return QObject::tr("agreement");
+    case mix::Gain::Watts:
+        break;
+    }
+    return QObject::tr("watts");
+}
+
+QString observerName(colour::Observer observer) {
+    switch (observer) {
+    case colour::Observer::Cie1931_2:
+        return QObject::tr("CIE 1931 2°");
+    case colour::Observer::Cie1964_10:
+        return QObject::tr("CIE 1964 10°");
+    case colour::Observer::Cie2015_2:
+        return QObject::tr("CIE 2015 2°");
+    case colour::Observer::Cie2015_10:
+        break;
+    }
+    return QObject::tr("CIE 2015 10°");
+}
+
+} // namespace zelo::desk

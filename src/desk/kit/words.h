@@ -1,0 +1,21 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What the core calls by enums, in whole sentences of the interface.
+#pragma once
+
+#include "colour/observer.h"
+#include "mix/trade_off.h"
+
+#include <QString>
+#include <QStringList>
+
+namespace zelo::desk {
+
+// "no difference to see", "barely greener, seen only side by side", "another colour, paler"
+QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& got,
+                  const colour::Uv& white);
+
+QStringList intentNames(); // by mix::Intent
+QString gainName(mix::Gain gain);
+QString observerName(colour::Observer observer);
+
+} // namespace zelo::desk
