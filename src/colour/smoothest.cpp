@@ -19,23 +19,22 @@ double hat(int n, int i) {
     return std::max(0.0, 1 - std::abs(i - n * kNodeNm) / static_cast<double>(kNodeNm));
 }
 
-// XYZ of each node's hat function, per watt.
-const Eigen::Matrix<double, 3, kNodes>& nodeXyz() {
-    static const auto table = [] {
-        const auto& f = matchingFunctions(Observer::Cie1931_2);
-        Eigen::Matrix<double, 3, kNodes> m;
-        m.setZero();
-        for (int n = 0; n < kNodes; ++n)
-            for (int i = std::max(0, (n - 1) * kNodeNm); i < static_cast<int>(kGridSize); ++i) {
-                const double w = hat(n, i);
-                if (i > n * kNodeNm && w == 0)
-                    break;
-                const auto at = static_cast<std::size_t>(i);
-                m.col(n) += w * Eigen::Vector3d(f.x[at], f.y[at], f.z[at]);
-            }
-        return m;
-    }();
-    return table;
+using NodeXyz = Eigen::Matrix<double, 3, kNodes>;
+
+// XYZ of each node's hat function, per watt, through which `lamp` shines.
+NodeXyz nodeXyz(const Spectrum& lamp) {
+    const auto& f = matchingFunctions(Observer::Cie1931_2);
+    NodeXyz m;
+    m.setZero();
+    for (int n = 0; n < kNodes; ++n)
+        for (int i = std::max(0, (n - 1) * kNodeNm); i < static_cast<int>(kGridSize); ++i) {
+            const double w = hat(n, i);
+            if (i > n * kNodeNm && w == 0)
+                break;
+            const auto at = static_cast<std::size_t>(i);
+            m.col(n) += w * lamp[at] * Eigen::Vector3d(f.x[at], f.y[at], f.z[at]);
+        }
+    return m;
 }
 
 // Σ (s[i+1] - s[i])² as a matrix, with a breath of ridge so that dark ends are unique.
@@ -50,13 +49,11 @@ Eigen::MatrixXd slopeMatrix() {
     return h;
 }
 
-} // namespace
-
-std::optional<Spectrum> smoothestSpectrum(const Xyz& xyz) {
+// Non-negative, least squared slope, and A of it is the target's colour at Y = 1.
+std::optional<Grid> smoothest(const NodeXyz& A, const Xyz& xyz) {
     if (!(xyz.Y > 0))
         return std::nullopt;
     static const Eigen::MatrixXd H = slopeMatrix();
-    const auto& A = nodeXyz();
     const Eigen::Vector3d target = Eigen::Vector3d(xyz.X, xyz.Y, xyz.Z) / xyz.Y;
 
     std::vector<char> held(kNodes, 0); // nodes held at 0
@@ -114,9 +111,28 @@ std::optional<Spectrum> smoothestSpectrum(const Xyz& xyz) {
             grid[static_cast<std::size_t>(i)] =
                 std::max(0.0, hat(node, i) * s[node] + hat(node + 1, i) * s[node + 1]);
         }
-        return Spectrum(grid).scaled(xyz.Y / kMaximumEfficacy);
+        return grid;
     }
     return std::nullopt;
+}
+
+} // namespace
+
+std::optional<Spectrum> smoothestSpectrum(const Xyz& xyz) {
+    static const NodeXyz A = nodeXyz(Spectrum::flat(1));
+    const auto grid = smoothest(A, xyz);
+    return grid ? std::optional(Spectrum(*grid).scaled(xyz.Y / kMaximumEfficacy)) : std::nullopt;
+}
+
+std::optional<Spectrum> throughSmoothestFilter(const Spectrum& lamp, const Xyz& xyz) {
+    const double most = *std::max_element(lamp.values().begin(), lamp.values().end());
+    if (!(most > 0))
+        return std::nullopt;
+    const auto filter = smoothest(nodeXyz(lamp.scaled(1 / most)), xyz);
+    if (!filter)
+        return std::nullopt;
+    const Spectrum light = lamp * Spectrum(*filter);
+    return light.scaled(xyz.Y / toXyz(light).Y);
 }
 
 } // namespace zelo::colour

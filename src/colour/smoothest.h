@@ -15,4 +15,8 @@ namespace zelo::colour {
 // Cost: about a millisecond.
 std::optional<Spectrum> smoothestSpectrum(const Xyz& xyz);
 
+// The same for a lamp's light: it goes through the smoothest filter that makes it this colour, so
+// that a hair of tint is a hair of change. No value as above, or for a dark lamp.
+std::optional<Spectrum> throughSmoothestFilter(const Spectrum& lamp, const Xyz& xyz);
+
 } // namespace zelo::colour

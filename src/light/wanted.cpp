@@ -4,6 +4,7 @@
 #include "colour/cct.h"
 #include "colour/lamp.h"
 #include "colour/observer.h"
+#include "colour/smoothest.h"
 #include "colour/srgb.h"
 
 namespace zelo::light {
@@ -61,7 +62,9 @@ struct Maker {
     Result<Wanted> operator()(const AskedWhite& a) const {
         if (!a.duv)
             return ofSpectrum(asked, colour::blackbody({a.cct_k}));
-        return Wanted{asked, colour::toXyz(colour::uvOf({{a.cct_k}, *a.duv})), std::nullopt,
+        const Xyz tinted = colour::toXyz(colour::uvOf({{a.cct_k}, *a.duv}));
+        return Wanted{asked, tinted,
+                      colour::throughSmoothestFilter(colour::blackbody({a.cct_k}), tinted),
                       std::nullopt, 1};
     }
     Result<Wanted> operator()(const AskedXy& a) const {

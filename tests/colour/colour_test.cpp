@@ -228,6 +228,30 @@ TEST(Smoothest, OfEqualEnergyIsFlat) {
     EXPECT_NEAR(s->largest() * kGridSize / s->sum(), 1, 1e-6);
 }
 
+TEST(Smoothest, AHairOfTintOnALampIsAHairOfChange) {
+    for (const double k : {2700.0, 5600.0, 9000.0}) {
+        const auto lamp = blackbody({k});
+        const auto change = [&](double duv) {
+            const Xyz tinted = toXyz(uvOf({{k}, duv}));
+            const auto light = throughSmoothestFilter(lamp, tinted);
+            EXPECT_TRUE(light);
+            EXPECT_LT(distance(toUv(toXyz(*light)), toUv(tinted)), 1e-7);
+            EXPECT_NEAR(toXyz(*light).Y, 1, 1e-9);
+            double most = 0; // of what is let through, against green light
+            const double scale = 1 / toXyz(lamp).Y;
+            for (std::size_t i = 0; i < kGridSize; ++i) {
+                EXPECT_GE((*light)[i], 0);
+                most = std::max(most, std::abs((*light)[i] / (lamp[i] * scale) - 1));
+            }
+            return most;
+        };
+        EXPECT_LT(change(0), 1e-6) << "no tint: the lamp itself";
+        EXPECT_LT(change(1e-5), 0.01);
+        EXPECT_GT(change(0.01), 0.05);
+    }
+    EXPECT_FALSE(throughSmoothestFilter(Spectrum::flat(0), toXyz(uvOf({{4000}, 0.01}))));
+}
+
 TEST(Smoothest, OutsideTheSpectralLocusThereIsNone) {
     EXPECT_FALSE(smoothestSpectrum(toXyz(Uv{0.62, 0.40})));
     EXPECT_FALSE(smoothestSpectrum(toXyz(Uv{0.01, 0.30})));

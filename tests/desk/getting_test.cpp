@@ -8,6 +8,7 @@
 #include "desk/match/skin_panel.h"
 #include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
+#include "desk/readings/readings_panel.h"
 #include "desk/swatches/swatch_panel.h"
 #include "light/levels.h"
 #include "show/edits.h"
@@ -253,6 +254,38 @@ TEST_F(GettingTest, APressOnTheCurveTakesThatPoint) {
     QTest::mouseClick(&mix, Qt::LeftButton, {}, {6 + (mix.width() - 12) / 2, 90});
     settle();
     EXPECT_NEAR(focus.wish()->give_up, 0.475, 0.01) << "half of the scale, which ends at 95 %";
+}
+
+TEST_F(GettingTest, TheTradeOffUsesWhatHasAMeaningOrSaysWhyItIsEmpty) {
+    const auto curve = [&](const QString& gain) {
+        return comes([&] { return mixing.tradeOff().size() >= 2; }) &&
+               mixing.tradeOffName() == gain && mixing.noTradeOff().isEmpty();
+    };
+    pick("uv:0.12,0.52"); // a green typed as numbers: nothing but its colour is known
+    mixing.setIntent(mix::Intent::Truest);
+    settle();
+    EXPECT_TRUE(mixing.tradeOff().empty());
+    EXPECT_TRUE(mixing.noTradeOff().startsWith("No curve:"));
+    mixing.setIntent(mix::Intent::Leanest);
+    settle();
+    EXPECT_TRUE(curve("watts"));
+    mixing.setIntent(mix::Intent::Brightest);
+    settle();
+    EXPECT_FALSE(mixing.noTradeOff().isEmpty());
+    const auto white = colour::planckianUv({3500});
+    pick(fmt::format("uv:{},{}", white.u, white.v).c_str());
+    mixing.setIntent(mix::Intent::Kindest);
+    settle();
+    EXPECT_TRUE(curve("R_f")) << "a white, however it was typed";
+    pick("cct:3500/0.004"); // a tinted white is its lamp through a filter
+    mixing.setIntent(mix::Intent::Truest);
+    settle();
+    EXPECT_TRUE(curve("SSI"));
+    EXPECT_TRUE(comes([&] { return !window.matchView().skin().seen().empty(); }));
+    EXPECT_TRUE(comes([&] {
+        return window.readings().rows().size() == 7 &&
+               std::isfinite(window.readings().rows()[6].got);
+    })) << "SSI to the wanted light";
 }
 
 TEST_F(GettingTest, AColumnMovesAloneOrTheOthersHoldTheColour) {

@@ -126,8 +126,10 @@ TEST(Wanted, ReadsEveryNotation) {
     EXPECT_NEAR(colour("xy:0.44,0.40").xyz.X, 1.1, 1e-12);
     EXPECT_NEAR(colour("uv:0.25,0.52").uv().u, 0.25, 1e-12);
     EXPECT_TRUE(colour("cct:3200").spectrum.has_value());
-    EXPECT_FALSE(colour("cct:3200/0.005").spectrum.has_value());
     EXPECT_NEAR(colour::cctOf(colour("cct:3200/0.005").uv())->duv, 0.005, 3e-5);
+    ASSERT_TRUE(colour("cct:3200/0.005").spectrum) << "a tint is a filter over its lamp";
+    EXPECT_NEAR(colour::cctOf(colour::toUv(colour::toXyz(*colour("cct:3200/0.005").spectrum)))->duv,
+                0.005, 3e-5);
     const auto red = colour("srgb:#FF0000");
     EXPECT_NEAR(colour::toXy(red.xyz).x, 0.64, 1e-3);
     EXPECT_NEAR(colour::toXy(red.xyz).y, 0.33, 1e-3);
