@@ -3,6 +3,7 @@
 
 #include "base/assert.h"
 #include "colour/detail/matrix.h"
+#include "colour/monitor.h"
 
 #include <algorithm>
 
@@ -52,7 +53,8 @@ std::uint8_t srgbEncoded(double linear) {
     return static_cast<std::uint8_t>(std::lround(s * 255));
 }
 
-Screen::Screen(const Xyz& adapted_white) {
+Screen::Screen(const Xyz& adapted_white, std::shared_ptr<const Monitor> monitor)
+    : monitor_(std::move(monitor)) {
     ZELO_ASSERT(adapted_white.Y > 0);
     const Vector3d from = kCat16 * vec((1 / adapted_white.Y) * adapted_white);
     const Vector3d to = kCat16 * (kFromLinear * Vector3d(1, 1, 1));
@@ -88,6 +90,11 @@ Bent bentInside(const LinearRgb& rgb) {
 
 } // namespace
 
+Srgb Screen::sent(const LinearRgb& c) const {
+    return monitor_ ? monitor_->shown(c)
+                    : Srgb{srgbEncoded(c.r), srgbEncoded(c.g), srgbEncoded(c.b)};
+}
+
 ScreenColour Screen::show(const Xyz& light, double level) const {
     const LinearRgb rgb = adapted(light);
     if (!(std::max({rgb.r, rgb.g, rgb.b}) > 0))
@@ -97,9 +104,7 @@ ScreenColour Screen::show(const Xyz& light, double level) const {
     for (const double c : bent.c)
         norm8 += std::pow(c, 8);
     const double scale = kShownNorm * level / std::pow(norm8, 1.0 / 8);
-    return {{srgbEncoded(bent.c[0] * scale), srgbEncoded(bent.c[1] * scale),
-             srgbEncoded(bent.c[2] * scale)},
-            bent.outside};
+    return {sent({bent.c[0] * scale, bent.c[1] * scale, bent.c[2] * scale}), bent.outside};
 }
 
 ScreenColour Screen::showSurface(const Xyz& light) const {
@@ -107,7 +112,7 @@ ScreenColour Screen::showSurface(const Xyz& light) const {
     if (!(std::max({rgb.r, rgb.g, rgb.b}) > 0))
         return {};
     const Bent bent = bentInside(rgb);
-    return {{srgbEncoded(bent.c[0]), srgbEncoded(bent.c[1]), srgbEncoded(bent.c[2])}, bent.outside};
+    return {sent({bent.c[0], bent.c[1], bent.c[2]}), bent.outside};
 }
 
 } // namespace zelo::colour

@@ -5,6 +5,7 @@
 #include "colour/xyz.h"
 
 #include <cstdint>
+#include <memory>
 
 namespace zelo::colour {
 
@@ -34,16 +35,21 @@ struct ScreenColour {
 // one white (CAT16, full adaptation), which becomes the monitor's. Colours are shown at one
 // brightness: the 8-norm of the linear channels is 0.88, times `level` (0..1). What lies outside
 // is compressed towards the largest channel from 0.80 of the way on, so neighbours stay apart.
+class Monitor;
+
 class Screen {
 public:
-    explicit Screen(const Xyz& adapted_white);                   // Requires Y > 0
+    // Requires Y > 0. Without a monitor's profile it is sRGB.
+    explicit Screen(const Xyz& adapted_white, std::shared_ptr<const Monitor> monitor = {});
     ScreenColour show(const Xyz& light, double level = 1) const; // dark light is black
     // The same without normalising: `light` relative to a white of Y = 1, for surfaces.
     ScreenColour showSurface(const Xyz& light) const;
 
 private:
     LinearRgb adapted(const Xyz& light) const;
+    Srgb sent(const LinearRgb& c) const;
     double gain_[3]; // in CAT16's cone space
+    std::shared_ptr<const Monitor> monitor_;
 };
 
 } // namespace zelo::colour

@@ -80,15 +80,18 @@ void Document::setEye(std::optional<double> white_k) {
     lookAnew();
 }
 
+void Document::setMonitor(std::shared_ptr<const colour::Monitor> monitor) {
+    monitor_ = std::move(monitor);
+    lookAnew();
+}
+
 void Document::setBookLamp(double lamp_k) {
     book_lamp_k_ = lamp_k;
     lookAnew();
 }
 
 void Document::lookAnew() {
-    const double now = camera_k_.value_or(eye_k());
-    if (now != colours_.white_k())
-        colours_ = LightColours(Kelvin{now});
+    colours_ = LightColours(Kelvin{camera_k_.value_or(eye_k())}, monitor_);
     emit changed(Change::Seen);
 }
 

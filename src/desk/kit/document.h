@@ -90,6 +90,8 @@ public:
     // of its own. It is no part of the show, and has nothing to do with the white of its routes.
     double eye_k() const { return eye_k_.value_or(book_lamp_k_); }
     void setEye(std::optional<double> white_k); // nothing: as the book's lamp
+    // The profile of the monitor that shows it; null: as sRGB.
+    void setMonitor(std::shared_ptr<const colour::Monitor> monitor);
     double bookLamp_k() const { return book_lamp_k_; }
     void setBookLamp(double lamp_k);
     // The fixture type of the lineup that Mix and Readings are about: its fixtures' type and mode.
@@ -168,6 +170,7 @@ private:
     LightColours colours_;
     std::optional<double> camera_k_, eye_k_;
     double book_lamp_k_ = light::kGelLampK;
+    std::shared_ptr<const colour::Monitor> monitor_;
     TypeKey chosen_focus_;
     std::map<std::string, std::uint64_t> wishes_;
     std::map<int, std::stop_source> works_; // under way

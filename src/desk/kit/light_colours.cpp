@@ -3,13 +3,23 @@
 
 #include "colour/lamp.h"
 #include "colour/observer.h"
+#include "desk/kit/qt_text.h"
+
+#include <QObject>
 
 #include <cmath>
 
 namespace zelo::desk {
 
-LightColours::LightColours(Kelvin white)
-    : screen_(colour::toXyz(colour::lampOf(white))), white_k_(white.value) {}
+LightColours::LightColours(Kelvin white, std::shared_ptr<const colour::Monitor> monitor)
+    : screen_(colour::toXyz(colour::lampOf(white)), monitor), monitor_(std::move(monitor)),
+      white_k_(white.value) {}
+
+QString LightColours::screenText() const {
+    return monitor_
+               ? QObject::tr("Shown by this screen's profile, “%1”.").arg(toQt(monitor_->name()))
+               : QObject::tr("Shown as sRGB: the desktop names no profile for this screen.");
+}
 
 QColor LightColours::of(const colour::Xyz& light, double level) const {
     const auto c = screen_.show(light, level).rgb;

@@ -3,7 +3,7 @@
 #pragma once
 
 #include "base/quantity.h"
-#include "colour/srgb.h"
+#include "colour/monitor.h"
 
 #include <QColor>
 #include <QLinearGradient>
@@ -12,7 +12,8 @@ namespace zelo::desk {
 
 class LightColours {
 public:
-    explicit LightColours(Kelvin white);        // of colour::lampOf
+    // `white`: of colour::lampOf. Without a monitor's profile the screen is sRGB.
+    explicit LightColours(Kelvin white, std::shared_ptr<const colour::Monitor> monitor = {});
     double white_k() const { return white_k_; } // what the eye or the camera takes for white
     QColor of(const colour::Xyz& light, double level = 1) const;
     // A surface in that light: `light` relative to a perfect white of Y = 1, its brightness kept.
@@ -21,8 +22,14 @@ public:
     // The spectrum's own colours along x1..x2 = first..last nm, for filling plots.
     QLinearGradient spectral(double x1, double x2, double first_nm, double last_nm) const;
 
+    QString screenText() const; // how the colours get to this screen, in a sentence
+    friend bool operator==(const LightColours& a, const LightColours& b) {
+        return a.white_k_ == b.white_k_ && a.monitor_ == b.monitor_;
+    }
+
 private:
     colour::Screen screen_;
+    std::shared_ptr<const colour::Monitor> monitor_;
     double white_k_;
 };
 

@@ -55,9 +55,9 @@ void ReachPicture::paintReach(QPainter& p, const std::vector<Uv>& hull,
                               const LightColours& colours) {
     if (hull.size() < 3)
         return;
-    if (hull != image_hull_ || image_.size() != size_ / 2 || colours.white_k() != image_white_k_) {
+    if (hull != image_hull_ || image_.size() != size_ / 2 || colours != image_colours_) {
         image_hull_ = hull;
-        image_white_k_ = colours.white_k();
+        image_colours_ = colours;
         image_ = QImage(size_ / 2, QImage::Format_ARGB32_Premultiplied);
         image_.fill(Qt::transparent);
         for (int y = 0; y < image_.height(); ++y)

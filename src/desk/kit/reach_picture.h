@@ -43,7 +43,7 @@ private:
     QSize size_;
     QImage image_; // of the reach; made anew when one of these is another
     std::vector<colour::Uv> image_hull_;
-    double image_white_k_ = 0;
+    std::optional<LightColours> image_colours_;
 };
 
 } // namespace zelo::desk

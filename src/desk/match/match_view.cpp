@@ -122,6 +122,13 @@ void TypeButton::paintEvent(QPaintEvent*) {
 
 // --- MatchView -------------------------------------------------------------------------------
 
+namespace {
+QString seenByTip() {
+    return MatchView::tr("Colours as the eye sees them that takes this lamp for white, or as a "
+                         "camera balanced to it shows them");
+}
+} // namespace
+
 MatchView::MatchView(Document& document, FocusModel& focus, Asking& asking, QWidget* parent)
     : QWidget(parent), document_(document), focus_(focus), asking_(asking),
       mixing_(new MixModel(document, focus, this)),
@@ -140,10 +147,8 @@ MatchView::MatchView(Document& document, FocusModel& focus, Asking& asking, QWid
                            Button::Kind::Text, this)),
       through_(new SpectrumPlot(
           tr("Light wanted"), tr("The light wanted; dashed: the lamp before the gel"), true, this)),
-      seen_by_(new Stations(tr("Seen by"),
-                            tr("Colours as the eye sees them that takes this lamp for white, or as "
-                               "a camera balanced to it shows them"),
-                            {tr("Eye"), tr("Camera")}, {}, false, this)),
+      seen_by_(
+          new Stations(tr("Seen by"), seenByTip(), {tr("Eye"), tr("Camera")}, {}, false, this)),
       eye_(new NumberField(tr("White of the eye"),
                            tr("The lamp that the eye takes for white; a double press: the one "
                               "behind the gels of the swatch book"),
@@ -300,6 +305,7 @@ void MatchView::resizeEvent(QResizeEvent*) {
 }
 
 void MatchView::refresh() {
+    seen_by_->setToolTip(seenByTip() + '\n' + document_.colours().screenText());
     const auto all = parts();
     while (types_.size() > all.size()) {
         types_.back()->deleteLater();

@@ -25,6 +25,7 @@
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
 #include "desk/shell/message_line.h"
+#include "desk/shell/monitor_profile.h"
 #include "desk/shell/show_files.h"
 #include "desk/swatches/swatch_panel.h"
 #include "files/mvr.h"
@@ -43,6 +44,7 @@
 #include <QScreen>
 #include <QSettings>
 #include <QToolTip>
+#include <QWindow>
 
 namespace zelo::desk {
 
@@ -242,6 +244,7 @@ void MainWindow::writeReport(const QString& path, bool with_show) {
         wish.facts.push_back(fmt::format("screen      {} x {}, {} %", screen->size().width(),
                                          screen->size().height(),
                                          std::lround(100 * screen->devicePixelRatio())));
+    wish.facts.push_back("colours     " + fromQt(document_.colours().screenText()));
     wish.log_folder = host::logFolder();
     if (with_show)
         wish.show = document_.state();
@@ -303,6 +306,26 @@ void MainWindow::writeRig(const QString& path) {
         [this, file](const Done& done) {
             tell(done ? tr("Written: %1").arg(file) : toQt(done.error().text()));
         });
+}
+
+void MainWindow::showEvent(QShowEvent*) {
+    connect(windowHandle(), &QWindow::screenChanged, this, &MainWindow::lookAtScreen,
+            Qt::UniqueConnection);
+    lookAtScreen();
+}
+
+void MainWindow::lookAtScreen() {
+    const QByteArray icc = iccOf(*screen());
+    if (icc == icc_)
+        return;
+    icc_ = icc;
+    if (icc.isEmpty())
+        return document_.setMonitor(nullptr);
+    if (const auto monitor = colour::Monitor::fromIcc(icc.toStdString()))
+        return document_.setMonitor(*monitor);
+    else
+        document_.tell(tr("%1; colours are shown as sRGB").arg(toQt(monitor.error().text())));
+    document_.setMonitor(nullptr);
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {

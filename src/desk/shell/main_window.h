@@ -64,6 +64,7 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
     void paintEvent(QPaintEvent* event) override;
     void closeEvent(QCloseEvent* event) override;
+    void showEvent(QShowEvent* event) override;
 
 private:
     void makeCommands(); // main_window_commands.cpp, with the menu made of them
@@ -75,6 +76,7 @@ private:
     void makeHelpCommands();
     void openMenu();
     void openAbout();
+    void lookAtScreen();                                     // takes its profile
     QPoint belowName() const;                                // where menus of the show open
     void addRig(const files::Rig& rig, const QString& from); // its fixtures and types
     void openHistory();                                      // every edit by name, to go back to
@@ -104,6 +106,7 @@ private:
     std::vector<Command> commands_;
     std::unique_ptr<Shortcuts> shortcuts_;
     KeySheet* key_sheet_ = nullptr;
+    QByteArray icc_; // of the screen that the window is on
 };
 
 } // namespace zelo::desk

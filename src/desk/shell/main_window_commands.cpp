@@ -258,8 +258,8 @@ void MainWindow::openAbout() {
     box->setText(tr("Zelochrome %1").arg(QCoreApplication::applicationVersion()));
     box->setInformativeText(tr("Colour for multi-emitter LED fixtures: match, spread, fade, play.\n"
                                "Free software under the GNU General Public License, version 3 or "
-                               "later.\nBuilt on Qt %1.")
-                                .arg(qVersion()));
+                               "later.\nBuilt on Qt %1. %2")
+                                .arg(qVersion(), document_.colours().screenText()));
     box->addButton(tr("Close"), QMessageBox::RejectRole);
     box->open();
 }
