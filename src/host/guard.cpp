@@ -114,26 +114,52 @@ Result<std::unique_ptr<Disk::Held>> Guard::lock(const fs::path& file) const {
     return held ? std::move(*held) : nullptr;
 }
 
-Result<Opened> Guard::open(const fs::path& path) {
-    const bool again = file_ && whole(linkTarget(*file_)) == whole(linkTarget(path));
-    std::unique_ptr<Disk::Held> held;
-    if (!again) {
+bool Guard::isOurs(const fs::path& file) const {
+    return file_ && whole(linkTarget(*file_)) == whole(linkTarget(file));
+}
+
+Result<std::unique_ptr<Disk::Held>> Guard::lockUnlessOurs(const fs::path& file, bool ours) const {
+    if (ours)
+        return nullptr;
+    return lock(file);
+}
+
+Guard::Opening Guard::opening(const fs::path& path) const {
+    return [this, path, ours = isOurs(path)]() -> Result<std::shared_ptr<Read>> {
         std::error_code error;
         if (!fs::exists(path, error))
             return passOn(Error{ErrorCode::NotFound, "no such file", {}}, path.string());
-        auto locked = lock(path);
-        if (!locked)
-            return passOn(locked.error());
-        held = std::move(*locked);
+        auto held = lockUnlessOurs(path, ours);
+        if (!held)
+            return passOn(held.error());
+        const auto seen = look(path);
+        auto opened = readCopy(path);
+        if (!opened)
+            return passOn(opened.error());
+        removeStrayParts(folderOf(whole(linkTarget(path))));
+        return std::make_shared<Read>(Read{
+            std::move(*opened), whole(folderOf(path)) / path.filename(), std::move(*held), seen});
+    };
+}
+
+Result<Opened> Guard::take(Read& read) {
+    if (!read.held && isOurs(read.file)) {
+        read.held = std::move(held_);
+    } else if (!read.held) { // it was the document's when the reading began
+        auto held = lock(read.file);
+        if (!held)
+            return passOn(held.error());
+        read.held = std::move(*held);
     }
-    auto opened = readCopy(path);
-    if (!opened)
-        return opened;
-    if (again)
-        held = std::move(held_);
-    removeStrayParts(folderOf(whole(linkTarget(path))));
-    standsAs(opened->state, whole(folderOf(path)) / path.filename(), std::move(held));
-    return opened;
+    standsAs(read.opened.state, read.file, std::move(read.held), read.seen);
+    return std::move(read.opened);
+}
+
+Result<Opened> Guard::open(const fs::path& path) {
+    const auto read = opening(path)();
+    if (!read)
+        return passOn(read.error());
+    return take(**read);
 }
 
 Result<Opened> Guard::readCopy(const fs::path& path) const {
@@ -147,12 +173,12 @@ Result<Opened> Guard::readCopy(const fs::path& path) const {
 }
 
 void Guard::start(const show::State& state) {
-    standsAs(state, std::nullopt, nullptr);
+    standsAs(state, std::nullopt, nullptr, {});
 }
 
 // Another document begins. What was not saved of the one before, and not let go, is left work.
 void Guard::standsAs(const show::State& saved, std::optional<fs::path> file,
-                     std::unique_ptr<Disk::Held> held) {
+                     std::unique_ptr<Disk::Held> held, Seen seen) {
     flush();
     std::vector<fs::path> left;
     {
@@ -171,28 +197,33 @@ void Guard::standsAs(const show::State& saved, std::optional<fs::path> file,
     recovered_ = false;
     held_ = std::move(held);
     file_ = std::move(file);
-    remember();
+    seen_ = seen;
 }
 
-void Guard::remember() {
-    stamp_ = file_ ? disk_->stamp(*file_) : std::nullopt;
-    contents_ = 0;
-    if (stamp_)
-        if (const auto bytes = disk_->read(*file_, show::kMostShowBytes))
-            contents_ = fnv1a(*bytes);
+std::uint64_t Guard::documentNow() const {
+    const std::lock_guard lock(mutex_);
+    return document_;
+}
+
+Guard::Seen Guard::look(const fs::path& file) const {
+    Seen seen{disk_->stamp(file), 0};
+    if (seen.stamp)
+        if (const auto bytes = disk_->read(file, show::kMostShowBytes))
+            seen.contents = fnv1a(*bytes);
+    return seen;
 }
 
 // --- saving --------------------------------------------------------------------------------------
 
-bool Guard::changedBehind() const {
-    const auto now = disk_->stamp(*file_);
-    if (!now || now == stamp_) // one that was taken away is only written again
+bool Guard::changedSince(const Seen& seen, const fs::path& file) const {
+    const auto now = disk_->stamp(file);
+    if (!now || now == seen.stamp) // one that was taken away is only written again
         return false;
-    const auto bytes = disk_->read(*file_, show::kMostShowBytes);
-    return !stamp_ || !bytes || fnv1a(*bytes) != contents_; // touched only: nothing to lose
+    const auto bytes = disk_->read(file, show::kMostShowBytes);
+    return !seen.stamp || !bytes || fnv1a(*bytes) != seen.contents; // touched only: none to lose
 }
 
-Done Guard::write(const show::State& now, const fs::path& path,
+Done Guard::write(const show::State& now, const fs::path& path, const std::stop_token& stop,
                   const std::optional<fs::path>& aside) const {
     const auto text = files::showText(*now.show, *now.hand);
     if (!text)
@@ -216,6 +247,10 @@ Done Guard::write(const show::State& now, const fs::path& path,
         return passOn(Error{ErrorCode::Io, "the disk does not give back what was written", {}},
                       path.string());
     }
+    if (stop.stop_requested()) {
+        disk_->remove(*part);
+        return passOn(Error{ErrorCode::Io, "not saved: it was stopped", {}}, path.string());
+    }
     if (aside)
         if (auto ok = disk_->rename(target, *aside); !ok) {
             disk_->remove(*part);
@@ -227,48 +262,76 @@ Done Guard::write(const show::State& now, const fs::path& path,
     return replaced;
 }
 
-Done Guard::save(const show::State& now, bool over) {
-    if (!file_)
-        return fail(ErrorCode::NotFound, "the show has no file yet");
-    std::optional<fs::path> aside;
-    if (changedBehind()) {
-        if (!over)
-            return passOn(Error{ErrorCode::Changed, "was changed by another program meanwhile", {}},
-                          file_->string());
-        const fs::path target = linkTarget(*file_);
-        aside = freeName(
-            folderOf(target),
-            fmt::format("{}, as found {}", asFileName(target.stem().string()), dated(nowSeconds())),
-            target.extension().string());
-    }
-    if (auto ok = write(now, *file_, aside); !ok)
-        return ok;
-    saved_ = now;
+Guard::Saving Guard::saving(const show::State& now, bool over) const {
+    return [this, now, over, file = file_, seen = seen_, document = documentNow()](
+               const std::stop_token& stop) -> Result<std::shared_ptr<Written>> {
+        if (!file)
+            return fail(ErrorCode::NotFound, "the show has no file yet");
+        std::optional<fs::path> aside;
+        if (changedSince(seen, *file)) {
+            if (!over)
+                return passOn(
+                    Error{ErrorCode::Changed, "was changed by another program meanwhile", {}},
+                    file->string());
+            const fs::path target = linkTarget(*file);
+            aside = freeName(folderOf(target),
+                             fmt::format("{}, as found {}", asFileName(target.stem().string()),
+                                         dated(nowSeconds())),
+                             target.extension().string());
+        }
+        if (auto ok = write(now, *file, stop, aside); !ok)
+            return passOn(ok.error());
+        return std::make_shared<Written>(Written{now, *file, nullptr, look(*file), document});
+    };
+}
+
+Guard::Saving Guard::savingAs(const show::State& now, const fs::path& path) const {
+    if (isOurs(path))
+        return saving(now, true);
+    return [this, now, path, document = documentNow()](
+               const std::stop_token& stop) -> Result<std::shared_ptr<Written>> {
+        auto held = lock(path);
+        if (!held)
+            return passOn(held.error());
+        if (auto ok = write(now, path, stop); !ok)
+            return passOn(ok.error());
+        return std::make_shared<Written>(Written{now, whole(folderOf(path)) / path.filename(),
+                                                 std::move(*held), look(path), document});
+    };
+}
+
+void Guard::take(Written& written, const show::State& now) {
+    if (written.document != documentNow())
+        return;
+    if (!isOurs(written.file))
+        held_ = std::move(written.held);
+    file_ = written.file;
+    saved_ = written.state;
     recovered_ = false;
-    remember();
-    forget();
+    seen_ = written.seen;
+    if (now == saved_)
+        forget();
+}
+
+Done Guard::save(const show::State& now, bool over) {
+    const auto written = saving(now, over)({});
+    if (!written)
+        return passOn(written.error());
+    take(**written, now);
     return {};
 }
 
 Done Guard::saveAs(const show::State& now, const fs::path& path) {
-    if (file_ && whole(linkTarget(*file_)) == whole(linkTarget(path)))
-        return save(now, true);
-    auto held = lock(path);
-    if (!held)
-        return passOn(held.error());
-    if (auto ok = write(now, path); !ok)
-        return ok;
-    held_ = std::move(*held);
-    file_ = whole(folderOf(path)) / path.filename();
-    saved_ = now;
-    recovered_ = false;
-    remember();
-    forget();
+    const auto written = savingAs(now, path)({});
+    if (!written)
+        return passOn(written.error());
+    take(**written, now);
     return {};
 }
 
-Done Guard::saveCopy(const show::State& now, const fs::path& path) const {
-    return write(now, path);
+Done Guard::saveCopy(const show::State& now, const fs::path& path,
+                     const std::stop_token& stop) const {
+    return write(now, path, stop);
 }
 
 void Guard::letGo() {
@@ -429,7 +492,7 @@ void Guard::setTrouble(std::string trouble) {
 
 // --- left work -----------------------------------------------------------------------------------
 
-std::optional<LeftWork> Guard::described(const fs::path& path) {
+std::optional<LeftWork> Guard::described(const fs::path& path) const {
     const auto start = disk_->readStart(path, kMostHead);
     const auto stamp = disk_->stamp(path);
     if (!start || !stamp)
@@ -452,9 +515,9 @@ std::optional<LeftWork> Guard::described(const fs::path& path) {
     return work;
 }
 
-std::vector<LeftWork> Guard::leftWork() {
+std::vector<LeftWork> Guard::leftWork(const std::optional<fs::path>& file) const {
     std::vector<fs::path> found;
-    const auto look = [&](const fs::path& where) {
+    const auto look_in = [&](const fs::path& where) {
         for (const auto& path : disk_->list(where)) {
             if (!path.filename().string().ends_with(kUnsaved))
                 continue;
@@ -464,11 +527,11 @@ std::vector<LeftWork> Guard::leftWork() {
         }
     };
     if (!settings_.state_folder.empty()) {
-        look(folder());
-        look(settings_.state_folder); // version 2
+        look_in(folder());
+        look_in(settings_.state_folder); // version 2
     }
-    if (file_)
-        look(folderOf(linkTarget(*file_)));
+    if (file)
+        look_in(folderOf(linkTarget(*file)));
     std::vector<LeftWork> all;
     for (const auto& path : found) {
         auto work = described(path);
@@ -487,31 +550,48 @@ std::vector<LeftWork> Guard::leftWork() {
     return all;
 }
 
-Result<Guard::Recovered> Guard::recover(const LeftWork& left) {
-    const auto bytes = disk_->read(left.path, kMostRecovery);
-    if (!bytes)
-        return passOn(bytes.error());
-    auto work = files::parseRecovery(*bytes);
-    if (!work)
-        return passOn(work.error(), left.path.string());
-    Recovered recovered{show::emptyState(),
-                        {{work->second.show, work->second.hand},
-                         std::move(work->first.lineup),
-                         std::move(work->second.notes)}};
-    std::unique_ptr<Disk::Held> held;
-    if (left.of) {
-        auto locked = lock(*left.of);
-        if (!locked && !(file_ && whole(linkTarget(*file_)) == whole(linkTarget(*left.of))))
-            return passOn(locked.error());
-        held = locked ? std::move(*locked) : std::move(held_);
+Guard::Recovering Guard::recovering(const LeftWork& left) const {
+    return [this, left, ours = left.of && isOurs(*left.of)]() -> Result<std::shared_ptr<Left>> {
+        const auto bytes = disk_->read(left.path, kMostRecovery);
+        if (!bytes)
+            return passOn(bytes.error());
+        auto work = files::parseRecovery(*bytes);
+        if (!work)
+            return passOn(work.error(), left.path.string());
+        auto read = std::make_shared<Left>();
+        read->work = left;
+        read->recovered = {show::emptyState(),
+                           {{work->second.show, work->second.hand},
+                            std::move(work->first.lineup),
+                            std::move(work->second.notes)}};
+        if (!left.of)
+            return read;
+        auto held = lockUnlessOurs(*left.of, ours);
+        if (!held)
+            return passOn(held.error());
+        read->held = std::move(*held);
+        read->seen = look(*left.of);
         if (const auto now = readCopy(*left.of))
-            recovered.first = now->state;
-    }
-    standsAs(recovered.first, left.of, std::move(held));
+            read->recovered.first = now->state;
+        return read;
+    };
+}
+
+Guard::Recovered Guard::take(Left& left) {
+    if (left.work.of && !left.held && isOurs(*left.work.of))
+        left.held = std::move(held_);
+    standsAs(left.recovered.first, left.work.of, std::move(left.held), left.seen);
     recovered_ = true;
     const std::lock_guard guarded(mutex_);
-    after_ = {left.path};
-    return recovered;
+    after_ = {left.work.path};
+    return std::move(left.recovered);
+}
+
+Result<Guard::Recovered> Guard::recover(const LeftWork& left) {
+    const auto read = recovering(left)();
+    if (!read)
+        return passOn(read.error());
+    return take(**read);
 }
 
 void Guard::throwAway(const LeftWork& left) {

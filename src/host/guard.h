@@ -9,7 +9,9 @@
 // nobody waits for them. A recovery file goes when its work is saved or deliberately let go, never
 // otherwise; one that a program left behind has a name of its own until somebody decides on it.
 //
-// All calls come from one thread.
+// All calls come from one thread, but for what `opening`, `saving` and their like return: that does
+// all that waits for a disk, and may run on any while the guard is there. What comes of it is taken
+// here.
 #pragma once
 
 #include "host/disk.h"
@@ -18,7 +20,9 @@
 #include <chrono>
 #include <condition_variable>
 #include <functional>
+#include <memory>
 #include <mutex>
+#include <stop_token>
 #include <thread>
 
 namespace zelo::host {
@@ -54,6 +58,12 @@ public:
     // Busy when another program has it open; NotFound, Io, or why it cannot be read. What was open
     // before stays then.
     Result<Opened> open(const std::filesystem::path& path);
+    struct Read; // a show's file, read and locked
+    using Opening = std::function<Result<std::shared_ptr<Read>>()>;
+    Opening opening(const std::filesystem::path& path) const;
+    Result<Opened> take(Read& read); // it is the document now
+
+    // Any thread may call this.
     Result<Opened> readCopy(const std::filesystem::path& path) const; // no lock, no file of its own
     void start(const show::State& state); // a new document without a file
 
@@ -69,7 +79,15 @@ public:
     Done save(const show::State& now, bool over = false);
     // The document has this file from now on. Busy when another program has it open.
     Done saveAs(const show::State& now, const std::filesystem::path& path);
-    Done saveCopy(const show::State& now, const std::filesystem::path& path) const;
+    // Any thread may call this.
+    Done saveCopy(const show::State& now, const std::filesystem::path& path,
+                  const std::stop_token& stop = {}) const;
+    struct Written; // a state that is in its file
+    using Saving = std::function<Result<std::shared_ptr<Written>>(const std::stop_token&)>;
+    // One at a time. Stopped before the file is replaced it leaves all as it was.
+    Saving saving(const show::State& now, bool over = false) const;
+    Saving savingAs(const show::State& now, const std::filesystem::path& path) const;
+    void take(Written& written, const show::State& now); // nothing when another document is open
 
     const std::optional<std::filesystem::path>& file() const { return file_; }
     // All is on disk as it is; a new document that nobody changed has nothing to save either.
@@ -84,9 +102,10 @@ public:
 
     // --- left work ------------------------------------------------------------------------------
 
-    // All that is not decided on, newest first; of one file if one is named. Work of programs that
-    // still run is theirs.
-    std::vector<LeftWork> leftWork();
+    // All that is not decided on, newest first; also beside this file. Work of programs that still
+    // run is theirs. Any thread may call this.
+    std::vector<LeftWork> leftWork(const std::optional<std::filesystem::path>& file) const;
+    std::vector<LeftWork> leftWork() const { return leftWork(file_); }
     // Takes it as changes that are not saved. `first` is what undo comes back to: its file as it
     // is, or an empty show. The left file goes when the work is safe in a recovery file of our own.
     struct Recovered {
@@ -94,6 +113,10 @@ public:
         Opened work;
     };
     Result<Recovered> recover(const LeftWork& left);
+    struct Left; // read, and its file locked
+    using Recovering = std::function<Result<std::shared_ptr<Left>>()>;
+    Recovering recovering(const LeftWork& left) const;
+    Recovered take(Left& left);
     void throwAway(const LeftWork& left);
 
 private:
@@ -112,15 +135,25 @@ private:
     Result<std::unique_ptr<Disk::Held>> lock(const std::filesystem::path& file) const;
     // Over what stands there, or with that put `aside` first: all or nothing.
     Done write(const show::State& now, const std::filesystem::path& path,
+               const std::stop_token& stop,
                const std::optional<std::filesystem::path>& aside = {}) const;
-    bool changedBehind() const;
+    // What a file was when it was opened or saved.
+    struct Seen {
+        std::optional<Disk::Stamp> stamp;
+        std::uint64_t contents = 0; // a hash
+    };
+    Seen look(const std::filesystem::path& file) const;
+    bool changedSince(const Seen& seen, const std::filesystem::path& file) const;
+    Result<std::unique_ptr<Disk::Held>> lockUnlessOurs(const std::filesystem::path& file,
+                                                       bool ours) const;
+    bool isOurs(const std::filesystem::path& file) const; // of the document
     void standsAs(const show::State& saved, std::optional<std::filesystem::path> file,
-                  std::unique_ptr<Disk::Held> held);
-    void remember(); // what the file is now
+                  std::unique_ptr<Disk::Held> held, Seen seen);
+    std::uint64_t documentNow() const;
     std::filesystem::path folder() const { return settings_.state_folder / "unsaved"; }
     std::filesystem::path liveFile(const Wish& wish) const;
     std::filesystem::path liveBeside(const Wish& wish) const;
-    std::optional<LeftWork> described(const std::filesystem::path& path);
+    std::optional<LeftWork> described(const std::filesystem::path& path) const;
 
     Settings settings_;
     std::shared_ptr<Disk> disk_;
@@ -128,8 +161,7 @@ private:
     std::unique_ptr<Disk::Held> held_;
     show::State saved_;
     bool recovered_ = false; // and not saved since: its recovery file stays
-    std::optional<Disk::Stamp> stamp_;
-    std::uint64_t contents_ = 0; // a hash of the file's
+    Seen seen_;              // its file
 
     mutable std::mutex mutex_;
     std::condition_variable_any wake_;
@@ -146,6 +178,28 @@ private:
     std::string trouble_;
     std::mutex order_;                  // held while one comes into its place
     std::vector<std::jthread> threads_; // last: they use the others
+};
+
+struct Guard::Read {
+    Opened opened;
+    std::filesystem::path file;
+    std::unique_ptr<Disk::Held> held; // null for the document's own file
+    Seen seen;
+};
+
+struct Guard::Written {
+    show::State state;
+    std::filesystem::path file;
+    std::unique_ptr<Disk::Held> held; // null for the document's own file
+    Seen seen;
+    std::uint64_t document = 0;
+};
+
+struct Guard::Left {
+    LeftWork work;
+    Recovered recovered;
+    std::unique_ptr<Disk::Held> held; // null for the document's own file, or without one
+    Seen seen;
 };
 
 } // namespace zelo::host

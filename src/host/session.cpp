@@ -50,10 +50,16 @@ Done Session::stays(const char* what, const Error& error) {
 }
 
 Done Session::open(const std::filesystem::path& path) {
-    auto opened = guard_->open(path);
+    return take(guard_->opening(path)());
+}
+
+Done Session::take(const Result<std::shared_ptr<Guard::Read>>& read) {
+    if (!read)
+        return stays("open a show", read.error());
+    auto opened = guard_->take(**read);
     if (!opened)
         return stays("open a show", opened.error());
-    log(LogLevel::Info, "opened " + path.string());
+    log(LogLevel::Info, "opened " + path()->string());
     notes_ = std::move(opened->notes);
     library_.setShow(opened->state.show);
     const auto named = namedParts(opened->state, *sources());
@@ -63,7 +69,10 @@ Done Session::open(const std::filesystem::path& path) {
 }
 
 Done Session::openCopy(const std::filesystem::path& path) {
-    auto opened = guard_->readCopy(path);
+    return takeCopy(guard_->readCopy(path));
+}
+
+Done Session::takeCopy(Result<Opened> opened) {
     if (!opened)
         return stays("open a copy", opened.error());
     auto named = show::renameShow(opened->state.show, opened->state.show->name + ", copy");
@@ -83,7 +92,10 @@ void Session::start(show::ShowPtr show, show::HandPtr hand) {
 }
 
 Done Session::startFrom(const std::filesystem::path& path, std::string name) {
-    auto opened = guard_->readCopy(path);
+    return takeAsStart(guard_->readCopy(path), std::move(name));
+}
+
+Done Session::takeAsStart(Result<Opened> opened, std::string name) {
     if (!opened)
         return stays("start from a show", opened.error());
     auto named = show::renameShow(opened->state.show, std::move(name));
@@ -94,35 +106,37 @@ Done Session::startFrom(const std::filesystem::path& path, std::string name) {
 }
 
 Done Session::recover(const LeftWork& left) {
-    auto recovered = guard_->recover(left);
-    if (!recovered)
-        return stays("recover", recovered.error());
-    log(LogLevel::Info, "recovered " + left.path.string());
-    notes_ = std::move(recovered->work.notes);
-    library_.setShow(recovered->work.state.show);
-    recovered->work.state = namedParts(recovered->work.state, *sources());
-    begin(std::move(recovered->first));
-    lineup_ = recovered->work.lineup;
-    push("Recover unsaved work", std::move(recovered->work.state), {});
+    return take(guard_->recovering(left)());
+}
+
+Done Session::take(const Result<std::shared_ptr<Guard::Left>>& left) {
+    if (!left)
+        return stays("recover", left.error());
+    auto recovered = guard_->take(**left);
+    log(LogLevel::Info, "recovered " + (*left)->work.path.string());
+    notes_ = std::move(recovered.work.notes);
+    library_.setShow(recovered.work.state.show);
+    recovered.work.state = namedParts(recovered.work.state, *sources());
+    begin(std::move(recovered.first));
+    lineup_ = recovered.work.lineup;
+    push("Recover unsaved work", std::move(recovered.work.state), {});
     return {};
 }
 
 Done Session::save(bool over) {
-    auto done = logged("save", guard_->save(state(), over));
-    history_.endMerge();
-    changed(Change::Saved);
-    return done;
+    return take(guard_->saving(state(), over)({}));
 }
 
 Done Session::saveAs(const std::filesystem::path& path) {
-    auto done = logged("save as", guard_->saveAs(state(), path));
-    history_.endMerge();
-    changed(Change::Saved);
-    return done;
+    return take(guard_->savingAs(state(), path)({}));
 }
 
-Done Session::saveCopy(const std::filesystem::path& path) const {
-    return guard_->saveCopy(state(), path);
+Done Session::take(const Result<std::shared_ptr<Guard::Written>>& written) {
+    if (written)
+        guard_->take(**written, state());
+    history_.endMerge();
+    changed(Change::Saved); // and with it what came after it is kept
+    return logged("save", written ? Done{} : passOn(written.error()));
 }
 
 void Session::letGo() {

@@ -41,8 +41,13 @@ public:
     Done startFrom(const std::filesystem::path& path, std::string name);
     Done save(bool over = false);
     Done saveAs(const std::filesystem::path& path);
-    Done saveCopy(const std::filesystem::path& path) const; // the document stays where it is
     Done recover(const LeftWork& left);
+    // The same, when what waits for a disk was done elsewhere: guard().opening, saving and so on.
+    Done take(const Result<std::shared_ptr<Guard::Read>>& read);
+    Done take(const Result<std::shared_ptr<Guard::Written>>& written);
+    Done take(const Result<std::shared_ptr<Guard::Left>>& left);
+    Done takeCopy(Result<Opened> opened);
+    Done takeAsStart(Result<Opened> opened, std::string name);
     void letGo();                     // the program ends, and what is not saved is not wanted
     void flush() { guard_->flush(); } // the program is told to end
     Guard& guard() { return *guard_; }

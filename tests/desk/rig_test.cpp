@@ -322,6 +322,7 @@ TEST_F(RigTest, UnsavedWorkThatWasLeftBehindIsOffered) {
     ASSERT_TRUE(files::writeShow(unsaved, late, {}));
     const auto answer = [&](const QString& word) {
         ASSERT_TRUE(window.files().open(toQt(file.string())));
+        settle();
         auto* box = window.findChild<QMessageBox*>();
         ASSERT_TRUE(box) << "it asks";
         EXPECT_TRUE(box->text().contains("night.zelo"));

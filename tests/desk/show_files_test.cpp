@@ -12,24 +12,57 @@
 #include <QPushButton>
 #include <QTemporaryDir>
 #include <QTimer>
+#include <atomic>
 #include <fstream>
+#include <thread>
 
 namespace zelo::desk {
 namespace {
+
+// A disk that waits, when it is told to, until it may go on.
+class WaitingDisk : public host::Disk {
+public:
+    Result<std::string> read(const std::filesystem::path& path, std::size_t most) override {
+        if (path.extension() == ".zelo")
+            wait(reads);
+        return Disk::read(path, most);
+    }
+    Result<std::filesystem::path> writePart(const std::filesystem::path& target,
+                                            std::string_view bytes) override {
+        if (target.extension() == ".zelo")
+            wait(writes);
+        return Disk::writePart(target, bytes);
+    }
+    std::atomic<bool> reads = false, writes = false; // wait
+
+private:
+    static void wait(const std::atomic<bool>& while_set) {
+        while (while_set)
+            std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    }
+};
 
 class ShowFilesTest : public WindowTest {
 protected:
     ShowFilesTest()
         : WindowTest([](host::Library& library) { return guarded(library, folder().path()); }) {}
-    ~ShowFilesTest() override { document.letGo(); }
+    ~ShowFilesTest() override {
+        disk().reads = disk().writes = false;
+        document.letGo();
+    }
 
+    static WaitingDisk& disk() { return *diskPtr(); }
+    static std::shared_ptr<WaitingDisk> diskPtr() {
+        static const auto one = std::make_shared<WaitingDisk>();
+        return one;
+    }
     static std::unique_ptr<host::Session> guarded(host::Library& library, const QString& path) {
         host::Guard::Settings settings;
         settings.state_folder = fromQt(path + "/state");
         settings.pause = std::chrono::milliseconds(5);
         settings.again = std::chrono::milliseconds(20);
         return std::make_unique<host::Session>(library, nullptr,
-                                               std::make_unique<host::Guard>(settings));
+                                               std::make_unique<host::Guard>(settings, diskPtr()));
     }
     std::filesystem::path file(const char* name) {
         return std::filesystem::path(fromQt(folder().path())) / name;
@@ -57,20 +90,6 @@ protected:
                 return settle();
             }
         ADD_FAILURE() << "no answer " << word.toStdString();
-    }
-    // What is asked before one leaves is modal: it is answered from within.
-    void answerLeaving(const QString& word) {
-        auto* waits = new QTimer(&window);
-        QObject::connect(waits, &QTimer::timeout, waits, [waits, word] {
-            for (QWidget* w : QApplication::topLevelWidgets())
-                if (auto* b = qobject_cast<QMessageBox*>(w); b && b->isVisible())
-                    for (auto* button : b->buttons())
-                        if (button->text() == word) {
-                            waits->deleteLater();
-                            return button->click();
-                        }
-        });
-        waits->start(5);
     }
     std::string nameIn(const std::filesystem::path& path) {
         const auto read = files::readShow(path);
@@ -138,18 +157,19 @@ TEST_F(ShowFilesTest, WorkLeftBehindIsListedUntilItIsDecidedOn) {
     EXPECT_TRUE(box()->text().contains(QDate::currentDate().toString("yyyy"))) << "with the year";
     answer("Decide later");
     window.files().openLeftWork(QPoint(10, 10));
+    settle();
     auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
     ASSERT_TRUE(menu);
     ASSERT_EQ(menu->actions().size(), 1);
     menu->actions()[0]->trigger();
     menu->close();
     rename("In the way");
-    answerLeaving("Stay here");
     answer("Take it back");
+    answer("Stay here");
     EXPECT_EQ(document.show().name, "In the way") << "what is open is not lost for it";
     window.files().offerNewest();
-    answerLeaving("Lose them");
     answer("Take it back");
+    answer("Lose them");
     EXPECT_EQ(document.show().name, "Lost");
     document.flush();
     EXPECT_TRUE(document.leftWork().empty());
@@ -160,38 +180,125 @@ TEST_F(ShowFilesTest, WhoChoosesNoOtherShowAfterAllHasLostNothing) {
     int shown = 0;
     QTimer waits;
     QObject::connect(&waits, &QTimer::timeout, &waits, [&] {
-        for (QWidget* w : QApplication::topLevelWidgets()) {
-            if (auto* b = qobject_cast<QMessageBox*>(w); b && b->isVisible())
-                for (auto* button : b->buttons())
-                    if (button->text() == "Lose them")
-                        return button->click();
+        for (QWidget* w : QApplication::topLevelWidgets())
             if (auto* d = qobject_cast<QFileDialog*>(w); d && d->isVisible()) {
                 ++shown;
                 QTest::keyClick(d, Qt::Key_Escape);
             }
-        }
     });
     waits.start(5);
     QTest::keyClick(&window, Qt::Key_O, Qt::ControlModifier);
     waits.stop();
     EXPECT_EQ(shown, 1);
+    EXPECT_FALSE(box()) << "nothing to decide";
     document.flush();
     EXPECT_EQ(document.show().name, "Worked in");
     EXPECT_EQ(QDir(folder().path() + "/state/unsaved").entryList({"*.unsaved"}).size(), 1);
 }
 
 TEST_F(ShowFilesTest, ClosingAsksForWorkInTheDemoToo) {
-    EXPECT_TRUE(window.files().mayLeave()) << "nobody touched it";
+    EXPECT_TRUE(document.nothingToLose()) << "nobody touched it";
     rename("Worked in");
-    answerLeaving("Stay here");
     EXPECT_FALSE(window.close());
+    answer("Stay here");
     EXPECT_TRUE(window.isVisible());
     document.undo();
-    EXPECT_TRUE(window.files().mayLeave()) << "all taken back";
+    EXPECT_TRUE(document.nothingToLose()) << "all taken back";
     document.redo();
-    answerLeaving("Lose them");
-    EXPECT_TRUE(window.close());
+    EXPECT_FALSE(window.close());
+    answer("Lose them");
+    EXPECT_FALSE(window.isVisible());
     EXPECT_TRUE(document.leftWork().empty()) << "deliberately let go";
+}
+
+TEST_F(ShowFilesTest, ClosingSavesFirstWhenThatIsTheAnswer) {
+    ASSERT_TRUE(document.saveAs(file("a.zelo")));
+    rename("Worked in");
+    EXPECT_FALSE(window.close());
+    answer("Save them");
+    EXPECT_TRUE(comes([&] { return !window.isVisible(); }));
+    EXPECT_EQ(nameIn(file("a.zelo")), "Worked in");
+}
+
+// Nobody waits for the disk: the window goes on, and what is done meanwhile is not saved.
+TEST_F(ShowFilesTest, SavingHoldsNobodyUp) {
+    ASSERT_TRUE(document.saveAs(file("a.zelo")));
+    rename("First");
+    auto* line = window.findChild<MessageLine*>();
+    disk().writes = true;
+    QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
+    EXPECT_TRUE(comes([&] { return line->texts().join(' ').contains("Saving: "); })) << "told";
+    ASSERT_TRUE(document.edit("Rename", show::renameShow(document.state().show, "Second")));
+    EXPECT_FALSE(document.kept());
+    QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
+    QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(document.edit("Rename", show::renameShow(document.state().show, "Third")));
+    disk().writes = false;
+    ASSERT_TRUE(comes([&] { return !document.saving(); }));
+    EXPECT_FALSE(box()) << "its own saving is no change by another program";
+    EXPECT_EQ(nameIn(file("a.zelo")), "Third") << "what is there when the last one begins";
+    EXPECT_TRUE(document.kept());
+    EXPECT_FALSE(line->texts().join(' ').contains("Saving"));
+}
+
+TEST_F(ShowFilesTest, WhatIsDoneWhileItIsSavedIsKept) {
+    ASSERT_TRUE(document.saveAs(file("a.zelo")));
+    rename("First");
+    disk().writes = true;
+    QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(document.edit("Rename", show::renameShow(document.state().show, "Second")));
+    disk().writes = false;
+    ASSERT_TRUE(comes([&] { return !document.saving(); }));
+    EXPECT_EQ(nameIn(file("a.zelo")), "First");
+    EXPECT_FALSE(document.kept());
+    document.flush();
+    EXPECT_EQ(QDir(folder().path() + "/state/unsaved").entryList({"*.unsaved"}).size(), 1);
+    EXPECT_FALSE(window.close()) << "and is asked about";
+    answer("Stay here");
+}
+
+TEST_F(ShowFilesTest, ASaveThatIsStoppedLeavesTheFileAsItWas) {
+    ASSERT_TRUE(document.saveAs(file("a.zelo")));
+    rename("Mine");
+    auto* line = window.findChild<MessageLine*>();
+    disk().writes = true;
+    QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(comes([&] { return line->texts().join(' ').contains("Saving: "); }));
+    QTest::mouseClick(line, Qt::LeftButton, {}, {50, 5});
+    disk().writes = false;
+    ASSERT_TRUE(comes([&] { return !document.saving(); }));
+    EXPECT_EQ(nameIn(file("a.zelo")), "The Salt Lanterns");
+    EXPECT_FALSE(document.kept());
+    EXPECT_TRUE(line->texts().join(' ').contains("it was stopped"));
+    QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(comes([&] { return document.kept(); }));
+    EXPECT_EQ(nameIn(file("a.zelo")), "Mine");
+}
+
+TEST_F(ShowFilesTest, AnOpeningHoldsNobodyUpAndTheOneAskedForLastComes) {
+    for (const char* name : {"a", "b"}) {
+        auto other = document.show();
+        other.name = name;
+        ASSERT_TRUE(files::writeShow(file((std::string(name) + ".zelo").c_str()), other, {}));
+    }
+    disk().reads = true;
+    window.files().openLater(toQt(file("a.zelo").string()));
+    window.files().openLater(toQt(file("b.zelo").string()));
+    EXPECT_EQ(document.show().name, "The Salt Lanterns");
+    ASSERT_TRUE(document.edit("Rename", show::renameShow(document.state().show, "Meanwhile")));
+    disk().reads = false;
+    ASSERT_TRUE(comes([&] { return document.show().name == "b"; }));
+    settle();
+    EXPECT_EQ(document.show().name, "b") << "and it stays";
+    EXPECT_EQ(document.path(), file("b.zelo"));
+    EXPECT_TRUE(window.findChild<MessageLine*>()->texts().join(' ').contains("“Meanwhile”"));
+    const auto left = document.leftWork();
+    ASSERT_EQ(left.size(), 1u) << "nothing is lost";
+    EXPECT_EQ(left[0].name, "Meanwhile");
+    window.files().openLater(toQt(file("none.zelo").string()));
+    settle();
+    EXPECT_TRUE(window.findChild<MessageLine*>()->texts().join(' ').contains("no such file"));
+    EXPECT_EQ(document.show().name, "b");
 }
 
 TEST_F(ShowFilesTest, TheLastShowIsWhateverWasOpenedOrSavedLast) {

@@ -238,7 +238,7 @@ TEST(Session, ACopyAndATemplateLeaveTheDocumentAlone) {
     const fs::path demo = fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo";
     ASSERT_TRUE(session.open(demo));
     const fs::path copy = fs::path(::testing::TempDir()) / "zelo-copy.zelo";
-    ASSERT_TRUE(session.saveCopy(copy));
+    ASSERT_TRUE(session.guard().saveCopy(session.state(), copy));
     EXPECT_EQ(session.path(), demo) << "one goes on in the same show";
     EXPECT_EQ(files::readShow(copy)->show->fixtures.size(), 40u);
     ASSERT_TRUE(session.startFrom(demo, "Next one"));

@@ -70,6 +70,102 @@ Done Document::opened(Done done) {
     return done;
 }
 
+// The show that was asked for last is opened; work on the one before goes on until it comes.
+template <class Read, class Take>
+void Document::openWhenRead(const QString& what, Read read, Take take, Then then) {
+    inBackground(
+        what, this, [read](const std::stop_token&) { return read(); },
+        [this, wish = ++opening_, before = state(), take, then](const auto& result) {
+            if (wish != opening_)
+                return;
+            const bool worked_on = !(state() == before) && !nothingToLose();
+            const QString name = toQt(show().name);
+            const auto done = opened(take(result));
+            if (done && worked_on)
+                tell(tr("What you changed in “%1” meanwhile is among the unsaved work left behind.")
+                         .arg(name));
+            then(done);
+        });
+}
+
+void Document::openLater(const std::filesystem::path& path, Then then) {
+    openWhenRead(
+        tr("Opening the show"), session_->guard().opening(path),
+        [this](const auto& read) { return session_->take(read); }, std::move(then));
+}
+
+void Document::openCopyLater(const std::filesystem::path& path, Then then) {
+    openWhenRead(
+        tr("Opening a copy"), [this, path] { return session_->guard().readCopy(path); },
+        [this](const auto& read) { return session_->takeCopy(read); }, std::move(then));
+}
+
+void Document::startFromLater(const std::filesystem::path& path, const QString& name, Then then) {
+    openWhenRead(
+        tr("Reading the template"), [this, path] { return session_->guard().readCopy(path); },
+        [this, name](const auto& read) { return session_->takeAsStart(read, fromQt(name)); },
+        std::move(then));
+}
+
+void Document::recoverLater(const host::LeftWork& left, Then then) {
+    openWhenRead(
+        tr("Taking the work back"), session_->guard().recovering(left),
+        [this](const auto& read) { return session_->take(read); }, std::move(then));
+}
+
+void Document::saveLater(bool over, Then then) {
+    saves_.push_back(
+        {[this, over] { return session_->guard().saving(state(), over); }, std::move(then)});
+    if (saves_.size() == 1)
+        nextSave();
+}
+
+void Document::saveAsLater(const std::filesystem::path& path, Then then) {
+    saves_.push_back(
+        {[this, path] { return session_->guard().savingAs(state(), path); }, std::move(then)});
+    if (saves_.size() == 1)
+        nextSave();
+}
+
+void Document::nextSave() {
+    inBackground(
+        tr("Saving"), this,
+        [work = saves_.front().begin()](const std::stop_token& stop) { return work(stop); },
+        [this](const auto& written) {
+            const auto done = session_->take(written);
+            const Then then = std::move(saves_.front().then);
+            saves_.pop_front();
+            if (!saves_.empty())
+                nextSave();
+            then(done);
+            if (saves_.empty())
+                for (const auto& after : std::exchange(after_saving_, {}))
+                    after();
+        },
+        Stopped::Taken);
+}
+
+void Document::afterSaving(std::function<void()> then) {
+    if (!saving())
+        return then();
+    after_saving_.push_back(std::move(then));
+}
+
+void Document::saveCopyLater(const std::filesystem::path& path, Then then) {
+    inBackground(
+        tr("Saving a copy"), this,
+        [this, now = state(), path](const std::stop_token& stop) {
+            return session_->guard().saveCopy(now, path, stop);
+        },
+        std::move(then));
+}
+
+void Document::leftWorkLater(std::function<void(const std::vector<host::LeftWork>&)> take) {
+    later(
+        "left work", this, [this, file = path()] { return session_->guard().leftWork(file); },
+        std::move(take));
+}
+
 void Document::setCamera(std::optional<double> balance_k) {
     camera_k_ = balance_k;
     lookAnew();

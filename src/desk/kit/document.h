@@ -10,6 +10,7 @@
 
 #include <QObject>
 #include <QPointer>
+#include <deque>
 #include <memory>
 #include <stop_token>
 
@@ -66,16 +67,24 @@ public:
     bool kept() const { return session_->kept(); }
     bool nothingToLose() const { return session_->nothingToLose(); }
     Done open(const std::filesystem::path& path) { return opened(session_->open(path)); }
-    Done openCopy(const std::filesystem::path& path) { return opened(session_->openCopy(path)); }
     void start(show::ShowPtr show, show::HandPtr hand) { session_->start(show, hand); }
-    Done startFrom(const std::filesystem::path& path, std::string name) {
-        return opened(session_->startFrom(path, std::move(name)));
-    }
     Done save(bool over = false) { return session_->save(over); }
     Done saveAs(const std::filesystem::path& path) { return session_->saveAs(path); }
-    Done saveCopy(const std::filesystem::path& path) const { return session_->saveCopy(path); }
+    // The same and more without waiting for a disk: `then` is told how it went, on this thread.
+    using Then = std::function<void(const Done&)>;
+    void openLater(const std::filesystem::path& path, Then then);
+    void openCopyLater(const std::filesystem::path& path, Then then);
+    void startFromLater(const std::filesystem::path& path, const QString& name, Then then);
+    void recoverLater(const host::LeftWork& left, Then then);
+    // One after the other; each saves what there is when it begins.
+    void saveLater(bool over, Then then);
+    void saveAsLater(const std::filesystem::path& path, Then then);
+    bool saving() const { return !saves_.empty(); }
+    void afterSaving(std::function<void()> then); // at once when nothing is being saved
+    void saveCopyLater(const std::filesystem::path& path, Then then);
+    // Work that was left behind, also beside the show's file; newest first.
+    void leftWorkLater(std::function<void(const std::vector<host::LeftWork>&)> take);
     std::vector<host::LeftWork> leftWork() { return session_->guard().leftWork(); }
-    Done recover(const host::LeftWork& left) { return opened(session_->recover(left)); }
     void throwAway(const host::LeftWork& left) { session_->guard().throwAway(left); }
     void letGo() { session_->letGo(); }
     void flush() { session_->flush(); }
@@ -123,22 +132,28 @@ public:
     // Long work with a file: told as under way until its result is taken, on this thread. It can
     // be stopped: then nothing is taken. `compute` is given a stop_token, to look at before it
     // writes.
+    enum class Stopped {
+        Dropped,
+        Taken // what was computed all the same is taken
+    };
     template <class Compute, class Take>
-    void inBackground(const QString& what, QObject* owner, Compute compute, Take take) {
+    void inBackground(const QString& what, QObject* owner, Compute compute, Take take,
+                      Stopped stopped = Stopped::Dropped) {
         const int id = ++last_work_;
         works_[id] = {};
         emit workBegan(id, what);
         session_->workers().post(
             fmt::format("work {}", id),
-            [this, id, stop = works_[id].get_token(), owner = QPointer<QObject>(owner),
+            [this, id, stopped, stop = works_[id].get_token(), owner = QPointer<QObject>(owner),
              compute = std::move(compute), take = std::move(take)] {
-                if (stop.stop_requested())
+                if (stop.stop_requested() && stopped == Stopped::Dropped)
                     return;
                 auto result = compute(stop);
-                inbox_.post([this, id, owner, take, result = std::move(result)] {
-                    if (works_.erase(id) == 0)
-                        return; // stopped
-                    emit workEnded(id);
+                inbox_.post([this, id, stopped, owner, take, result = std::move(result)] {
+                    if (works_.erase(id) > 0)
+                        emit workEnded(id);
+                    else if (stopped == Stopped::Dropped)
+                        return;
                     if (owner)
                         take(result);
                 });
@@ -163,8 +178,15 @@ signals:
 
 private:
     Done opened(Done done); // tells what was left out
-    void lookAnew();        // as what sees now
-    Inbox inbox_;           // before the session: its threads post to it
+    struct Save {
+        std::function<host::Guard::Saving()> begin;
+        Then then;
+    };
+    void nextSave();
+    template <class Read, class Take>
+    void openWhenRead(const QString& what, Read read, Take take, Then then);
+    void lookAnew(); // as what sees now
+    Inbox inbox_;    // before the session: its threads post to it
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
     LightColours colours_;
@@ -175,6 +197,9 @@ private:
     std::map<std::string, std::uint64_t> wishes_;
     std::map<int, std::stop_source> works_; // under way
     int last_work_ = 0;
+    int opening_ = 0;        // counts the shows that were asked for
+    std::deque<Save> saves_; // the first is under way
+    std::vector<std::function<void()>> after_saving_;
 };
 
 } // namespace zelo::desk

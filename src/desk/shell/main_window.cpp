@@ -329,9 +329,14 @@ void MainWindow::lookAtScreen() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-    event->setAccepted(files_->mayLeave());
-    if (event->isAccepted())
-        document_.finishWork(); // a file that is being written is written
+    may_close_ = may_close_ || (document_.nothingToLose() && !document_.saving());
+    event->setAccepted(may_close_);
+    if (may_close_)
+        return document_.finishWork(); // a file that is being written is written
+    files_->leave([this] {
+        may_close_ = true;
+        close();
+    });
 }
 
 MainWindow::~MainWindow() {

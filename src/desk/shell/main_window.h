@@ -106,7 +106,8 @@ private:
     std::vector<Command> commands_;
     std::unique_ptr<Shortcuts> shortcuts_;
     KeySheet* key_sheet_ = nullptr;
-    QByteArray icc_; // of the screen that the window is on
+    bool may_close_ = false; // nothing is lost by it
+    QByteArray icc_;         // of the screen that the window is on
 };
 
 } // namespace zelo::desk

@@ -60,48 +60,65 @@ void ShowFiles::remember(const QString& path) {
     settings.setValue("show/last", whole);
 }
 
+void ShowFiles::tellIfNot(const Done& done) {
+    if (!done)
+        document_.tell(toQt(done.error().text()));
+}
+
 Done ShowFiles::open(const QString& path) {
-    auto opened = document_.open(fromQt(path));
-    if (!opened && opened.error().code == ErrorCode::Busy) {
+    auto done = document_.open(fromQt(path));
+    opened(path, done);
+    return done;
+}
+
+void ShowFiles::openLater(const QString& path) {
+    leave([this, path] {
+        document_.openLater(fromQt(path), [this, path](const Done& done) {
+            opened(path, done);
+            if (!done && done.error().code != ErrorCode::Busy)
+                tellIfNot(done);
+        });
+    });
+}
+
+void ShowFiles::opened(const QString& path, const Done& done) {
+    if (!done && done.error().code == ErrorCode::Busy) {
         auto* asks = box(tr("%1. You may open a copy: it gets a file of its own when you save it.")
-                             .arg(toQt(opened.error().text())));
+                             .arg(toQt(done.error().text())));
         auto* copy = asks->addButton(tr("Open a copy"), QMessageBox::AcceptRole);
         asks->addButton(tr("Leave it"), QMessageBox::RejectRole);
         connect(asks, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
-            if (chosen != copy || !mayLeave())
-                return;
-            if (auto done = document_.openCopy(fromQt(path)); !done)
-                document_.tell(toQt(done.error().text()));
+            if (chosen == copy)
+                leave([=, this] {
+                    document_.openCopyLater(fromQt(path),
+                                            [this](const Done& copied) { tellIfNot(copied); });
+                });
         });
         asks->open();
     }
-    if (!opened)
-        return opened;
+    if (!done)
+        return;
     remember(path);
-    const auto file = *document_.path();
-    for (const auto& left : document_.leftWork())
-        if (left.of && *left.of == file) {
-            offer(left);
-            break;
-        }
-    return opened;
+    document_.leftWorkLater([this, file = *document_.path()](const auto& all) {
+        for (const auto& left : all)
+            if (left.of && *left.of == file)
+                return offer(left);
+    });
 }
 
 void ShowFiles::askNew() {
-    if (!mayLeave())
-        return;
-    show::Show show;
-    show.name = fromQt(tr("Untitled"));
-    document_.start(std::make_shared<const show::Show>(std::move(show)), show::emptyHand());
+    leave([this] {
+        show::Show show;
+        show.name = fromQt(tr("Untitled"));
+        document_.start(std::make_shared<const show::Show>(std::move(show)), show::emptyHand());
+    });
 }
 
 void ShowFiles::askOpen() {
     // First which one: who changes their mind there has let nothing go.
     const QString path = QFileDialog::getOpenFileName(window_, tr("Open a show"), {}, showFilter());
-    if (path.isEmpty() || !mayLeave())
-        return;
-    if (auto opened = open(path); !opened && opened.error().code != ErrorCode::Busy)
-        document_.tell(toQt(opened.error().text()));
+    if (!path.isEmpty())
+        openLater(path);
 }
 
 void ShowFiles::openRecent(const QPoint& global) {
@@ -110,12 +127,7 @@ void ShowFiles::openRecent(const QPoint& global) {
     for (const QString& path : QSettings().value("show/recent").toStringList()) {
         QAction* action =
             menu->addAction(QFileInfo(path).fileName() + '\t' + QFileInfo(path).absolutePath());
-        connect(action, &QAction::triggered, this, [this, path] {
-            if (!mayLeave())
-                return;
-            if (auto opened = open(path); !opened && opened.error().code != ErrorCode::Busy)
-                document_.tell(toQt(opened.error().text()));
-        });
+        connect(action, &QAction::triggered, this, [this, path] { openLater(path); });
     }
     if (menu->isEmpty())
         menu->addAction(tr("No show was opened or saved yet"))->setEnabled(false);
@@ -137,7 +149,7 @@ void ShowFiles::saved(const Done& done) {
     asks->addButton(tr("Not now"), QMessageBox::RejectRole);
     connect(asks, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
         if (chosen == both)
-            saved(document_.save(true));
+            document_.saveLater(true, [this](const Done& again) { saved(again); });
         else if (chosen == other)
             askSaveAs();
     });
@@ -147,14 +159,14 @@ void ShowFiles::saved(const Done& done) {
 void ShowFiles::save() {
     if (!document_.path())
         return askSaveAs();
-    saved(document_.save());
+    document_.saveLater(false, [this](const Done& done) { saved(done); });
 }
 
 void ShowFiles::askSaveAs() {
     const QString path = withEnding(QFileDialog::getSaveFileName(
         window_, tr("Save the show as"), toQt(document_.show().name) + ".zelo", showFilter()));
     if (!path.isEmpty())
-        saved(document_.saveAs(fromQt(path)));
+        document_.saveAsLater(fromQt(path), [this](const Done& done) { saved(done); });
 }
 
 void ShowFiles::askSaveCopy() {
@@ -163,35 +175,47 @@ void ShowFiles::askSaveCopy() {
         showFilter()));
     if (path.isEmpty())
         return;
-    if (auto done = document_.saveCopy(fromQt(path)); !done)
-        return document_.tell(toQt(done.error().text()));
-    document_.tell(tr("A copy is at %1; you go on in the same show.").arg(path));
+    document_.saveCopyLater(fromQt(path), [this, path](const Done& done) {
+        document_.tell(done ? tr("A copy is at %1; you go on in the same show.").arg(path)
+                            : toQt(done.error().text()));
+    });
 }
 
 void ShowFiles::askStartFrom() {
     const QString path =
         QFileDialog::getOpenFileName(window_, tr("Start from this show"), {}, showFilter());
-    if (path.isEmpty() || !mayLeave())
+    if (path.isEmpty())
         return;
-    const auto name = tr("New, from %1").arg(QFileInfo(path).completeBaseName());
-    if (auto begun = document_.startFrom(fromQt(path), fromQt(name)); !begun)
-        document_.tell(toQt(begun.error().text()));
+    leave([this, path] {
+        document_.startFromLater(fromQt(path),
+                                 tr("New, from %1").arg(QFileInfo(path).completeBaseName()),
+                                 [this](const Done& done) { tellIfNot(done); });
+    });
 }
 
-bool ShowFiles::mayLeave() {
+void ShowFiles::leave(std::function<void()> then) {
+    if (document_.saving()) // it may be all that is needed
+        return document_.afterSaving([this, then] { leave(then); });
     if (document_.nothingToLose())
-        return true;
-    QMessageBox asks(window_);
-    asks.setText(tr("“%1” has changes that are not on disk yet.").arg(toQt(document_.show().name)));
-    auto* keep = asks.addButton(tr("Save them"), QMessageBox::AcceptRole);
-    auto* lose = asks.addButton(tr("Lose them"), QMessageBox::DestructiveRole);
-    asks.addButton(tr("Stay here"), QMessageBox::RejectRole);
-    asks.exec();
-    if (asks.clickedButton() == keep)
-        save();
-    if (asks.clickedButton() == lose)
-        document_.letGo();
-    return asks.clickedButton() == lose || document_.nothingToLose();
+        return then();
+    auto* asks =
+        box(tr("“%1” has changes that are not on disk yet.").arg(toQt(document_.show().name)));
+    auto* keep = asks->addButton(tr("Save them"), QMessageBox::AcceptRole);
+    auto* lose = asks->addButton(tr("Lose them"), QMessageBox::DestructiveRole);
+    asks->addButton(tr("Stay here"), QMessageBox::RejectRole);
+    connect(asks, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
+        if (chosen == keep) {
+            save();
+            document_.afterSaving([this, then] {
+                if (document_.nothingToLose())
+                    then();
+            });
+        } else if (chosen == lose) {
+            document_.letGo();
+            then();
+        }
+    });
+    asks->open();
 }
 
 // --- work that was left behind -------------------------------------------------------------------
@@ -209,28 +233,32 @@ void ShowFiles::offer(const host::LeftWork& left) {
     connect(asks, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
         if (chosen == drop)
             document_.throwAway(left);
-        if (chosen != take || !mayLeave())
-            return;
-        if (auto taken = document_.recover(left); !taken)
-            document_.tell(toQt(taken.error().text()));
+        if (chosen == take)
+            leave([=, this] {
+                document_.recoverLater(left, [this](const Done& done) { tellIfNot(done); });
+            });
     });
     asks->open();
 }
 
 void ShowFiles::offerNewest() {
-    if (const auto all = document_.leftWork(); !all.empty())
-        offer(all.front());
+    document_.leftWorkLater([this](const auto& all) {
+        if (!all.empty())
+            offer(all.front());
+    });
 }
 
 void ShowFiles::openLeftWork(const QPoint& global) {
-    auto* menu = new QMenu(tr("Work left behind"), window_);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const auto& left : document_.leftWork())
-        connect(menu->addAction(nameOf(left) + '\t' + when(left)), &QAction::triggered, this,
-                [this, left] { offer(left); });
-    if (menu->isEmpty())
-        menu->addAction(tr("Nothing was left behind: all is saved"))->setEnabled(false);
-    menu->popup(global);
+    document_.leftWorkLater([this, global](const auto& all) {
+        auto* menu = new QMenu(tr("Work left behind"), window_);
+        menu->setAttribute(Qt::WA_DeleteOnClose);
+        for (const auto& left : all)
+            connect(menu->addAction(nameOf(left) + '\t' + when(left)), &QAction::triggered, this,
+                    [this, left] { offer(left); });
+        if (menu->isEmpty())
+            menu->addAction(tr("Nothing was left behind: all is saved"))->setEnabled(false);
+        menu->popup(global);
+    });
 }
 
 } // namespace zelo::desk

@@ -6,6 +6,7 @@
 #include "desk/kit/document.h"
 
 #include <QObject>
+#include <functional>
 
 class QMenu;
 class QMessageBox;
@@ -21,7 +22,8 @@ public:
 
     // Offers work that was left behind of this show. A show that another program has open is told,
     // with a copy on offer.
-    Done open(const QString& path);
+    Done open(const QString& path);      // waits: while the program starts
+    void openLater(const QString& path); // asks first when something is not saved
     void askNew();
     void askOpen();
     void openRecent(const QPoint& global);
@@ -29,7 +31,9 @@ public:
     void askSaveAs();
     void askSaveCopy();
     void askStartFrom(); // a new show from one that stays as it is
-    bool mayLeave();     // asks when something is not saved
+    // `then` is called as soon as nothing can be lost by it: at once, or when it was saved or let
+    // go; never when one would rather stay.
+    void leave(std::function<void()> then);
 
     void offer(const host::LeftWork& left);
     void offerNewest();                      // of all that was left behind; nothing when none was
@@ -39,7 +43,9 @@ public:
 
 private:
     void remember(const QString& path); // as the last one, and among the recent ones
-    void saved(const Done& done);       // what to do about it when it was not
+    void opened(const QString& path, const Done& done);
+    void saved(const Done& done); // what to do about it when it was not
+    void tellIfNot(const Done& done);
     QMessageBox* box(const QString& text);
     Document& document_;
     QWidget* window_;
