@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/display.h"
+#include "desk/shell/frame.h"
 #include "start.h"
 
 #include <CLI/App.hpp>
@@ -27,8 +28,9 @@ int main(int argc, char** argv) {
     cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");
     cli.add_option("--log-level", wish.log_level, "debug, info, warning or error");
     cli.add_option("--shot", wish.shot, "draw the window to a PNG and exit");
-    cli.add_option("--width", wish.width, "of the window")->check(CLI::Range(1024, 8000));
-    cli.add_option("--height", wish.height, "of the window")->check(CLI::Range(700, 8000));
+    cli.add_option("--width", wish.width, "of the window")->check(CLI::Range(320, 8000));
+    cli.add_option("--height", wish.height, "of the window")->check(CLI::Range(240, 8000));
+    cli.add_option("--size", wish.size, "of everything, in percent")->check(CLI::Range(50, 400));
     cli.add_option("--port", wish.port, "UDP port of E1.31")->check(CLI::Range(1, 65535));
     cli.add_option("--art-port", wish.art_port, "UDP port of Art-Net")->check(CLI::Range(1, 65535));
     cli.add_option("--meter-port", wish.meter_port, "TCP port of the practice meter")
@@ -46,6 +48,19 @@ int main(int argc, char** argv) {
                    stderr);
         return 1;
     }
+    QCoreApplication::setApplicationName("zelochrome");
+    QCoreApplication::setOrganizationName("zelochrome");
+    QCoreApplication::setApplicationVersion(ZELO_VERSION);
+    // Everything larger, on top of what the desktop asks for; it has to be known before the first
+    // window is. A picture is as it is asked for.
+    const int size = wish.size != 0      ? wish.size
+                     : wish.shot.empty() ? zelo::desk::Frame::sizePercent()
+                                         : 100;
+    if (size != 100)
+        qputenv("QT_SCALE_FACTOR",
+                QByteArray::number(
+                    size / 100.0 *
+                    std::max(0.1, qEnvironmentVariable("QT_SCALE_FACTOR", "1").toDouble())));
     int qt_argc = 1;
     QApplication app(qt_argc, argv);
     return zelo::desk::start(wish);

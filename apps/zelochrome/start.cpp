@@ -12,6 +12,7 @@
 #include "desk/rig/rig_view.h"
 #include "desk/rig/type_editor.h"
 #include "desk/rig/types_panel.h"
+#include "desk/shell/frame.h"
 #include "desk/shell/main_window.h"
 #include "desk/shell/show_files.h"
 #include "desk/swatches/swatch_panel.h"
@@ -163,9 +164,6 @@ void startRig(QProcess& rig, const StartWish& wish) {
 } // namespace
 
 int start(const StartWish& wish) {
-    QApplication::setApplicationName("zelochrome");
-    QApplication::setOrganizationName("zelochrome");
-    QApplication::setApplicationVersion(ZELO_VERSION);
     const auto data = host::dataFolder();
     if (!data)
         return complain(data.error());
@@ -198,7 +196,8 @@ int start(const StartWish& wish) {
         document.setOnStage(false);
     MainWindow window(document);
     window.matchView().calibration().setMeterPort(static_cast<std::uint16_t>(wish.meter_port));
-    window.resize(wish.width, wish.height);
+    Frame frame(window);
+    frame.resize(wish.width, wish.height);
     if (auto opened = openWanted(window, document, wish, *data); !opened)
         return complain(opened.error());
     const int view = MainWindow::viewNamed(toQt(wish.view));
@@ -231,7 +230,7 @@ int start(const StartWish& wish) {
     QProcess rig;
     if (wish.rig)
         startRig(rig, wish);
-    window.show();
+    frame.show();
     if (wish.show.empty() && wish.shot.empty())
         window.files().offerNewest();
     if (!wish.shot.empty()) // a second first, so that the heartbeat has been measured

@@ -20,6 +20,7 @@ struct StartWish {
     std::string shot;               // draw the window to this PNG once all is computed, and exit
     int width = 1280;
     int height = 800;
+    int size = 0; // of everything, in percent; 0: as people set it
     int port = 5568;
     int art_port = 6454;
     int meter_port = 6460;

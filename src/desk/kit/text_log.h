@@ -14,7 +14,7 @@ namespace zelo::desk {
 
 struct PaintedText {
     QString text;
-    QRectF place; // of its ink that is seen, pixels of the device
+    QRectF place; // of its ink that is seen, pixels of what is painted
     bool cut;     // a part of it is outside of its widget, or it was shortened
 };
 

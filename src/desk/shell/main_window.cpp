@@ -309,7 +309,7 @@ void MainWindow::writeRig(const QString& path) {
 }
 
 void MainWindow::showEvent(QShowEvent*) {
-    connect(windowHandle(), &QWindow::screenChanged, this, &MainWindow::lookAtScreen,
+    connect(window()->windowHandle(), &QWindow::screenChanged, this, &MainWindow::lookAtScreen,
             Qt::UniqueConnection);
     lookAtScreen();
 }
@@ -335,7 +335,7 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         return document_.finishWork(); // a file that is being written is written
     files_->leave([this] {
         may_close_ = true;
-        close();
+        window()->close();
     });
 }
 

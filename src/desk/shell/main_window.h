@@ -76,6 +76,7 @@ private:
     void makeHelpCommands();
     void openMenu();
     void openAbout();
+    void openSizes();
     void lookAtScreen();                                     // takes its profile
     QPoint belowName() const;                                // where menus of the show open
     void addRig(const files::Rig& rig, const QString& from); // its fixtures and types

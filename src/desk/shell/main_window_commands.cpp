@@ -12,6 +12,7 @@
 #include "desk/rig/home_form.h"
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
+#include "desk/shell/frame.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
 #include "desk/shell/main_window.h"
@@ -93,7 +94,7 @@ void MainWindow::makeShowCommands() {
             writeRig(path);
     });
     show.menu(tr("Close the show"), "Ctrl+W", [this] { files_->askNew(); });
-    show.menu(tr("Quit"), "Ctrl+Q", [this] { close(); });
+    show.menu(tr("Quit"), "Ctrl+Q", [this] { window()->close(); });
     Adder edit(commands_, Group::Edit);
     edit.menu(tr("Undo"), "Ctrl+Z", [this] { document_.undo(); });
     edit.menu(tr("Redo"), "Ctrl+Shift+Z", [this] { document_.redo(); });
@@ -118,7 +119,8 @@ void MainWindow::makeViewCommands() {
     view.menu(tr("Dark or light theme"), "Ctrl+T",
               [] { useTheme(theme().booth ? deskTheme() : boothTheme()); });
     view.menu(tr("Whole screen"), "F11",
-              [this] { setWindowState(windowState() ^ Qt::WindowFullScreen); });
+              [this] { window()->setWindowState(window()->windowState() ^ Qt::WindowFullScreen); });
+    view.menu(tr("Size of everything: 100, 120 or 140 %…"), {}, [this] { openSizes(); });
     view.menu(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
     view.menu(tr("Split field in a window of its own"), "Shift+Z",
               [this] { split_window_->setVisible(!split_window_->isVisible()); });
@@ -249,6 +251,21 @@ void MainWindow::openMenu() {
     }
     menu->popup(belowName());
     menu->setActiveAction(menu->actions().front());
+}
+
+void MainWindow::openSizes() {
+    auto* menu = new QMenu(tr("Size of everything"), this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const int percent : Frame::kSizes) {
+        QAction* action = menu->addAction(tr("%1 %").arg(percent));
+        action->setCheckable(true);
+        action->setChecked(percent == Frame::sizePercent());
+        connect(action, &QAction::triggered, this, [this, percent] {
+            Frame::setSizePercent(percent);
+            tell(tr("Zelochrome will be at %1 % from the next start on.").arg(percent));
+        });
+    }
+    menu->popup(belowName());
 }
 
 void MainWindow::openAbout() {

@@ -1,0 +1,45 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/shell/frame.h"
+
+#include "desk/kit/theme.h"
+#include "desk/shell/main_window.h"
+
+#include <QCloseEvent>
+#include <QScreen>
+#include <QSettings>
+
+#include <algorithm>
+
+namespace zelo::desk {
+
+Frame::Frame(MainWindow& window) : window_(window) {
+    setWindowTitle(window.windowTitle());
+    setFrameShape(NoFrame);
+    setWidgetResizable(true);
+    setWidget(&window);
+    setFocusProxy(&window);
+    window.show();
+    window.setFocus(); // nothing is picked by a first key press that was meant for the window
+    // As small as the screen needs it.
+    setMinimumSize(window.minimumSize().boundedTo(screen()->availableSize()));
+}
+
+Frame::~Frame() {
+    takeWidget()->setParent(nullptr); // it is not ours
+}
+
+int Frame::sizePercent() {
+    const int percent = QSettings().value("look/size_percent", 100).toInt();
+    return std::find(std::begin(kSizes), std::end(kSizes), percent) != std::end(kSizes) ? percent
+                                                                                        : 100;
+}
+
+void Frame::setSizePercent(int percent) {
+    QSettings().setValue("look/size_percent", percent);
+}
+
+void Frame::closeEvent(QCloseEvent* event) {
+    event->setAccepted(window_.close());
+}
+
+} // namespace zelo::desk

@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The window of the desktop, smaller than all of Zelochrome can be.
+#include "desk/shell/frame.h"
+#include "window_test.h"
+
+#include <QMessageBox>
+#include <QScrollBar>
+
+namespace zelo::desk {
+namespace {
+
+class FrameTest : public WindowTest {
+protected:
+    FrameTest() {
+        frame.setMinimumSize(0, 0); // as on a screen that small
+        frame.resize(640, 480);
+        frame.show();
+        EXPECT_TRUE(QTest::qWaitForWindowExposed(&frame));
+        QApplication::setActiveWindow(&frame);
+        settle();
+    }
+    Frame frame{window};
+};
+
+TEST_F(FrameTest, WhatDoesNotFitIsScrolledAndNothingIsSmallerThanItCanBe) {
+    EXPECT_EQ(window.size(), window.minimumSize());
+    EXPECT_GT(frame.horizontalScrollBar()->maximum(), 300);
+    EXPECT_GT(frame.verticalScrollBar()->maximum(), 200);
+    frame.resize(1500, 900);
+    settle();
+    EXPECT_EQ(frame.horizontalScrollBar()->maximum(), 0);
+    EXPECT_EQ(window.size(), QSize(1500, 900));
+}
+
+TEST_F(FrameTest, KeysGoToTheWindowInside) {
+    EXPECT_EQ(QApplication::focusWidget(), &window) << "not to a control";
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_1);
+    EXPECT_EQ(window.view(), MainWindow::Rig);
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Slash);
+    settle();
+    EXPECT_TRUE(qobject_cast<QLineEdit*>(QApplication::focusWidget()));
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
+    EXPECT_EQ(QApplication::focusWidget(), &window) << "and back";
+}
+
+TEST_F(FrameTest, ItClosesAsTheWindowInsideDecides) {
+    ASSERT_TRUE(document.edit("Rename", show::renameShow(document.state().show, "Worked in")));
+    EXPECT_FALSE(frame.close());
+    EXPECT_TRUE(frame.isVisible());
+    auto* asks = window.findChild<QMessageBox*>();
+    ASSERT_TRUE(asks);
+    for (auto* b : asks->buttons())
+        if (b->text() == "Lose them")
+            b->click();
+    settle();
+    EXPECT_FALSE(frame.isVisible());
+}
+
+TEST_F(FrameTest, TheSizeOfEverythingIsKept) {
+    const int before = Frame::sizePercent();
+    Frame::setSizePercent(140);
+    EXPECT_EQ(Frame::sizePercent(), 140);
+    Frame::setSizePercent(17);
+    EXPECT_EQ(Frame::sizePercent(), 100) << "a hand-made setting does no harm";
+    Frame::setSizePercent(before);
+}
+
+} // namespace
+} // namespace zelo::desk
