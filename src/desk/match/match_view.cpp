@@ -155,8 +155,8 @@ MatchView::MatchView(Document& document, FocusModel& focus, Asking& asking, QWid
                            {1800, 12000, 100, 0}, tr("K"), this)),
       balance_(new NumberField(tr("Camera balance"), tr("What the camera is balanced to"),
                                {2000, 12000, 100, 0}, tr("K"), this)),
-      get_(new QScrollArea(this)), asked_as_(new AskedAs(focus, asking, this)),
-      skin_(new SkinPanel(document, focus, this)),
+      mix_room_(new QScrollArea(this)), get_(new QScrollArea(this)),
+      asked_as_(new AskedAs(focus, asking, this)), skin_(new SkinPanel(document, focus, this)),
       level_(new Button(tr("level all"), {},
                         tr("All types at the brightness of the weakest, by their intensities"),
                         Button::Kind::Text, this)),
@@ -170,11 +170,16 @@ MatchView::MatchView(Document& document, FocusModel& focus, Asking& asking, QWid
     get_->setAccessibleName(tr("What each type gets"));
     get_->setToolTip(tr("A press brings a type into focus"));
     get_->setWidget(new QWidget(get_));
-    get_->setFrameShape(QFrame::NoFrame);
-    get_->setFocusPolicy(Qt::NoFocus);
-    get_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    get_->setStyleSheet("QScrollArea,QScrollArea>QWidget>QWidget{background:transparent}" +
-                        scrollBarStyle());
+    mix_room_->setAccessibleName(tr("Mix, scrolled"));
+    mix_room_->setWidget(mix_);
+    for (QScrollArea* room : {get_, mix_room_}) {
+        room->setFrameShape(QFrame::NoFrame);
+        room->setFocusPolicy(Qt::NoFocus);
+        room->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        room->setStyleSheet("QScrollArea,QScrollArea>QWidget>QWidget{background:transparent}" +
+                            scrollBarStyle());
+    }
+    connect(mix_, &MixPanel::columnsMade, this, &MatchView::placeMix);
     connect(get_->verticalScrollBar(), &QScrollBar::valueChanged, this, [this] { update(); });
     connect(mired_, &NumberField::valueEdited, this, [this](double mired, int gesture) {
         asking_.setWhite(std::round(1e6 / mired), tint_->value(), gesture);
@@ -276,13 +281,22 @@ QPoint MatchView::gotPixel() const {
     return QPointF(place.centre.x() + place.r / 4, (part.top + part.bottom) / 2).toPoint();
 }
 
+void MatchView::placeMix() {
+    const auto [centre, r, lower, side, below] = places();
+    const int wide = std::min(width() - 2 * (kMargin + below + 16),
+                              std::max(kMixWidth, static_cast<int>(2.7 * r)));
+    const int high = height() - lower + 14 - 8;
+    mix_->resize(wide, high);
+    const int least = mix_->leastHeight();
+    mix_->resize(wide, std::max(high, least));
+    const int bar = least > high ? mix_room_->verticalScrollBar()->sizeHint().width() : 0;
+    mix_room_->setGeometry(static_cast<int>(centre.x()) - wide / 2, lower - 14, wide + bar, high);
+}
+
 void MatchView::resizeEvent(QResizeEvent*) {
     const auto [centre, r, lower, side, below] = places();
-    const int cx = static_cast<int>(centre.x());
     const int cy = static_cast<int>(centre.y());
-    const int mix_width = std::min(width() - 2 * (kMargin + below + 16),
-                                   std::max(kMixWidth, static_cast<int>(2.7 * r)));
-    mix_->setGeometry(cx - mix_width / 2, lower - 14, mix_width, height() - lower + 14 - 8);
+    placeMix();
     for (NumberField* f : {lamp_, kelvin_})
         f->setGeometry(kMargin + side - 72, cy + 8, 72, 24);
     tint_->setGeometry(kMargin + side - 92, cy + 30, 92, 24);

@@ -84,6 +84,7 @@ private:
     std::vector<Part> parts() const; // one per row of the model
     void refresh();
     void placeRows();
+    void placeMix();
     void paintLeaders(QPainter& p) const;
     void paintDisc(QPainter& p);
     void paintWant(QPainter& p);
@@ -102,6 +103,7 @@ private:
     Stations* seen_by_;
     NumberField* eye_;     // the white of the eye
     NumberField* balance_; // of the camera
+    QScrollArea* mix_room_; // it is scrolled when it does not fit
     QScrollArea* get_;     // the rows of Get, more of them than fit are scrolled
     std::vector<TypeButton*> types_;
     std::pair<int, std::size_t> in_view_{0, 0}; // height, and the focus that was scrolled to

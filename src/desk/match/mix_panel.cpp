@@ -19,9 +19,9 @@ namespace zelo::desk {
 namespace {
 constexpr int kNarrow = 270;  // narrower: the title takes two lines
 constexpr int kNameLine = 14; // height of a line of emitters' names
-constexpr int kMostNameLines = 5;
 constexpr int kNameGap = 5;
-constexpr int kCurve = 38;          // height of the trade-off curve
+constexpr int kCurve = 38; // height of the trade-off curve
+constexpr int kAboveWells = 176;
 constexpr int kLeastColumn = 44;    // height
 constexpr int kScale = 24;          // room for the columns' one scale at the left
 constexpr double kMostGivenUp = 95; // percent, the end of the slider
@@ -90,7 +90,8 @@ int MixPanel::columnLeft(std::size_t i) const {
 // Each under its column, on as few lines as let all of them be read.
 MixPanel::Names MixPanel::names() const {
     const QFont small = typeface(Type::Small);
-    for (int lines = 1; lines <= kMostNameLines; ++lines) {
+    const int most = std::max(1, static_cast<int>(columns_.size()));
+    for (int lines = 1; lines < most; ++lines) {
         Names all{lines, {}};
         std::vector<int> end(static_cast<std::size_t>(lines), -kNameGap);
         for (std::size_t i = 0; i < columns_.size(); ++i) {
@@ -107,24 +108,28 @@ MixPanel::Names MixPanel::names() const {
         if (all.places.size() == columns_.size())
             return all;
     }
-    Names all{kMostNameLines, {}}; // shortened, each line in its turn
-    const int count = static_cast<int>(columns_.size());
-    for (int i = 0; i < count; ++i) {
-        const int left = columnLeft(static_cast<std::size_t>(i));
-        all.places.push_back(
-            {left, i % kMostNameLines,
-             i + kMostNameLines < count ? kMostNameLines * pitch() - kNameGap : width() - left});
+    Names all{most, {}}; // a line each
+    for (std::size_t i = 0; i < columns_.size(); ++i) {
+        const int wide = std::min(width(), textWidth(columns_[i]->shortName(), small));
+        all.places.push_back({std::clamp(columnLeft(i) + (pitch() - wide) / 2, 0, width() - wide),
+                              static_cast<int>(i), wide});
     }
     return all;
 }
 
-void MixPanel::resizeEvent(QResizeEvent*) {
+int MixPanel::belowWells() const {
     int strips = 0;
     for (const SlotStrip* s : strips_)
         strips += s->heightAt(width());
-    const int under = columns_.empty() ? 0 : 4 + kNameLine * names().lines;
-    const int least = columns_.empty() ? 0 : kLeastColumn;
-    compact_ = height() < top() + 176 + least + under + strips; // without the curve
+    return strips + (columns_.empty() ? 0 : 4 + kNameLine * names().lines);
+}
+
+int MixPanel::leastHeight() const {
+    return top() + kAboveWells - kCurve + (columns_.empty() ? 0 : kLeastColumn) + belowWells();
+}
+
+void MixPanel::resizeEvent(QResizeEvent*) {
+    compact_ = height() < leastHeight() + kCurve; // without the curve
     const int y = top() - (compact_ ? kCurve : 0);
     intents_->setGeometry(0, top() + 26, width(), 34);
     slider_->setGeometry(0, y + 100, width(), 26);
@@ -137,15 +142,18 @@ void MixPanel::resizeEvent(QResizeEvent*) {
     }
     const int hold = hold_->sizeHint().width() + 4;
     hold_->setGeometry(width() - hold, y + 152, hold, 20);
-    const int well = y + 176;
-    const int height_now = std::max(least, height() - well - under - strips);
-    int strip_y = columns_.empty() ? well : well + height_now + under;
+    const int well = y + kAboveWells;
+    const int high = std::max(columns_.empty() ? 0 : kLeastColumn, height() - well - belowWells());
+    int strips = 0;
+    for (const SlotStrip* s : strips_)
+        strips += s->heightAt(width());
+    int strip_y = well + high + belowWells() - strips;
     for (SlotStrip* s : strips_) {
         s->setGeometry(0, strip_y, width(), s->heightAt(width()));
         strip_y += s->height();
     }
     for (std::size_t i = 0; i < columns_.size(); ++i)
-        columns_[i]->setGeometry(columnLeft(i), well, pitch(), height_now);
+        columns_[i]->setGeometry(columnLeft(i), well, pitch(), high);
 }
 
 // The parts that the mode sets: emitters, flags, wheels, the fixture's own colour engine.
@@ -205,6 +213,7 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         before = s;
     }
     resizeEvent(nullptr);
+    emit columnsMade();
 }
 
 void MixPanel::mousePressEvent(QMouseEvent* event) {

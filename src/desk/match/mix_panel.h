@@ -21,7 +21,11 @@ public:
     MixPanel(Document& document, FocusModel& focus, MixModel& mix, QWidget* parent);
     const std::vector<LevelColumn*>& columns() const { return columns_; }
     const std::vector<SlotStrip*>& strips() const { return strips_; } // of wheels and scrollers
+    int leastHeight() const; // at its width; with less than that it is scrolled
     void setFamilies(bool on); // a column for warm, green, blue, white and all
+
+signals:
+    void columnsMade(); // it may need more room
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -30,6 +34,7 @@ protected:
 
 private:
     void refresh();
+    int belowWells() const; // names and strips
     void makeColumns(const mix::Mixer* mixer);
     QRect curveRect() const;
     int top() const;
