@@ -23,7 +23,7 @@ inline std::string_view text(const std::uint8_t* data, std::size_t size) {
 template <class T>
 void expectSaid(const Result<T>& result) {
     if (!result &&
-        (result.error().detail.empty() || result.error().text().find('\n') != std::string::npos))
+        (result.error().what.empty() || result.error().text().find('\n') != std::string::npos))
         std::abort();
 }
 

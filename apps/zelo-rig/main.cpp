@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // zelo-rig: simulated fixtures on this computer's own network.
 #include "desk/kit/display.h"
+#include "desk/kit/language.h"
 #include "desk/kit/theme.h"
 #include "host/paths.h"
 #include "rig_loop.h"
@@ -21,9 +22,12 @@ namespace {
 int runWindow(const zelo::rig::RigLoop& loop, const std::string& shot, int argc, char** argv) {
     if (!shot.empty() && !zelo::desk::displayThere())
         qputenv("QT_QPA_PLATFORM", "offscreen");
+    QCoreApplication::setApplicationName("zelochrome"); // its settings: the language
+    QCoreApplication::setOrganizationName("zelochrome");
     QApplication app(argc, argv);
     if (const auto data = zelo::host::dataFolder())
         zelo::desk::loadFonts(*data);
+    zelo::desk::useLanguage(zelo::desk::chosenLanguage());
     QApplication::setStyle("Fusion");
     zelo::desk::useTheme(zelo::desk::boothTheme());
     zelo::rig::RigWindow window(loop);

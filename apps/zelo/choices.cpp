@@ -14,8 +14,8 @@ chooseFixture(Context& context, const std::string& fixture, const std::string& m
     std::string names;
     for (const auto& m : (*type)->modes)
         names += (names.empty() ? "'" : ", '") + m.name + "'";
-    return fail(ErrorCode::NotFound, "{} has no mode '{}': it has {}", (*type)->name, mode_name,
-                names);
+    return fail(ErrorCode::NotFound, ZELO_TEXT("core", "{} has no mode '{}': it has {}"),
+                (*type)->name, mode_name, names);
 }
 
 Result<light::Wanted> chooseWhite(Context& context, const std::string& white) {
@@ -37,8 +37,10 @@ Result<mix::MixWish> wishFrom(const IntentOptions& o, const light::FixtureType& 
     wish.give_up = o.give_up;
     const auto intent = mix::intentNamed(o.intent);
     if (!intent)
-        return fail(ErrorCode::BadValue,
-                    "--intent {}: expected brightest, truest, kindest or leanest", o.intent);
+        return fail(
+            ErrorCode::BadValue,
+            ZELO_TEXT("core", "--intent {}: expected brightest, truest, kindest or leanest"),
+            o.intent);
     wish.intent = *intent;
     if (auto sound = wish.check(type.partCount()); !sound)
         return passOn(sound.error());

@@ -32,9 +32,11 @@ bool isFixture(const std::string& path) {
 Done convertFixture(const std::string& in, const std::string& out) {
     const auto ending = lowered(fs::path(out).extension().string());
     if (!ending.empty() && ending != ".gdtf")
-        return fail(ErrorCode::Unsupported,
-                    "{}: a fixture type becomes NAME.gdtf or a folder (a name without ending)",
-                    out);
+        return fail(
+            ErrorCode::Unsupported,
+            ZELO_TEXT("core",
+                      "{}: a fixture type becomes NAME.gdtf or a folder (a name without ending)"),
+            out);
     const auto type = files::readGdtf(in);
     if (!type)
         return passOn(type.error());
@@ -47,7 +49,7 @@ std::string endingOf(const std::string& path) {
     return lowered(fs::path(path).extension().string());
 }
 
-void tell(const std::string& in, const std::vector<std::string>& notes) {
+void tell(const std::string& in, const std::vector<Sentence>& notes) {
     for (const auto& note : notes)
         fmt::print(stderr, "zelo: {}: {}\n", in, note);
 }
@@ -55,7 +57,8 @@ void tell(const std::string& in, const std::vector<std::string>& notes) {
 // A rig becomes a show with its fixtures and the types that came with them.
 Done convertRig(const Context& context, const std::string& in, const std::string& out) {
     if (endingOf(out) != ".zelo")
-        return fail(ErrorCode::Unsupported, "{}: a rig (.mvr) becomes a show (.zelo)", out);
+        return fail(ErrorCode::Unsupported,
+                    ZELO_TEXT("core", "{}: a rig (.mvr) becomes a show (.zelo)"), out);
     const auto bytes = readFile(in, 256u << 20);
     if (!bytes)
         return passOn(bytes.error());
@@ -89,7 +92,8 @@ Done convertRig(const Context& context, const std::string& in, const std::string
 
 Done convertShow(const Context& context, const std::string& in, const std::string& out) {
     if (endingOf(out) != ".mvr")
-        return fail(ErrorCode::Unsupported, "{}: a show (.zelo) becomes a rig (.mvr)", out);
+        return fail(ErrorCode::Unsupported,
+                    ZELO_TEXT("core", "{}: a show (.zelo) becomes a rig (.mvr)"), out);
     const auto opened = files::readShow(in);
     if (!opened)
         return passOn(opened.error());
@@ -106,7 +110,8 @@ Done convertShow(const Context& context, const std::string& in, const std::strin
 Done convertCues(const std::string& in, const std::string& out) {
     const auto ending = endingOf(out);
     if (ending != ".asc" && ending != ".csv")
-        return fail(ErrorCode::Unsupported, "{}: cues become .asc, or a cue sheet (.csv)", out);
+        return fail(ErrorCode::Unsupported,
+                    ZELO_TEXT("core", "{}: cues become .asc, or a cue sheet (.csv)"), out);
     const auto text = readFile(in);
     if (!text)
         return passOn(text.error());
@@ -140,7 +145,8 @@ Result<std::string> converted(const std::string& in, const std::string& out) {
         return passOn(text.error());
     if (files::looksLikePalettes(*text)) {
         if (ending != ".gpl" && ending != ".csv")
-            return fail(ErrorCode::Unsupported, "{}: palettes become .gpl or .csv", out);
+            return fail(ErrorCode::Unsupported,
+                        ZELO_TEXT("core", "{}: palettes become .gpl or .csv"), out);
         const auto table = files::parsePalettes(*text);
         if (!table)
             return passOn(table.error(), in);
@@ -150,8 +156,8 @@ Result<std::string> converted(const std::string& in, const std::string& out) {
     const auto book = samples ? Result<files::ReadBook>() : files::readSwatchBook(in);
     if (ending == ".gpl") {
         if (samples || !book)
-            return fail(ErrorCode::Unsupported, "{}: only palettes and swatch books become .gpl",
-                        in);
+            return fail(ErrorCode::Unsupported,
+                        ZELO_TEXT("core", "{}: only palettes and swatch books become .gpl"), in);
         return palettesAs(files::palettesOf(book->book), out);
     }
     const auto format = files::formatOf(out);

@@ -16,7 +16,8 @@ constexpr std::size_t kNearest = 12;
 
 Done printGels(Context& context, const std::string& like, const std::string& by) {
     if (by != "colour" && by != "spectrum")
-        return fail(ErrorCode::BadValue, "--by {}: expected colour or spectrum", by);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--by {}: expected colour or spectrum"),
+                    by);
     std::optional<light::Wanted> target;
     if (!like.empty()) {
         auto read = light::parseColour(like, context.library);
@@ -24,7 +25,8 @@ Done printGels(Context& context, const std::string& like, const std::string& by)
             return passOn(read.error(), "--like");
         target = *read;
         if (by == "spectrum" && !target->spectrum)
-            return fail(ErrorCode::BadValue, "--by spectrum: {} has no spectrum", like);
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--by spectrum: {} has no spectrum"),
+                        like);
     }
     std::vector<const light::Gel*> gels;
     const auto books = context.library.books();

@@ -65,7 +65,7 @@ int run(int argc, char** argv) {
     if (!data)
         return fail(data.error());
     for (const auto& trouble : library.troubles())
-        std::fprintf(stderr, "zelo: left out: %s\n", trouble.c_str());
+        std::fprintf(stderr, "zelo: left out: %s\n", trouble.english().c_str());
     for (const auto& book : context.books)
         if (auto added = library.addBook(book); !added)
             return fail(added.error());

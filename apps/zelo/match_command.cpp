@@ -35,7 +35,8 @@ Result<std::size_t> partNamed(const light::FixtureType& type, std::string_view n
     std::string names;
     for (std::size_t i = 0; i < type.partCount(); ++i)
         names += (names.empty() ? "" : ", ") + type.partName(i);
-    return fail(ErrorCode::BadValue, "{} has no emitter '{}': it has {}", type.name, name, names);
+    return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} has no emitter '{}': it has {}"),
+                type.name, name, names);
 }
 
 // A drive 0..1; of a wheel the name of a slot, or its number from 1.
@@ -45,8 +46,8 @@ Result<double> pinnedAt(const light::FixtureType& type, std::size_t part, std::s
     if (of.kind != light::PartKind::Wheel) {
         if (number)
             return *number;
-        return fail(ErrorCode::BadSyntax, "{}={}: expected EMITTER=DRIVE", type.partName(part),
-                    text);
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "{}={}: expected EMITTER=DRIVE"),
+                    type.partName(part), text);
     }
     const auto& wheel = type.wheels[of.index];
     std::string names;
@@ -57,7 +58,8 @@ Result<double> pinnedAt(const light::FixtureType& type, std::size_t part, std::s
     }
     if (number && *number >= 1 && *number <= static_cast<double>(wheel.places.size()))
         return wheel.settingOf(*number - 1);
-    return fail(ErrorCode::BadValue, "{} has no slot '{}': it has {}", wheel.name, text, names);
+    return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} has no slot '{}': it has {}"),
+                wheel.name, text, names);
 }
 
 Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& type,
@@ -68,7 +70,8 @@ Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& 
     mix::MixWish wish = *read;
     wish.white = white;
     if (o.nearest != "uv" && o.nearest != "hue")
-        return fail(ErrorCode::BadValue, "--nearest {}: expected uv or hue", o.nearest);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--nearest {}: expected uv or hue"),
+                    o.nearest);
     wish.nearest = o.nearest == "uv" ? mix::Nearest::Uv : mix::Nearest::Hue;
     for (const auto& list : o.keep_out)
         for (const auto name : split(list, ',')) {
@@ -81,7 +84,8 @@ Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& 
         for (const auto pin : split(list, ',')) {
             const auto parts = split(pin, '=');
             if (parts.size() != 2)
-                return fail(ErrorCode::BadSyntax, "--pin {}: expected EMITTER=DRIVE", pin);
+                return fail(ErrorCode::BadSyntax,
+                            ZELO_TEXT("core", "--pin {}: expected EMITTER=DRIVE"), pin);
             auto e = partNamed(type, parts[0]);
             if (!e)
                 return passOn(e.error(), "--pin");
@@ -189,7 +193,7 @@ Done runMatch(Context& context, const MatchOptions& o) {
         return passOn(chosen.error());
     const mix::Mixer& mixer = **chosen;
     if (!(o.dim >= 0 && o.dim <= 1))
-        return fail(ErrorCode::BadValue, "--dim {}: must be within 0..1", o.dim);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--dim {}: must be within 0..1"), o.dim);
     const auto white = chooseWhite(context, o.white);
     if (!white)
         return passOn(white.error());
@@ -214,7 +218,8 @@ Done runMatch(Context& context, const MatchOptions& o) {
         mixers.push_back(std::move(*another));
     }
     if (mixers.size() > 1 && !(wish->keep_out.empty() && wish->pins.empty()))
-        return fail(ErrorCode::BadValue, "--with: keep-outs and pins are of one fixture type");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "--with: keep-outs and pins are of one fixture type"));
     Json all;
     all["fixture"] = mixer.type().id;
     all["mode"] = mixer.mode().name;

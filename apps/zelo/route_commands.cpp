@@ -72,11 +72,14 @@ struct Way {
 Result<Way> chooseWay(const std::string& route, const std::string& side_name) {
     const auto kind = route::kindNamed(route);
     if (!kind)
-        return fail(ErrorCode::BadValue,
-                    "--route {}: expected levels, straight, around, dark or jump", route);
+        return fail(
+            ErrorCode::BadValue,
+            ZELO_TEXT("core", "--route {}: expected levels, straight, around, dark or jump"),
+            route);
     const auto side = route::sideNamed(side_name);
     if (!side)
-        return fail(ErrorCode::BadValue, "--side {}: expected short, long, cw or ccw", side_name);
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "--side {}: expected short, long, cw or ccw"), side_name);
     return Way{*kind, *side};
 }
 
@@ -163,7 +166,8 @@ Result<Mixers> otherTypes(Context& context, const FadeOptions& o, const mix::Mix
     if (!others.empty())
         wish.reach = mix::commonReach(all);
     if (!others.empty() && wish.reach.size() < 3)
-        return fail(ErrorCode::BadValue, "--with: these fixture types share no reach");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "--with: these fixture types share no reach"));
     return others;
 }
 
@@ -220,7 +224,8 @@ Done printFade(Context& context, const FadeOptions& o) {
     if (!way)
         return passOn(way.error());
     if (!(o.tolerance > 0 && o.tolerance <= 1))
-        return fail(ErrorCode::BadValue, "--tolerance {}: must be above 0, up to 1", o.tolerance);
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "--tolerance {}: must be above 0, up to 1"), o.tolerance);
     const auto mix_wish = wishFrom(o.intent, (*mixer)->type());
     if (!mix_wish)
         return passOn(mix_wish.error());
@@ -247,11 +252,11 @@ Done printFade(Context& context, const FadeOptions& o) {
     const auto steps = route::stepsFor(**mixer, *fade, o.tolerance);
     if (!o.cues.empty()) {
         if (lowered(std::filesystem::path(o.cues).extension().string()) != ".asc")
-            return fail(ErrorCode::Unsupported, "--cues {}: expected a name ending in .asc",
-                        o.cues);
+            return fail(ErrorCode::Unsupported,
+                        ZELO_TEXT("core", "--cues {}: expected a name ending in .asc"), o.cues);
         if (!(o.seconds > 0 && o.seconds <= 86'400))
-            return fail(ErrorCode::BadValue, "--time {}: must be above 0, up to 86400 s",
-                        o.seconds);
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "--time {}: must be above 0, up to 86400 s"), o.seconds);
         if (auto done = writeFile(o.cues, files::asciiCuesText(cuesOf(**mixer, o, steps))); !done)
             return passOn(done.error());
     }

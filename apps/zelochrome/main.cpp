@@ -26,6 +26,8 @@ int main(int argc, char** argv) {
     cli.add_option("--lineup", wish.lineup, "groups to take into the lineup")->delimiter(',');
     cli.add_option("--pick", wish.pick, "a colour for the lineup: gel:214@3200");
     cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");
+    cli.add_option("--language", wish.language, "of the interface")
+        ->check(CLI::IsMember({"en", "de"}));
     cli.add_option("--log-level", wish.log_level, "debug, info, warning or error");
     cli.add_option("--shot", wish.shot, "draw the window to a PNG and exit");
     cli.add_option("--width", wish.width, "of the window")->check(CLI::Range(320, 8000));

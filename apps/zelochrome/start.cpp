@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "start.h"
 
+#include "desk/kit/language.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/theme.h"
 #include "desk/match/calibration_view.h"
@@ -139,7 +140,7 @@ Done openWanted(MainWindow& window, Document& document, const StartWish& wish,
         if (opened || (!wish.show.empty() && opened.error().code != ErrorCode::Busy))
             return opened;
         if (opened.error().code != ErrorCode::Busy) // the last show has moved: the demo instead
-            document.tell(toQt(opened.error().text()));
+            document.tell(said(opened.error()));
     }
     auto demo = files::readShow(data / "shows" / "salt-lanterns.zelo");
     if (!demo)
@@ -175,6 +176,7 @@ int start(const StartWish& wish) {
     host::log(host::LogLevel::Info, fmt::format("zelochrome {} starts", ZELO_VERSION));
     qInstallMessageHandler(toLog);
     loadFonts(*data);
+    useLanguage(wish.language.empty() ? chosenLanguage() : toQt(wish.language));
     QApplication::setStyle("Fusion");
     QApplication::setWindowIcon(QIcon(toQt((*data / "icons/zelochrome.svg").string())));
     useTheme(wish.theme == "desk" ? deskTheme() : boothTheme());
@@ -219,13 +221,13 @@ int start(const StartWish& wish) {
     if (!wish.pick.empty())
         window.asking().pick(wish.pick);
     for (const auto& trouble : document.network()->troubles())
-        document.tell(toQt(trouble));
+        document.tell(said(trouble));
     for (const auto& book : QSettings().value("swatches/books").toStringList())
         if (auto added = library.addBook(fromQt(book)); !added)
-            document.tell(QObject::tr("Left out: %1").arg(toQt(added.error().text())));
+            document.tell(QObject::tr("Left out: %1").arg(said(added.error())));
     window.swatches().model().reload();
     for (const auto& trouble : library.troubles())
-        document.tell(QObject::tr("Left out: %1").arg(toQt(trouble)));
+        document.tell(QObject::tr("Left out: %1").arg(said(trouble)));
 
     QProcess rig;
     if (wish.rig)

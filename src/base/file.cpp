@@ -16,10 +16,20 @@ namespace zelo {
 
 namespace {
 
-tl::unexpected<Error> ioError(const std::filesystem::path& path, const char* doing) {
-    const bool no_folder = errno == ENOENT && std::string_view(doing) == "write";
-    const char* why = no_folder ? "its folder is not there" : std::strerror(errno);
-    return passOn(Error{ErrorCode::Io, fmt::format("cannot {}: {}", doing, why), {}},
+enum class Doing { Reading, Writing };
+
+tl::unexpected<Error> ioError(const std::filesystem::path& path, Doing doing) {
+    if (doing == Doing::Writing && errno == ENOENT)
+        return passOn(Error{ErrorCode::Io,
+                            say(ZELO_TEXT("core", "cannot be written: its folder is not there")),
+                            {}},
+                      path.string());
+    const char* why = std::strerror(errno);
+    return passOn(Error{ErrorCode::Io,
+                        doing == Doing::Reading
+                            ? say(ZELO_TEXT("core", "cannot be read: {}"), why)
+                            : say(ZELO_TEXT("core", "cannot be written: {}"), why),
+                        {}},
                   path.string());
 }
 
@@ -40,19 +50,21 @@ bool writeAll(int fd, std::string_view bytes) {
 Result<std::string> readFile(const std::filesystem::path& path, std::size_t most) {
     std::error_code error;
     if (!std::filesystem::exists(path, error))
-        return passOn(Error{ErrorCode::NotFound, "no such file", {}}, path.string());
+        return passOn(Error{ErrorCode::NotFound, say(ZELO_TEXT("core", "no such file")), {}},
+                      path.string());
     if (!std::filesystem::is_regular_file(path, error))
-        return passOn(Error{ErrorCode::Io, "not a file", {}}, path.string());
+        return passOn(Error{ErrorCode::Io, say(ZELO_TEXT("core", "not a file")), {}},
+                      path.string());
     const auto size = std::filesystem::file_size(path, error);
     if (!error && size > most)
         return passOn(Error{ErrorCode::TooLarge,
-                            fmt::format("{} bytes: at most {} are read", size, most),
+                            say(ZELO_TEXT("core", "{} bytes: at most {} are read"), size, most),
                             {}},
                       path.string());
     std::ifstream in(path, std::ios::binary);
     std::string bytes(static_cast<std::size_t>(size), '\0');
     if (error || !in || (size > 0 && !in.read(bytes.data(), static_cast<std::streamsize>(size))))
-        return ioError(path, "read");
+        return ioError(path, Doing::Reading);
     return bytes;
 }
 
@@ -95,7 +107,7 @@ Done writePart(const std::filesystem::path& part, std::string_view bytes,
                const std::filesystem::path& like) {
     const int fd = ::open(part.c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC, 0644);
     if (fd < 0)
-        return ioError(like, "write");
+        return ioError(like, Doing::Writing);
     struct stat old {};
     bool written = ::stat(like.c_str(), &old) != 0 || ::fchmod(fd, old.st_mode & 07777) == 0;
     written = written && writeAll(fd, bytes) && ::fsync(fd) == 0;
@@ -105,14 +117,14 @@ Done writePart(const std::filesystem::path& part, std::string_view bytes,
         return {};
     if (!written)
         errno = why;
-    auto error = ioError(like, "write");
+    auto error = ioError(like, Doing::Writing);
     ::unlink(part.c_str());
     return error;
 }
 
 Done replaceBy(const std::filesystem::path& part, const std::filesystem::path& target) {
     if (::rename(part.c_str(), target.c_str()) != 0) {
-        auto error = ioError(target, "write");
+        auto error = ioError(target, Doing::Writing);
         ::unlink(part.c_str());
         return error;
     }

@@ -1,28 +1,34 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "base/result.h"
 
-#include "base/text.h"
-
 namespace zelo {
 
-std::string oneReadableLine(std::string text) {
-    constexpr std::size_t kLongest = 400;
-    const bool cut = text.size() > kLongest;
-    if (cut)
-        text.resize(kLongest);
-    text = toUtf8(std::move(text));
-    if (cut)
-        text.append("…");
-    for (char& c : text)
-        if (static_cast<unsigned char>(c) < 0x20 || c == 0x7f)
-            c = ' ';
-    return text;
+std::string Error::text() const {
+    return sentence().english();
 }
 
-tl::unexpected<Error> passOn(Error error, const std::string& place) {
-    error.detail = oneReadableLine(std::move(error.detail));
-    if (!place.empty())
-        error.where = oneReadableLine(error.where.empty() ? place : place + ", " + error.where);
+Sentence Error::sentence() const {
+    if (where.empty())
+        return what;
+    Sentence all;
+    all.plain = false;
+    for (const Sentence& place : where) {
+        all.form += all.parts.empty() ? "{}" : ", {}";
+        all.parts.push_back(place);
+    }
+    all.form += ": {}";
+    all.parts.push_back(what);
+    return all;
+}
+
+tl::unexpected<Error> passOn(Error error, Sentence place) {
+    if (error.what.plain)
+        error.what.form = oneReadableLine(std::move(error.what.form));
+    if (!place.empty()) {
+        if (place.plain)
+            place.form = oneReadableLine(std::move(place.form));
+        error.where.insert(error.where.begin(), std::move(place));
+    }
     return tl::unexpected<Error>(std::move(error));
 }
 

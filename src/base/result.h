@@ -3,6 +3,8 @@
 // failure is a value that says what, where, and what was expected. Nothing of ours throws.
 #pragma once
 
+#include "base/sentence.h"
+
 #include <fmt/format.h>
 #include <string>
 #include <tl/expected.hpp>
@@ -24,11 +26,12 @@ enum class ErrorCode {
 
 struct Error {
     ErrorCode code = ErrorCode::BadValue;
-    std::string detail; // one line of English with the value and the rule
-    std::string where;  // file, line, row or offset; empty when not known yet
+    Sentence what;               // the value and the rule
+    std::vector<Sentence> where; // file, line, row or offset; empty when not known yet
 
     // "gels.txt, row 7: transmittance 1.9 at 430 nm: must be within 0..1.5"
-    std::string text() const { return where.empty() ? detail : where + ": " + detail; }
+    std::string text() const;
+    Sentence sentence() const; // the same
 };
 
 template <class T>
@@ -39,17 +42,13 @@ public:
 
 using Done = Result<void>;
 
-// What came out of a file may hold anything: a message stays one readable line of UTF-8.
-std::string oneReadableLine(std::string text);
-
-// fail(ErrorCode::BadValue, "give-up {}: must be within 0..1", x)
+// fail(ErrorCode::BadValue, ZELO_TEXT("core", "give-up {}: must be within 0..1"), x)
 template <class... Args>
-tl::unexpected<Error> fail(ErrorCode code, fmt::format_string<Args...> format, Args&&... args) {
-    return tl::unexpected<Error>(Error{
-        code, oneReadableLine(fmt::format(format, std::forward<Args>(args)...)), std::string()});
+tl::unexpected<Error> fail(ErrorCode code, fmt::format_string<Args...> form, Args&&... args) {
+    return tl::unexpected<Error>(Error{code, say(form, std::forward<Args>(args)...), {}});
 }
 
 // Hands an error on, its place put in front: passOn(error, "gels.txt").
-tl::unexpected<Error> passOn(Error error, const std::string& place = {});
+tl::unexpected<Error> passOn(Error error, Sentence place = {});
 
 } // namespace zelo

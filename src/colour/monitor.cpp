@@ -48,21 +48,25 @@ struct Monitor::Transform {
 
 Result<std::shared_ptr<const Monitor>> Monitor::fromIcc(const std::string& bytes) {
     if (bytes.size() > kMostBytes)
-        return fail(ErrorCode::TooLarge, "ICC profile of {} bytes: must have at most {}",
+        return fail(ErrorCode::TooLarge,
+                    ZELO_TEXT("core", "ICC profile of {} bytes: must have at most {}"),
                     bytes.size(), kMostBytes);
     const auto made = std::make_shared<Transform>();
     const Profile profile(cmsOpenProfileFromMemTHR(made->context, bytes.data(),
                                                    static_cast<cmsUInt32Number>(bytes.size())));
     if (!profile)
-        return fail(ErrorCode::BadSyntax, "the monitor's profile is no ICC profile");
+        return fail(ErrorCode::BadSyntax,
+                    ZELO_TEXT("core", "the monitor's profile is no ICC profile"));
     if (cmsGetColorSpace(profile.get()) != cmsSigRgbData)
-        return fail(ErrorCode::Unsupported, "the monitor's profile is not of an RGB device");
+        return fail(ErrorCode::Unsupported,
+                    ZELO_TEXT("core", "the monitor's profile is not of an RGB device"));
     const Profile srgb(cmsCreate_sRGBProfileTHR(made->context));
     made->transform =
         cmsCreateTransformTHR(made->context, srgb.get(), TYPE_RGB_16, profile.get(), TYPE_RGB_8,
                               INTENT_RELATIVE_COLORIMETRIC, cmsFLAGS_NOCACHE);
     if (!made->transform)
-        return fail(ErrorCode::Unsupported, "the monitor's profile has no way from sRGB");
+        return fail(ErrorCode::Unsupported,
+                    ZELO_TEXT("core", "the monitor's profile has no way from sRGB"));
     Monitor monitor;
     monitor.name_ = nameOf(profile.get());
     monitor.transform_ = made;

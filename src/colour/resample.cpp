@@ -121,28 +121,30 @@ Spectrum onGrid(F valueAt) {
 } // namespace
 
 Done checkSamples(const Samples& s) {
-    const auto at = [](std::size_t i) { return fmt::format("row {}", i + 1); };
-    const auto bad = [&](std::size_t i, const std::string& what) {
+    const auto at = [](std::size_t i) { return say(ZELO_TEXT("core", "row {}"), i + 1); };
+    const auto bad = [&](std::size_t i, const Sentence& what) {
         return passOn(Error{ErrorCode::BadValue, what, {}}, at(i));
     };
     if (s.wavelengths_nm.size() != s.values.size())
-        return fail(ErrorCode::BadValue, "{} wavelengths and {} values: must be as many",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{} wavelengths and {} values: must be as many"),
                     s.wavelengths_nm.size(), s.values.size());
     if (s.values.size() < 3)
-        return fail(ErrorCode::BadValue, "{} points: a spectrum needs at least 3", s.values.size());
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{} points: a spectrum needs at least 3"), s.values.size());
     if (s.values.size() > kMostSamples)
-        return fail(ErrorCode::TooLarge, "{} points: at most {} are read", s.values.size(),
-                    kMostSamples);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "{} points: at most {} are read"),
+                    s.values.size(), kMostSamples);
     for (std::size_t i = 0; i < s.values.size(); ++i) {
         const double nm = s.wavelengths_nm[i];
         if (!(nm >= 50 && nm <= 5000))
-            return bad(i, fmt::format("wavelength {} nm: must be within 50..5000", nm));
+            return bad(i, say(ZELO_TEXT("core", "wavelength {} nm: must be within 50..5000"), nm));
         if (i > 0 && nm <= s.wavelengths_nm[i - 1])
-            return bad(i, fmt::format("wavelength {} nm follows {} nm: must increase", nm,
-                                      s.wavelengths_nm[i - 1]));
+            return bad(i, say(ZELO_TEXT("core", "wavelength {} nm follows {} nm: must increase"),
+                              nm, s.wavelengths_nm[i - 1]));
         if (!(s.values[i] >= 0 && s.values[i] <= kMostValue))
-            return bad(i, fmt::format("value {} at {} nm: must be a number, 0 to {}", s.values[i],
-                                      nm, kMostValue));
+            return bad(i, say(ZELO_TEXT("core", "value {} at {} nm: must be a number, 0 to {}"),
+                              s.values[i], nm, kMostValue));
     }
     return {};
 }

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "colour/words.h"
 
+#include "base/sentence.h"
+
 #include <cmath>
 
 namespace zelo::colour {
@@ -18,9 +20,12 @@ struct Sector {
     const char* word;
 };
 constexpr Sector kSectors[] = {
-    {12, 45, "red"},    {42, 78, "orange"},   {55, 90, "amber"},       {85, 118, "yellow"},
-    {112, 135, "lime"}, {118, 178, "green"},  {165, 200, "turquoise"}, {175, 222, "cyan"},
-    {215, 285, "blue"}, {275, 315, "violet"}, {285, 332, "purple"},    {318, 357, "magenta"},
+    {12, 45, ZELO_TEXT("core", "red")},         {42, 78, ZELO_TEXT("core", "orange")},
+    {55, 90, ZELO_TEXT("core", "amber")},       {85, 118, ZELO_TEXT("core", "yellow")},
+    {112, 135, ZELO_TEXT("core", "lime")},      {118, 178, ZELO_TEXT("core", "green")},
+    {165, 200, ZELO_TEXT("core", "turquoise")}, {175, 222, ZELO_TEXT("core", "cyan")},
+    {215, 285, ZELO_TEXT("core", "blue")},      {275, 315, ZELO_TEXT("core", "violet")},
+    {285, 332, ZELO_TEXT("core", "purple")},    {318, 357, ZELO_TEXT("core", "magenta")},
 };
 
 bool within(double hue, double from, double to) {
@@ -46,35 +51,35 @@ std::vector<std::string> wordsOf(const Xyz& light, const Xyz& white) {
     const double share = light.Y / white.Y;
     std::vector<std::string> words;
     if (!(light.Y > 0))
-        return {"black", "dark"};
+        return {ZELO_TEXT("core", "black"), ZELO_TEXT("core", "dark")};
     // At the brightness it has: the same purity looks the less coloured the darker it is.
     const double chroma = chroma_at_one * std::cbrt(std::min(1.0, share));
     if (chroma_at_one < kWhiteChroma) {
-        words.emplace_back("white");
+        words.emplace_back(ZELO_TEXT("core", "white"));
         if (share < kPaleShare)
-            words.emplace_back("grey");
+            words.emplace_back(ZELO_TEXT("core", "grey"));
     } else {
         for (const Sector& s : kSectors)
             if (within(hue, s.from_deg, s.to_deg))
                 words.emplace_back(s.word);
         if (within(hue, 330, 402) && chroma < kPinkChroma)
-            words.emplace_back("pink");
+            words.emplace_back(ZELO_TEXT("core", "pink"));
         if (within(hue, 70, 112) && chroma_at_one < kPaleChroma * 1.6)
-            words.emplace_back("straw");
+            words.emplace_back(ZELO_TEXT("core", "straw"));
         if (within(hue, 285, 330) && chroma < kPinkChroma * 0.8)
-            words.emplace_back("lavender");
+            words.emplace_back(ZELO_TEXT("core", "lavender"));
         if (within(hue, 350, 472)) // 350..112
-            words.emplace_back("warm");
+            words.emplace_back(ZELO_TEXT("core", "warm"));
         if (within(hue, 170, 300))
-            words.emplace_back("cool");
+            words.emplace_back(ZELO_TEXT("core", "cool"));
         if (chroma_at_one < kPaleChroma && share > 0.3)
-            words.emplace_back("pale");
+            words.emplace_back(ZELO_TEXT("core", "pale"));
     }
     if (share < kDeepShare) {
-        words.emplace_back("deep");
-        words.emplace_back("dark");
+        words.emplace_back(ZELO_TEXT("core", "deep"));
+        words.emplace_back(ZELO_TEXT("core", "dark"));
     } else if (share > kPaleShare) {
-        words.emplace_back("light");
+        words.emplace_back(ZELO_TEXT("core", "light"));
     }
     return words;
 }

@@ -12,18 +12,20 @@ namespace {
 Result<std::string> zipEntry(zip_t* archive, zip_uint64_t index) {
     zip_stat_t stat;
     if (zip_stat_index(archive, index, 0, &stat) != 0 || !stat.name)
-        return fail(ErrorCode::Truncated, "the archive is damaged");
+        return fail(ErrorCode::Truncated, ZELO_TEXT("core", "the archive is damaged"));
     if (stat.size > kMostFileBytes)
-        return fail(ErrorCode::TooLarge, "{}: {} bytes unpacked, at most {} are read", stat.name,
+        return fail(ErrorCode::TooLarge,
+                    ZELO_TEXT("core", "{}: {} bytes unpacked, at most {} are read"), stat.name,
                     stat.size, kMostFileBytes);
     zip_file_t* file = zip_fopen_index(archive, index, 0);
     if (!file)
-        return fail(ErrorCode::Io, "{}: {}", stat.name, zip_strerror(archive));
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "{}: {}"), stat.name, zip_strerror(archive));
     std::string bytes(stat.size, '\0');
     const auto got = zip_fread(file, bytes.data(), bytes.size());
     zip_fclose(file);
     if (got != static_cast<zip_int64_t>(bytes.size()))
-        return fail(ErrorCode::Truncated, "{}: the archive is damaged", stat.name);
+        return fail(ErrorCode::Truncated, ZELO_TEXT("core", "{}: the archive is damaged"),
+                    stat.name);
     return bytes;
 }
 
@@ -39,14 +41,16 @@ Result<Files> zipEntries(zip_t* archive, std::size_t* left) {
         zip_stat_t stat;
         if (zip_stat_index(archive, static_cast<zip_uint64_t>(i), 0, &stat) == 0 &&
             stat.size > most - bytes)
-            return fail(ErrorCode::TooLarge, "more than {} bytes in the archive", most);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} bytes in the archive"),
+                        most);
         auto entry = zipEntry(archive, static_cast<zip_uint64_t>(i));
         if (!entry)
             return passOn(entry.error());
         bytes += entry->size();
         files[name] = std::move(*entry);
         if (files.size() > kMostFiles)
-            return fail(ErrorCode::TooLarge, "more than {} files in the archive", kMostFiles);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} files in the archive"),
+                        kMostFiles);
     }
     if (left)
         *left -= bytes;
@@ -55,7 +59,7 @@ Result<Files> zipEntries(zip_t* archive, std::size_t* left) {
 
 } // namespace
 
-Result<Files> unzipped(std::string_view bytes, const char* what, std::size_t* left) {
+Result<Files> unzipped(std::string_view bytes, const Sentence& what, std::size_t* left) {
     zip_error_t error;
     zip_error_init(&error);
     zip_source_t* source = zip_source_buffer_create(bytes.data(), bytes.size(), 0, &error);
@@ -65,7 +69,7 @@ Result<Files> unzipped(std::string_view bytes, const char* what, std::size_t* le
         if (source)
             zip_source_free(source);
         zip_error_fini(&error);
-        return fail(ErrorCode::BadSyntax, "not {}: {}", what, why);
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "not {}: {}"), what, why);
     }
     auto files = zipEntries(archive, left);
     zip_discard(archive);
@@ -81,7 +85,7 @@ Result<std::string> zipped(const std::map<std::string, std::string>& files) {
     if (!zip) {
         const std::string why = zip_error_strerror(&error);
         zip_error_fini(&error);
-        return fail(ErrorCode::Io, "cannot make an archive: {}", why);
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "cannot make an archive: {}"), why);
     }
     zip_error_fini(&error);
     zip_source_keep(source);
@@ -106,7 +110,7 @@ Result<std::string> zipped(const std::map<std::string, std::string>& files) {
     }
     zip_source_free(source);
     if (bytes.empty())
-        return fail(ErrorCode::Io, "cannot make an archive");
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "cannot make an archive"));
     return bytes;
 }
 

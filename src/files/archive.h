@@ -16,9 +16,9 @@ inline constexpr std::size_t kMostFileBytes = 32u << 20; // of one file
 inline constexpr std::size_t kMostArchiveBytes = 64u << 20;
 inline constexpr std::size_t kMostFiles = 500;
 
-// `what`: "a GDTF archive", for the message. `left`: of bytes that archives in each other may still
-// unpack to in all; what is unpacked is taken off it.
-Result<Files> unzipped(std::string_view bytes, const char* what, std::size_t* left = nullptr);
+// `what`: say(ZELO_TEXT("core", "a GDTF archive")), for the message. `left`: of bytes that archives
+// in each other may still unpack to in all; what is unpacked is taken off it.
+Result<Files> unzipped(std::string_view bytes, const Sentence& what, std::size_t* left = nullptr);
 inline constexpr std::size_t kMostUnpacked = 192u << 20; // of all archives in one file
 Result<std::string> zipped(const Files& files);          // the same bytes each time
 

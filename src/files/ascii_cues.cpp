@@ -82,8 +82,9 @@ public:
             if (word == "ident") {
                 began = true;
                 if (all.size() < 2 || !startsWith(all[1], "3"))
-                    return fail(ErrorCode::Unsupported, "line {}: '{}': only Ident 3:0 is read",
-                                line_, plain);
+                    return fail(ErrorCode::Unsupported,
+                                ZELO_TEXT("core", "line {}: '{}': only Ident 3:0 is read"), line_,
+                                plain);
                 continue;
             }
             if (!began)
@@ -91,10 +92,11 @@ public:
             if (word == "enddata")
                 return std::move(cues_);
             if (auto ok = take(word, all, plain); !ok)
-                return passOn(ok.error(), fmt::format("line {}", line_));
+                return passOn(ok.error(), say(ZELO_TEXT("core", "line {}"), line_));
         }
         if (!began)
-            return fail(ErrorCode::BadSyntax, "no line 'Ident 3:0': not an ASCII cue file");
+            return fail(ErrorCode::BadSyntax,
+                        ZELO_TEXT("core", "no line 'Ident 3:0': not an ASCII cue file"));
         return std::move(cues_);
     }
 
@@ -115,10 +117,11 @@ private:
             return takePatch(all);
         } else if (word == "cue" || word == "group") {
             if (all.size() < 2 || !toNumber(all[1]))
-                return fail(ErrorCode::BadSyntax, "{} without a number", word);
+                return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "{} without a number"), word);
             in_ = word == "cue" ? In::Cue : In::Group;
             if (cues_.cues.size() + cues_.groups.size() >= kMostCues)
-                return fail(ErrorCode::TooLarge, "more than {} cues and groups", kMostCues);
+                return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} cues and groups"),
+                            kMostCues);
             if (in_ == In::Cue)
                 cues_.cues.push_back({std::string(all[1]), {}, {}, {}, {}, {}});
             else
@@ -132,13 +135,13 @@ private:
         } else if (word == "followon" && in_ == In::Cue) {
             const auto s = all.size() > 1 ? secondsOf(all[1]) : std::nullopt;
             if (!s)
-                return fail(ErrorCode::BadValue, "Followon: expected seconds");
+                return fail(ErrorCode::BadValue, ZELO_TEXT("core", "Followon: expected seconds"));
             cues_.cues.back().follow_s = *s;
         } else if (word == "clear" || word == "set") {
             in_ = In::Nothing;
         } else if (cues_.notes.size() < 100) {
-            cues_.notes.push_back(fmt::format("line {}: {} is not read", line_,
-                                              oneReadableLine(std::string(all[0]))));
+            cues_.notes.push_back(say(ZELO_TEXT("core", "line {}: {} is not read"), line_,
+                                      oneReadableLine(std::string(all[0]))));
         }
         return {};
     }
@@ -146,17 +149,21 @@ private:
     // Patch PAGE CHANNEL<DIMMER@LEVEL …
     Done takePatch(const std::vector<std::string_view>& all) {
         if (all.size() < 2 || !toInteger(all[1]))
-            return fail(ErrorCode::BadSyntax, "Patch: expected a page, then CHANNEL<DIMMER@LEVEL");
+            return fail(ErrorCode::BadSyntax,
+                        ZELO_TEXT("core", "Patch: expected a page, then CHANNEL<DIMMER@LEVEL"));
         for (std::size_t i = 2; i < all.size(); i += 3) {
             const auto channel = channelOf(all[i]);
             const auto dimmer = i + 1 < all.size() ? channelOf(all[i + 1]) : std::nullopt;
             const auto level = i + 2 < all.size() ? levelOf(all[i + 2]) : std::nullopt;
             if (!channel || !dimmer || !level)
-                return fail(ErrorCode::BadValue,
-                            "Patch: expected CHANNEL<DIMMER@LEVEL, level 0..100 or H00..HFF");
+                return fail(
+                    ErrorCode::BadValue,
+                    ZELO_TEXT("core",
+                              "Patch: expected CHANNEL<DIMMER@LEVEL, level 0..100 or H00..HFF"));
             cues_.patch.push_back({*channel, *dimmer, *level});
             if (++items_ > kMostItems)
-                return fail(ErrorCode::TooLarge, "more than {} levels", kMostItems);
+                return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} levels"),
+                            kMostItems);
         }
         return {};
     }
@@ -167,11 +174,13 @@ private:
             const auto channel = channelOf(all[i]);
             const auto level = i + 1 < all.size() ? levelOf(all[i + 1]) : std::nullopt;
             if (!channel || !level)
-                return fail(ErrorCode::BadValue,
-                            "Chan: expected CHANNEL@LEVEL, level 0..100 or H00..HFF");
+                return fail(
+                    ErrorCode::BadValue,
+                    ZELO_TEXT("core", "Chan: expected CHANNEL@LEVEL, level 0..100 or H00..HFF"));
             levels.push_back({*channel, *level});
             if (++items_ > kMostItems)
-                return fail(ErrorCode::TooLarge, "more than {} levels", kMostItems);
+                return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} levels"),
+                            kMostItems);
         }
         return {};
     }
@@ -180,7 +189,8 @@ private:
         const auto time = all.size() > 1 ? secondsOf(all[1]) : std::nullopt;
         const auto delay = all.size() > 2 ? secondsOf(all[2]) : std::optional<double>(0);
         if (!time || !delay)
-            return fail(ErrorCode::BadValue, "{}: expected seconds or minutes:seconds", all[0]);
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "{}: expected seconds or minutes:seconds"), all[0]);
         into = CueTimes{*time, *delay};
         return {};
     }

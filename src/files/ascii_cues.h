@@ -50,7 +50,7 @@ struct AsciiCues {
     std::vector<PatchLine> patch;
     std::vector<AsciiCue> cues;
     std::vector<AsciiGroup> groups;
-    std::vector<std::string> notes; // lines that are not read
+    std::vector<Sentence> notes; // lines that are not read
 };
 
 // Levels are percent (0..100) or hexadecimal with an H (H00..HFF). Everything before Ident and

@@ -30,13 +30,15 @@ Result<std::vector<Word>> wordsOf(std::string_view text) {
             if (line.empty() || line[0] == '#')
                 break;
             if (words.size() >= kMostWords)
-                return fail(ErrorCode::TooLarge, "line {}: more than {} words", line_no,
-                            kMostWords);
+                return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "line {}: more than {} words"),
+                            line_no, kMostWords);
             if (line[0] == '"') {
                 const auto end = line.find('"', 1);
                 if (end == std::string_view::npos)
-                    return passOn(Error{ErrorCode::BadSyntax, "a quote is not closed", {}},
-                                  fmt::format("line {}", line_no));
+                    return passOn(Error{ErrorCode::BadSyntax,
+                                        say(ZELO_TEXT("core", "a quote is not closed")),
+                                        {}},
+                                  say(ZELO_TEXT("core", "line {}"), line_no));
                 words.push_back({std::string(line.substr(1, end - 1)), line_no, true});
                 line.remove_prefix(end + 1);
             } else {
@@ -49,8 +51,9 @@ Result<std::vector<Word>> wordsOf(std::string_view text) {
     return words;
 }
 
-tl::unexpected<Error> badSyntax(int line, std::string what) {
-    return passOn(Error{ErrorCode::BadSyntax, std::move(what), {}}, fmt::format("line {}", line));
+tl::unexpected<Error> badSyntax(int line, Sentence what) {
+    return passOn(Error{ErrorCode::BadSyntax, std::move(what), {}},
+                  say(ZELO_TEXT("core", "line {}"), line));
 }
 
 } // namespace
@@ -66,7 +69,7 @@ Result<CgatsTable> parseCgats(std::string_view text) {
         return passOn(words.error());
     CgatsTable table;
     if (words->empty())
-        return fail(ErrorCode::BadSyntax, "the file is empty");
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "the file is empty"));
     table.kind = words->front().text;
     bool had_data = false;
     for (std::size_t i = 1; i < words->size() && !had_data; ++i) { // the first table of a file
@@ -77,7 +80,8 @@ Result<CgatsTable> parseCgats(std::string_view text) {
             while (++i < words->size() && (*words)[i].text != "END_DATA_FORMAT") {
                 table.fields.push_back((*words)[i].text);
                 if (table.fields.size() > kMostFields)
-                    return badSyntax(w.line, fmt::format("more than {} fields", kMostFields));
+                    return badSyntax(w.line,
+                                     say(ZELO_TEXT("core", "more than {} fields"), kMostFields));
             }
             if (i == words->size())
                 return badSyntax(w.line, "BEGIN_DATA_FORMAT without END_DATA_FORMAT");
@@ -99,24 +103,28 @@ Result<CgatsTable> parseCgats(std::string_view text) {
                     table.row_lines.push_back(row_line);
                     row.clear();
                     if (table.rows.size() > kMostRows)
-                        return badSyntax(row_line, fmt::format("more than {} rows", kMostRows));
+                        return badSyntax(row_line,
+                                         say(ZELO_TEXT("core", "more than {} rows"), kMostRows));
                 }
             }
             if (i == words->size())
                 return badSyntax(w.line, "BEGIN_DATA without END_DATA: the file is cut short");
             if (!row.empty())
-                return badSyntax(row_line, fmt::format("{} values left over: each row needs {}",
-                                                       row.size(), table.fields.size()));
+                return badSyntax(row_line,
+                                 say(ZELO_TEXT("core", "{} values left over: each row needs {}"),
+                                     row.size(), table.fields.size()));
         } else if (i + 1 < words->size()) {
             table.keywords[w.text] = (*words)[++i].text;
         }
     }
     if (!had_data)
-        return fail(ErrorCode::BadSyntax, "no BEGIN_DATA: expected a CGATS.17 table");
+        return fail(ErrorCode::BadSyntax,
+                    ZELO_TEXT("core", "no BEGIN_DATA: expected a CGATS.17 table"));
     if (const auto said = table.keywords.find("NUMBER_OF_SETS"); said != table.keywords.end())
         if (const auto n = toInteger(said->second);
             n && static_cast<std::size_t>(std::max(*n, 0)) != table.rows.size())
-            return fail(ErrorCode::BadSyntax, "NUMBER_OF_SETS says {}, the table has {} rows", *n,
+            return fail(ErrorCode::BadSyntax,
+                        ZELO_TEXT("core", "NUMBER_OF_SETS says {}, the table has {} rows"), *n,
                         table.rows.size());
     return table;
 }
@@ -134,9 +142,10 @@ Result<SpectralColumns> spectralColumns(const CgatsTable& table) {
             }
     }
     if (found.size() < 3)
-        return fail(ErrorCode::BadSyntax,
-                    "{} spectral columns: expected 3 or more, named like SPECTRAL_NM400",
-                    found.size());
+        return fail(
+            ErrorCode::BadSyntax,
+            ZELO_TEXT("core", "{} spectral columns: expected 3 or more, named like SPECTRAL_NM400"),
+            found.size());
     std::sort(found.begin(), found.end());
     SpectralColumns columns;
     for (const auto& [nm, column] : found) {
@@ -154,10 +163,10 @@ Result<colour::Samples> spectrumInRow(const CgatsTable& table, const SpectralCol
         const auto value = toNumber(table.rows[row][c]);
         if (!value)
             return passOn(Error{ErrorCode::BadValue,
-                                fmt::format("'{}' in {}: expected a number", table.rows[row][c],
-                                            table.fields[c]),
+                                say(ZELO_TEXT("core", "'{}' in {}: expected a number"),
+                                    table.rows[row][c], table.fields[c]),
                                 {}},
-                          fmt::format("line {}", table.row_lines[row]));
+                          say(ZELO_TEXT("core", "line {}"), table.row_lines[row]));
         samples.values.push_back(*value);
     }
     return samples;

@@ -68,7 +68,7 @@ private:
         const auto maker = number(node.attribute("ManufacturerID"));
         const auto model = number(node.attribute("DeviceModelID"));
         if (!maker || !model || *maker == 0)
-            return type_.notes.push_back("its RDM numbers cannot be read");
+            return type_.notes.push_back(say(ZELO_TEXT("core", "its RDM numbers cannot be read")));
         light::RdmModel rdm{*maker, *model, {}};
         constexpr std::size_t kMost = 255; // personalities of E1.20
         for (const auto& version : node.children("SoftwareVersionID"))
@@ -89,8 +89,8 @@ private:
                                  "there is another of this name");
             type_.emitters.push_back(std::move(*emitter));
             if (type_.emitters.size() > light::kMostParts)
-                return gdtf::bad("Emitters",
-                                 fmt::format("more than {} emitters", light::kMostParts));
+                return gdtf::bad(
+                    "Emitters", say(ZELO_TEXT("core", "more than {} emitters"), light::kMostParts));
         }
         const auto beam = node.child("Geometries").find_node([](const pugi::xml_node& n) {
             return std::string_view(n.name()) == "Beam";
@@ -100,14 +100,16 @@ private:
         if (!type_.emitters.empty())
             return {};
         if (auto lamp = gdtf::lampOfBeam(beam)) {
-            type_.notes.push_back("no emitters: the lamp is modelled from the Beam");
+            type_.notes.push_back(
+                say(ZELO_TEXT("core", "no emitters: the lamp is modelled from the Beam")));
             named_.emitters.emplace(lamp->name, 0);
             sources_.push_back(lamp->name);
             type_.emitters.push_back(std::move(*lamp));
             return {};
         }
-        return gdtf::bad("Emitters", "no emitters, and no Beam with ColorTemperature and "
-                                     "LuminousFlux to model a lamp from");
+        return gdtf::bad("Emitters",
+                         say(ZELO_TEXT("core", "no emitters, and no Beam with ColorTemperature and "
+                                               "LuminousFlux to model a lamp from")));
     }
 
     Done readFilters(const pugi::xml_node& node) {
@@ -118,7 +120,8 @@ private:
             std::string name = filter->name;
             named_.filters.insert_or_assign(std::move(name), std::move(*filter));
             if (named_.filters.size() > kMostFiles)
-                return gdtf::bad("Filters", fmt::format("more than {} filters", kMostFiles));
+                return gdtf::bad("Filters",
+                                 say(ZELO_TEXT("core", "more than {} filters"), kMostFiles));
         }
         for (const auto& w : node.child("Wheels").children("Wheel")) {
             // Wheels of gobos and the like have slots without colours: read all the same, unused.
@@ -147,7 +150,8 @@ void readPower(std::string_view text, FixtureType& type) {
     const auto emitters =
         read && read->is_object() ? read->value("emitters", Json::object()) : Json();
     if (!emitters.is_object()) {
-        type.notes.push_back("zelochrome.json is not read: expected {\"emitters\": {…}}");
+        type.notes.push_back(say(
+            ZELO_TEXT("core", "zelochrome.json is not read: expected {{\"emitters\": {{…}}}}")));
         return;
     }
     for (Emitter& e : type.emitters)
@@ -172,7 +176,8 @@ Result<Files> folderFiles(const std::filesystem::path& folder) {
         bytes += text->size();
         files[at->path().lexically_relative(folder).generic_string()] = std::move(*text);
         if (bytes > kMostArchiveBytes || files.size() > kMostFiles)
-            return fail(ErrorCode::TooLarge, "more than {} bytes or {} files in the folder",
+            return fail(ErrorCode::TooLarge,
+                        ZELO_TEXT("core", "more than {} bytes or {} files in the folder"),
                         kMostArchiveBytes, kMostFiles);
     }
     return files;
@@ -184,7 +189,7 @@ Result<Files> readFiles(const std::filesystem::path& path) {
     auto bytes = readFile(path);
     if (!bytes)
         return passOn(bytes.error());
-    auto files = unzipped(*bytes, "a GDTF archive");
+    auto files = unzipped(*bytes, say(ZELO_TEXT("core", "a GDTF archive")));
     if (!files)
         return passOn(files.error(), path.string());
     return files;
@@ -198,8 +203,8 @@ Result<FixtureType> parseGdtf(std::string_view description, std::string_view pow
         return passOn(doc.error());
     const auto root = (*doc)->child("GDTF");
     if (!root)
-        return gdtf::bad("description.xml", fmt::format("root <{}>: expected <GDTF>",
-                                                        (*doc)->document_element().name()));
+        return gdtf::bad("description.xml", say(ZELO_TEXT("core", "root <{}>: expected <GDTF>"),
+                                                (*doc)->document_element().name()));
     auto type = TypeReader().read(root);
     if (type && !power.empty())
         readPower(power, *type);
@@ -209,7 +214,7 @@ Result<FixtureType> parseGdtf(std::string_view description, std::string_view pow
 Result<FixtureType> typeOfFiles(std::map<std::string, std::string> files) {
     const auto description = files.find("description.xml");
     if (description == files.end())
-        return fail(ErrorCode::NotFound, "no description.xml in it");
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no description.xml in it"));
     const auto own = files.find("zelochrome.json");
     auto type = parseGdtf(description->second, own == files.end() ? "" : own->second);
     if (type)
@@ -220,7 +225,9 @@ Result<FixtureType> typeOfFiles(std::map<std::string, std::string> files) {
 Result<FixtureType> readGdtf(const std::filesystem::path& path) {
     std::error_code error;
     if (!std::filesystem::exists(path, error))
-        return passOn(Error{ErrorCode::NotFound, "no such fixture file or folder", {}},
+        return passOn(Error{ErrorCode::NotFound,
+                            say(ZELO_TEXT("core", "no such fixture file or folder")),
+                            {}},
                       path.string());
     auto read = readFiles(path);
     if (!read)

@@ -447,11 +447,13 @@ Done writeGdtf(const FixtureType& type, const std::filesystem::path& path) {
     std::error_code error;
     if (fs::exists(path, error) && !fs::exists(path / "description.xml", error) &&
         !(fs::is_directory(path, error) && fs::is_empty(path, error)))
-        return passOn(Error{ErrorCode::BadValue,
-                            "there is something else of this name: expected NAME.gdtf, a new "
-                            "folder, or a folder with description.xml",
-                            {}},
-                      path.string());
+        return passOn(
+            Error{ErrorCode::BadValue,
+                  say(ZELO_TEXT("core",
+                                "there is something else of this name: expected NAME.gdtf, a new "
+                                "folder, or a folder with description.xml")),
+                  {}},
+            path.string());
     for (const auto& [name, text] : files) {
         const fs::path inside = fs::path(name).lexically_normal();
         if (inside.is_absolute() || inside.string().starts_with(".."))

@@ -69,7 +69,8 @@ class SceneReader {
 public:
     Done read(const pugi::xml_node& children, const Matrix& outer, int depth) {
         if (depth > kDeepest)
-            return fail(ErrorCode::TooLarge, "more than {} groups in each other", kDeepest);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} groups in each other"),
+                        kDeepest);
         for (const auto& node : children.children()) {
             const Matrix here = inside(outer, matrixOf(node));
             if (std::string_view(node.name()) == "Fixture")
@@ -97,17 +98,17 @@ public:
             x += f.place.x_m / static_cast<double>(rig.fixtures.size());
             y += f.place.y_m / static_cast<double>(rig.fixtures.size());
         }
-        rig.notes.push_back(
-            fmt::format("the rig is {:.0f} m across and {:.0f} m up from the middle of its "
-                        "drawing: moved to the middle of the plan",
-                        x, y));
+        rig.notes.push_back(say(
+            ZELO_TEXT("core", "the rig is {:.0f} m across and {:.0f} m up from the middle of its "
+                              "drawing: moved to the middle of the plan"),
+            x, y));
         constexpr double most = show::kFarthest_m;
         for (auto& f : rig.fixtures) {
             f.place.x_m -= x;
             f.place.y_m -= y;
             if (far(f.place))
-                note(fmt::format("fixture {}: beyond {} m from the middle: put there", f.number,
-                                 most));
+                note(say(ZELO_TEXT("core", "fixture {}: beyond {} m from the middle: put there"),
+                         f.number, most));
             for (double* c : {&f.place.x_m, &f.place.y_m, &f.place.z_m})
                 *c = std::clamp(*c, -most, most);
         }
@@ -116,28 +117,32 @@ public:
     Rig rig;
 
 private:
-    void note(std::string text) {
+    void note(Sentence text) {
         if (rig.notes.size() < kMostNotes)
-            rig.notes.push_back(oneReadableLine(std::move(text)));
+            rig.notes.push_back(std::move(text));
         else if (rig.notes.size() == kMostNotes)
-            rig.notes.push_back("and more of the kind");
+            rig.notes.push_back(say(ZELO_TEXT("core", "and more of the kind")));
     }
 
     Done readFixture(const pugi::xml_node& node, const Matrix& m) {
         show::Fixture f;
         f.label = node.attribute("name").value();
-        const std::string where = fmt::format("Fixture {} '{}'", rig.fixtures.size() + 1, f.label);
+        const Sentence where =
+            say(ZELO_TEXT("core", "Fixture {} '{}'"), rig.fixtures.size() + 1, f.label);
         f.type = idOf(node.child("GDTFSpec").text().get());
         f.mode = node.child("GDTFMode").text().get();
         if (f.type.empty())
-            return passOn(Error{ErrorCode::BadValue, "no GDTFSpec: which type is it?", {}}, where);
+            return passOn(Error{ErrorCode::BadValue,
+                                say(ZELO_TEXT("core", "no GDTFSpec: which type is it?")),
+                                {}},
+                          where);
         const std::string id = node.child("FixtureID").text().get();
         const auto number = toInteger(id);
         const bool sound = number && *number > 0 && *number <= show::kLastNumber;
         f.number = sound ? *number : static_cast<int>(rig.fixtures.size()) + 1;
         if (!sound && !id.empty())
-            note(fmt::format("{}: FixtureID '{}' is no number up to {}: it gets {}", where, id,
-                             show::kLastNumber, f.number));
+            note(say(ZELO_TEXT("core", "{}: FixtureID '{}' is no number up to {}: it gets {}"),
+                     where, id, show::kLastNumber, f.number));
         f.place = {m[3][0] * kMillimetre, m[3][1] * kMillimetre, m[3][2] * kMillimetre,
                    std::atan2(m[1][0], m[1][1]) / kDegree};
         if (f.place.aim_deg < 0)
@@ -148,17 +153,18 @@ private:
                 if (auto ok = setAddress(a.text().get(), where, f); !ok)
                     return ok;
         if (breaks > 1)
-            note(where + ": only its first address is read");
+            note(say(ZELO_TEXT("core", "{}: only its first address is read"), where));
         if (breaks == 0)
-            note(where + ": no address, set to 1.1");
+            note(say(ZELO_TEXT("core", "{}: no address, set to 1.1"), where));
         rig.fixtures.push_back(std::move(f));
         if (rig.fixtures.size() > show::kMostFixtures)
-            return fail(ErrorCode::TooLarge, "more than {} fixtures", show::kMostFixtures);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} fixtures"),
+                        show::kMostFixtures);
         return {};
     }
 
     // "513" counts through all universes; "2.1" names one.
-    static Done setAddress(std::string_view text, const std::string& where, show::Fixture& f) {
+    static Done setAddress(std::string_view text, const Sentence& where, show::Fixture& f) {
         const auto parts = split(trimmed(text), '.');
         const auto first = toInteger(parts[0]);
         const auto second = parts.size() == 2 ? toInteger(parts[1]) : std::optional<int>();
@@ -171,9 +177,9 @@ private:
         if (parts.size() > 2 || universe < 1 || universe > light::kLastUniverse || address < 1 ||
             address > light::kSlots)
             return passOn(Error{ErrorCode::BadValue,
-                                fmt::format("Address '{}': expected a number from 1, or "
-                                            "UNIVERSE.ADDRESS",
-                                            text),
+                                say(ZELO_TEXT("core", "Address '{}': expected a number from 1, or "
+                                                      "UNIVERSE.ADDRESS"),
+                                    text),
                                 {}},
                           where);
         f.universe = static_cast<std::uint16_t>(universe);
@@ -199,18 +205,19 @@ void add(pugi::xml_node node, const char* name, const std::string& text) {
 
 Result<Rig> parseMvr(std::string_view bytes) {
     std::size_t left = kMostUnpacked;
-    auto files = unzipped(bytes, "an MVR archive", &left);
+    auto files = unzipped(bytes, say(ZELO_TEXT("core", "an MVR archive")), &left);
     if (!files)
         return passOn(files.error());
     const auto scene = files->find(kScene);
     if (scene == files->end())
-        return fail(ErrorCode::NotFound, "no {} in it", kScene);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no {} in it"), kScene);
     const auto doc = boundedXml(scene->second, kScene);
     if (!doc)
         return passOn(doc.error());
     const auto root = (*doc)->child("GeneralSceneDescription");
     if (!root)
-        return fail(ErrorCode::BadSyntax, "{}: no GeneralSceneDescription in it", kScene);
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "{}: no GeneralSceneDescription in it"),
+                    kScene);
     SceneReader reader;
     for (const auto& layer : root.child("Scene").child("Layers").children("Layer"))
         if (auto ok = reader.read(layer.child("ChildList"), matrixOf(layer), 0); !ok)
@@ -222,11 +229,11 @@ Result<Rig> parseMvr(std::string_view bytes) {
     for (const auto& [name, text] : *files) {
         if (!endsWith(lowered(name), ".gdtf") || !used.contains(idOf(name)))
             continue;
-        auto inner = unzipped(text, "a GDTF archive", &left);
+        auto inner = unzipped(text, say(ZELO_TEXT("core", "a GDTF archive")), &left);
         auto type = inner ? typeOfFiles(std::move(*inner))
                           : Result<light::FixtureType>(passOn(inner.error()));
         if (!type) {
-            reader.rig.notes.push_back(name + ": " + type.error().text());
+            reader.rig.notes.push_back(passOn(type.error(), name).value().sentence());
             continue;
         }
         type->id = idOf(name);

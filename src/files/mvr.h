@@ -14,7 +14,7 @@ namespace zelo::files {
 struct Rig {
     std::vector<show::Fixture> fixtures; // numbered from 1 where the file has no numbers; ids unset
     std::vector<std::shared_ptr<const light::FixtureType>> types; // those in the archive
-    std::vector<std::string> notes;                               // what was left out or assumed
+    std::vector<Sentence> notes;                                  // what was left out or assumed
 };
 
 // Reads every Fixture of every layer, also inside groups. A fixture's type is the id of the

@@ -54,11 +54,13 @@ Result<PaletteTable> parseGpl(std::string_view text) {
                 rgb[i] = static_cast<std::uint8_t>(*n);
         }
         if (!sound)
-            return fail(ErrorCode::BadSyntax,
-                        "line {}: '{}': expected red, green, blue (0..255) and a name", number,
-                        plain);
+            return fail(
+                ErrorCode::BadSyntax,
+                ZELO_TEXT("core", "line {}: '{}': expected red, green, blue (0..255) and a name"),
+                number, plain);
         if (rgb == std::array<std::uint8_t, 3>{})
-            return fail(ErrorCode::BadValue, "line {}: black is no colour of light", number);
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "line {}: black is no colour of light"), number);
         std::string name;
         if (parts.size() > 3)
             name = plain.substr(static_cast<std::size_t>(parts[3].data() - plain.data()));
@@ -67,7 +69,8 @@ Result<PaletteTable> parseGpl(std::string_view text) {
         table.colours.push_back(
             {name, colour::toUv(colour::toXyz(colour::Srgb{rgb[0], rgb[1], rgb[2]})), {}});
         if (table.colours.size() > kMostColours)
-            return fail(ErrorCode::TooLarge, "more than {} colours", kMostColours);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} colours"),
+                        kMostColours);
     }
     return table;
 }
@@ -102,9 +105,11 @@ Result<PaletteTable> parseCsv(std::string_view text) {
     const auto head = csvCells(all.empty() ? std::string_view() : all[0]);
     const Columns columns = columnsOf(head);
     if (columns.name < 0 || columns.u < 0 || columns.v < 0)
-        return fail(ErrorCode::BadSyntax, "line 1: expected a heading with name, u' and v'");
+        return fail(ErrorCode::BadSyntax,
+                    ZELO_TEXT("core", "line 1: expected a heading with name, u' and v'"));
     if (head.size() > kMostColumns)
-        return fail(ErrorCode::TooLarge, "line 1: more than {} columns", kMostColumns);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "line 1: more than {} columns"),
+                    kMostColumns);
     PaletteTable table;
     std::size_t levels = 0;
     for (std::size_t l = 1; l < all.size(); ++l) {
@@ -118,12 +123,14 @@ Result<PaletteTable> parseCsv(std::string_view text) {
         const auto u = toNumber(cell(columns.u));
         const auto v = toNumber(cell(columns.v));
         if (!u || !v || *u < 0 || *u > 1 || *v <= 0 || *v > 1)
-            return fail(ErrorCode::BadValue, "line {}: u' '{}' and v' '{}' must be within 0..1",
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "line {}: u' '{}' and v' '{}' must be within 0..1"),
                         l + 1, cell(columns.u), cell(columns.v));
         PaletteColour colour{cell(columns.name), {*u, *v}, {}};
         levels += cells.size();
         if (levels > kMostLevels)
-            return fail(ErrorCode::TooLarge, "line {}: more than {} levels", l + 1, kMostLevels);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "line {}: more than {} levels"),
+                        l + 1, kMostLevels);
         for (std::size_t i = 0; i < cells.size() && i < head.size(); ++i) {
             if (known(head[i]) != Known::None)
                 continue;
@@ -132,7 +139,8 @@ Result<PaletteTable> parseCsv(std::string_view text) {
         }
         table.colours.push_back(std::move(colour));
         if (table.colours.size() > kMostColours)
-            return fail(ErrorCode::TooLarge, "more than {} colours", kMostColours);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} colours"),
+                        kMostColours);
     }
     return table;
 }

@@ -32,7 +32,7 @@ Result<RecoveryHead> parseRecoveryHead(std::string_view text) {
         return passOn(json.error());
     JsonObject o(*json, {});
     if (o.text("format") != kMark)
-        return fail(ErrorCode::BadSyntax, "not unsaved work of Zelochrome");
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "not unsaved work of Zelochrome"));
     RecoveryHead head;
     head.of = o.text("of");
     head.name = o.text("name");

@@ -39,12 +39,12 @@ Fixture readFixture(JsonObject& o) {
     Fixture f;
     f.id = {o.integer("id", 0, 1, show::kLastId)};
     if (f.id.value == 0)
-        o.complain("id", "is missing: a whole number from 1");
+        o.complain("id", say(ZELO_TEXT("core", "is missing: a whole number from 1")));
     f.number = o.integer("number", std::min(f.id.value, show::kLastNumber), 0, show::kLastNumber);
     f.label = o.text("label");
     f.type = o.text("type");
     if (f.type.empty())
-        o.complain("type", "is missing: the id of a fixture type");
+        o.complain("type", say(ZELO_TEXT("core", "is missing: the id of a fixture type")));
     f.mode = o.text("mode");
     f.universe = static_cast<std::uint16_t>(o.integer("universe", 1, 1, light::kLastUniverse));
     f.address = o.integer("address", 1, 1, light::kSlots);
@@ -64,7 +64,7 @@ Fixture readFixture(JsonObject& o) {
                                               std::tuple("mode", &f.mode, show::kLongestName),
                                               std::tuple("note", &f.note, show::kLongestNote)})
         if (auto ok = show::checkText(name, *text, longest); !ok)
-            o.complain(name, ok.error().detail);
+            o.complain(name, ok.error().what);
     f.unknown = o.unknown();
     return f;
 }
@@ -77,8 +77,9 @@ void readFixtures(JsonObject& top, Show& show) {
         Fixture f = readFixture(o);
         top.take(o.error());
         if (!ids.insert(f.id).second)
-            top.take(Error{ErrorCode::BadValue, fmt::format("id {} is there twice", f.id.value),
-                           path.text() + ".id"});
+            top.take(Error{ErrorCode::BadValue,
+                           say(ZELO_TEXT("core", "id {} is there twice"), f.id.value),
+                           {path.text() + ".id"}});
         show.last_fixture_id = std::max(show.last_fixture_id, f.id.value);
         const auto id = f.id;
         fixtures.emplace_back(id, std::make_shared<const Fixture>(std::move(f)));
@@ -96,17 +97,20 @@ void readGroups(JsonObject& top, Reading& to) {
         group.name = o.text("name");
         group.locked = o.flag("locked");
         if (group.id.value == 0 || group.name.empty() || !ids.insert(group.id).second)
-            o.complain("", "a group needs an id of its own and a name");
-        if (auto ok = show::checkText("name", group.name, show::kLongestName); !ok)
-            o.complain("name", ok.error().detail);
+            o.complain("", say(ZELO_TEXT("core", "a group needs an id of its own and a name")));
+        if (auto ok =
+                show::checkText(say(ZELO_TEXT("core", "name")), group.name, show::kLongestName);
+            !ok)
+            o.complain("name", ok.error().what);
         o.each("fixtures", show::kMostFixtures, [&](const Json& j, const JsonPath& at) {
             const FixtureId id{j.is_number_integer() && j >= 0 && j <= show::kLastId ? j.get<int>()
                                                                                      : 0};
             if (to.show.fixture(id))
                 group.fixtures.push_back(id);
             else
-                to.notes.push_back(fmt::format("{}: {}: no fixture with this id: left out",
-                                               at.text(), j.dump().substr(0, 40)));
+                to.notes.push_back(
+                    say(ZELO_TEXT("core", "{}: {}: no fixture with this id: left out"), at.text(),
+                        j.dump().substr(0, 40)));
         });
         group.unknown = o.unknown();
         to.show.last_group_id = std::max(to.show.last_group_id, group.id.value);
@@ -118,13 +122,13 @@ void readGroups(JsonObject& top, Reading& to) {
 }
 
 // Notes are for people: a file that has very many of a kind is told in a few lines.
-void shorten(std::vector<std::string>& notes) {
+void shorten(std::vector<Sentence>& notes) {
     constexpr std::size_t kMostNotes = 20;
     if (notes.size() <= kMostNotes)
         return;
     const auto more = notes.size() - kMostNotes;
     notes.resize(kMostNotes);
-    notes.push_back(fmt::format("and {} more of the kind", more));
+    notes.push_back(say(ZELO_TEXT("core", "and {} more of the kind"), more));
 }
 
 } // namespace
@@ -135,20 +139,24 @@ Result<OpenedShow> parseShow(std::string_view text) {
         return passOn(json.error());
     JsonObject top(*json, {});
     if (top.text("format") != kFormat)
-        return fail(ErrorCode::Unsupported, "not a Zelochrome show: \"format\" is not \"{}\"",
-                    kFormat);
+        return fail(ErrorCode::Unsupported,
+                    ZELO_TEXT("core", "not a Zelochrome show: \"format\" is not \"{}\""), kFormat);
     Reading to;
     to.version = top.integer("version", 0, 0, 1 << 30);
     if (to.version > kShowVersion)
-        return fail(ErrorCode::Unsupported,
-                    "saved by a newer Zelochrome (format version {}, this one reads up to {})",
-                    to.version, kShowVersion);
+        return fail(
+            ErrorCode::Unsupported,
+            ZELO_TEXT("core",
+                      "saved by a newer Zelochrome (format version {}, this one reads up to {})"),
+            to.version, kShowVersion);
     if (to.version < 1)
-        return fail(ErrorCode::BadValue, "version: must be a whole number from 1");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "version: must be a whole number from 1"));
     Show& show = to.show;
     show.name = top.text("name", "Untitled");
-    if (auto ok = show::checkText("name", show.name, show::kLongestName); !ok)
-        top.complain("name", ok.error().detail);
+    if (auto ok = show::checkText(say(ZELO_TEXT("core", "name")), show.name, show::kLongestName);
+        !ok)
+        top.complain("name", ok.error().what);
     show.white_cct_k = top.number("white_cct_k", 4300, 1000, 25000);
     readFixtures(top, show);
     readGroups(top, to);
@@ -302,7 +310,8 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
                 text.member(name.c_str(), value);
     std::string whole = std::move(text).end();
     if (whole.size() > show::kMostShowBytes)
-        return fail(ErrorCode::TooLarge, "the show is {} MB: {} MB at most can be opened again",
+        return fail(ErrorCode::TooLarge,
+                    ZELO_TEXT("core", "the show is {} MB: {} MB at most can be opened again"),
                     whole.size() >> 20, show::kMostShowBytes >> 20);
     return whole;
 }
@@ -312,11 +321,12 @@ Done checkShowText(std::string_view text) {
     if (!read)
         return passOn(read.error(), "what was written cannot be read");
     if (!read->notes.empty())
-        return fail(ErrorCode::BadValue, "what was written loses something: {}",
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "what was written loses something: {}"),
                     read->notes.front());
     const auto again = showText(*read->show, *read->hand);
     if (!again || *again != text)
-        return fail(ErrorCode::BadValue, "what was written reads as another show");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "what was written reads as another show"));
     return {};
 }
 

@@ -17,7 +17,7 @@ inline constexpr int kShowVersion = 3; // 1 and 2 are read too: docs/show-file.m
 struct OpenedShow {
     show::ShowPtr show;
     show::HandPtr hand;
-    std::vector<std::string> notes; // what was left out or taken otherwise, a line each
+    std::vector<Sentence> notes; // what was left out or taken otherwise, a line each
 };
 
 // All or nothing but for what refers to nothing (a value of a lamp that is gone), which is left out

@@ -24,20 +24,24 @@ Result<Samples> parseTm27(std::string_view text) {
         return passOn(doc.error());
     const auto root = (*doc)->document_element();
     if (!startsWith(root.name(), "IESTM27"))
-        return fail(ErrorCode::BadSyntax, "root <{}>: expected <IESTM27…>", root.name());
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "root <{}>: expected <IESTM27…>"),
+                    root.name());
     Samples samples;
     for (const auto& point : root.child("SpectralDistribution").children("SpectralData")) {
         const auto nm = toNumber(point.attribute("wavelength").value());
         const auto value = toNumber(point.text().get());
         if (!nm || !value)
-            return fail(ErrorCode::BadValue,
-                        "SpectralData {}: wavelength '{}' and value '{}' must be numbers",
-                        samples.values.size() + 1, point.attribute("wavelength").value(),
-                        point.text().get());
+            return fail(
+                ErrorCode::BadValue,
+                ZELO_TEXT("core",
+                          "SpectralData {}: wavelength '{}' and value '{}' must be numbers"),
+                samples.values.size() + 1, point.attribute("wavelength").value(),
+                point.text().get());
         samples.wavelengths_nm.push_back(*nm);
         samples.values.push_back(*value);
         if (samples.values.size() > colour::kMostSamples)
-            return fail(ErrorCode::TooLarge, "more than {} rows", colour::kMostSamples);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} rows"),
+                        colour::kMostSamples);
     }
     return samples;
 }
@@ -62,11 +66,12 @@ Result<Samples> parseCsv(std::string_view text) {
             continue;
         }
         if (!nm || !value)
-            return passOn(Error{ErrorCode::BadValue,
-                                fmt::format("'{}': expected a wavelength in nm and a value",
-                                            line.substr(0, 40)),
-                                {}},
-                          fmt::format("line {}", line_no));
+            return passOn(
+                Error{ErrorCode::BadValue,
+                      say(ZELO_TEXT("core", "'{}': expected a wavelength in nm and a value"),
+                          line.substr(0, 40)),
+                      {}},
+                say(ZELO_TEXT("core", "line {}"), line_no));
         heading_allowed = false;
         samples.wavelengths_nm.push_back(*nm);
         samples.values.push_back(*value);
@@ -79,7 +84,7 @@ Result<Samples> parseCgatsSpectrum(std::string_view text) {
     if (!table)
         return passOn(table.error());
     if (table->rows.size() != 1)
-        return fail(ErrorCode::BadValue, "{} rows: a file of one light has one",
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} rows: a file of one light has one"),
                     table->rows.size());
     auto columns = spectralColumns(*table);
     if (!columns)
@@ -126,10 +131,11 @@ Result<TableFormat> formatOf(const std::filesystem::path& path) {
         return TableFormat::Cgats;
     if (ending == ".spdx")
         return TableFormat::Tm27;
-    return passOn(Error{ErrorCode::Unsupported,
-                        fmt::format("ending '{}': expected .csv, .sp, .txt or .spdx", ending),
-                        {}},
-                  path.string());
+    return passOn(
+        Error{ErrorCode::Unsupported,
+              say(ZELO_TEXT("core", "ending '{}': expected .csv, .sp, .txt or .spdx"), ending),
+              {}},
+        path.string());
 }
 
 namespace {

@@ -20,7 +20,7 @@ struct RawGel {
     std::string id;
     std::string name;
     Samples samples;
-    std::string where;
+    Sentence where;
 };
 
 struct RawBook {
@@ -41,11 +41,12 @@ Result<RawBook> rawFromCgats(std::string_view text) {
     const int id = table->field("SAMPLE_ID");
     const int name = table->field("SAMPLE_NAME");
     if (id < 0)
-        return fail(ErrorCode::BadSyntax, "no field SAMPLE_ID: each gel needs its number");
+        return fail(ErrorCode::BadSyntax,
+                    ZELO_TEXT("core", "no field SAMPLE_ID: each gel needs its number"));
     RawBook raw;
     raw.name = table->keywords["DESCRIPTOR"];
     if (table->rows.size() > kMostGels)
-        return fail(ErrorCode::TooLarge, "more than {} gels", kMostGels);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} gels"), kMostGels);
     for (std::size_t r = 0; r < table->rows.size(); ++r) {
         auto samples = spectrumInRow(*table, *columns, r);
         if (!samples)
@@ -53,7 +54,8 @@ Result<RawBook> rawFromCgats(std::string_view text) {
         const auto& row = table->rows[r];
         raw.gels.push_back({row[static_cast<std::size_t>(id)],
                             name < 0 ? std::string() : row[static_cast<std::size_t>(name)],
-                            std::move(*samples), fmt::format("line {}", table->row_lines[r])});
+                            std::move(*samples),
+                            say(ZELO_TEXT("core", "line {}"), table->row_lines[r])});
     }
     return raw;
 }
@@ -67,8 +69,8 @@ Result<RawBook> rawFromCsv(std::string_view text) {
         ++line_no;
         if (trimmed(line).empty() || line[0] == '#')
             continue;
-        const auto where = fmt::format("line {}", line_no);
-        const auto bad = [&](const std::string& what) {
+        const auto where = say(ZELO_TEXT("core", "line {}"), line_no);
+        const auto bad = [&](Sentence what) {
             return passOn(Error{ErrorCode::BadSyntax, what, {}}, where);
         };
         const auto cells = csvCells(line);
@@ -76,17 +78,19 @@ Result<RawBook> rawFromCsv(std::string_view text) {
             for (std::size_t i = 2; i < cells.size(); ++i) {
                 const auto nm = toNumber(cells[i]);
                 if (!nm)
-                    return bad(fmt::format("'{}': the heading must be id,name, then wavelengths",
-                                           cells[i]));
+                    return bad(say(
+                        ZELO_TEXT("core", "'{}': the heading must be id,name, then wavelengths"),
+                        cells[i]));
                 wavelengths_nm.push_back(*nm);
             }
             if (wavelengths_nm.size() < 3)
-                return bad("the heading must be id,name, then 3 or more wavelengths");
+                return bad(say(
+                    ZELO_TEXT("core", "the heading must be id,name, then 3 or more wavelengths")));
             continue;
         }
         if (cells.size() != wavelengths_nm.size() + 2)
-            return bad(fmt::format("{} cells: the heading has {}", cells.size(),
-                                   wavelengths_nm.size() + 2));
+            return bad(say(ZELO_TEXT("core", "{} cells: the heading has {}"), cells.size(),
+                           wavelengths_nm.size() + 2));
         RawGel gel{std::string(trimmed(cells[0])),
                    std::string(trimmed(cells[1])),
                    {wavelengths_nm, {}},
@@ -94,14 +98,15 @@ Result<RawBook> rawFromCsv(std::string_view text) {
         for (std::size_t i = 2; i < cells.size(); ++i) {
             const auto value = toNumber(cells[i]);
             if (!value)
-                return bad(fmt::format("'{}' at {} nm: expected a number", cells[i],
-                                       wavelengths_nm[i - 2]));
+                return bad(say(ZELO_TEXT("core", "'{}' at {} nm: expected a number"), cells[i],
+                               wavelengths_nm[i - 2]));
             gel.samples.values.push_back(*value);
         }
         raw.gels.push_back(std::move(gel));
         values += cells.size();
         if (raw.gels.size() > kMostGels || values > kMostValues)
-            return bad(fmt::format("more than {} gels or {} values", kMostGels, kMostValues));
+            return bad(
+                say(ZELO_TEXT("core", "more than {} gels or {} values"), kMostGels, kMostValues));
     }
     return raw;
 }
@@ -118,7 +123,7 @@ Result<ReadBook> parseSwatchBook(std::string_view bytes) {
     if (!raw)
         return passOn(raw.error());
     if (raw->gels.empty())
-        return fail(ErrorCode::BadValue, "no gels in it");
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "no gels in it"));
     ReadBook read;
     read.book.name = raw->name;
     double largest = 0;
@@ -128,15 +133,18 @@ Result<ReadBook> parseSwatchBook(std::string_view bytes) {
     const bool percent = largest > 1.5;
     if (percent)
         read.notes.push_back(
-            fmt::format("values up to {}: taken as percent, not as 0 to 1", largest));
+            say(ZELO_TEXT("core", "values up to {}: taken as percent, not as 0 to 1"), largest));
     std::set<std::string> ids;
     for (auto& gel : raw->gels) {
         if (gel.id.empty())
-            return passOn(Error{ErrorCode::BadValue, "a gel without a number", {}}, gel.where);
-        if (!ids.insert(lowered(gel.id)).second)
             return passOn(
-                Error{ErrorCode::BadValue, fmt::format("gel {} is there twice", gel.id), {}},
+                Error{ErrorCode::BadValue, say(ZELO_TEXT("core", "a gel without a number")), {}},
                 gel.where);
+        if (!ids.insert(lowered(gel.id)).second)
+            return passOn(Error{ErrorCode::BadValue,
+                                say(ZELO_TEXT("core", "gel {} is there twice"), gel.id),
+                                {}},
+                          gel.where);
         if (percent)
             for (double& v : gel.samples.values)
                 v /= 100;
@@ -144,12 +152,14 @@ Result<ReadBook> parseSwatchBook(std::string_view bytes) {
             if (v > 1.5)
                 return passOn(
                     Error{ErrorCode::BadValue,
-                          fmt::format("gel {}: transmittance {}: must be within 0..1", gel.id, v),
+                          say(ZELO_TEXT("core", "gel {}: transmittance {}: must be within 0..1"),
+                              gel.id, v),
                           {}},
                     gel.where);
         auto spectrum = colour::filterFromSamples(gel.samples);
         if (!spectrum)
-            return passOn(spectrum.error(), gel.where + ", gel " + gel.id);
+            return passOn(spectrum.error(),
+                          say(ZELO_TEXT("core", "{}, gel {}"), gel.where, gel.id));
         read.book.gels.push_back({gel.id, gel.name, *spectrum});
     }
     return read;
@@ -169,7 +179,8 @@ Result<ReadBook> readSwatchBook(const std::filesystem::path& path) {
 
 Result<std::string> swatchBookText(const light::SwatchBook& book, TableFormat format) {
     if (format == TableFormat::Tm27)
-        return fail(ErrorCode::Unsupported, "TM-27 holds one light, not a swatch book");
+        return fail(ErrorCode::Unsupported,
+                    ZELO_TEXT("core", "TM-27 holds one light, not a swatch book"));
     const bool csv = format == TableFormat::Csv;
     const auto quoted = [csv](const std::string& text) {
         std::string out = "\"";

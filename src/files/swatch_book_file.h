@@ -13,7 +13,7 @@ namespace zelo::files {
 
 struct ReadBook {
     light::SwatchBook book;
-    std::vector<std::string> notes; // "values are percent", …
+    std::vector<Sentence> notes; // "values are percent", …
 };
 
 // Transmittances 0..1, or 0..100 when any exceeds 1.5, which is noted. All or nothing: a bad row

@@ -119,7 +119,8 @@ Result<show::ShowPtr> bookPalettes(const show::ShowPtr& show, const BookWish& wi
     if (made)
         *made = count;
     if (count == 0)
-        return fail(ErrorCode::BadValue, "all of these are palettes already, or none is a gel");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "all of these are palettes already, or none is a gel"));
     return next;
 }
 

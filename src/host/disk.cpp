@@ -56,7 +56,7 @@ Result<std::string> Disk::readStart(const fs::path& path, std::size_t bytes) {
     std::string start(bytes, '\0');
     in.read(start.data(), static_cast<std::streamsize>(bytes));
     if (in.bad() || (!in && !in.eof()))
-        return fail(ErrorCode::Io, "{}: cannot read", path.string());
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "{}: cannot read"), path.string());
     start.resize(static_cast<std::size_t>(in.gcount()));
     return start;
 }
@@ -105,13 +105,15 @@ Result<std::unique_ptr<Disk::Held>> Disk::hold(const fs::path& lock) {
     while (true) {
         const int fd = ::open(lock.c_str(), O_RDWR | O_CREAT | O_CLOEXEC | O_NOFOLLOW, 0644);
         if (fd < 0)
-            return fail(ErrorCode::Io, "no lock: {}", std::strerror(errno));
+            return fail(ErrorCode::Io, ZELO_TEXT("core", "no lock: {}"), std::strerror(errno));
         if (::flock(fd, LOCK_EX | LOCK_NB) != 0) {
             const bool busy = errno == EWOULDBLOCK;
             const std::string who = whoHas(fd);
             ::close(fd);
-            return busy ? fail(ErrorCode::Busy, "open in another program ({})", who)
-                        : fail(ErrorCode::Io, "no lock: {}", std::strerror(errno));
+            return busy ? fail(ErrorCode::Busy, ZELO_TEXT("core", "open in another program ({})"),
+                               who)
+                        : fail(ErrorCode::Io, ZELO_TEXT("core", "no lock: {}"),
+                               std::strerror(errno));
         }
         // Whoever held it before may have taken the file away meanwhile: then it locks nothing.
         struct stat mine {

@@ -128,7 +128,8 @@ Guard::Opening Guard::opening(const fs::path& path) const {
     return [this, path, ours = isOurs(path)]() -> Result<std::shared_ptr<Read>> {
         std::error_code error;
         if (!fs::exists(path, error))
-            return passOn(Error{ErrorCode::NotFound, "no such file", {}}, path.string());
+            return passOn(Error{ErrorCode::NotFound, say(ZELO_TEXT("core", "no such file")), {}},
+                          path.string());
         auto held = lockUnlessOurs(path, ours);
         if (!held)
             return passOn(held.error());
@@ -236,7 +237,9 @@ Done Guard::write(const show::State& now, const fs::path& path, const std::stop_
     constexpr auto kWrite =
         fs::perms::owner_write | fs::perms::group_write | fs::perms::others_write;
     if (!error && fs::exists(target, error) && (mode & kWrite) == fs::perms::none)
-        return passOn(Error{ErrorCode::Io, "is read-only: save it under another name", {}},
+        return passOn(Error{ErrorCode::Io,
+                            say(ZELO_TEXT("core", "is read-only: save it under another name")),
+                            {}},
                       path.string());
     const auto part = disk_->writePart(target, *text);
     if (!part)
@@ -244,12 +247,15 @@ Done Guard::write(const show::State& now, const fs::path& path, const std::stop_
     const auto back = disk_->read(*part, text->size());
     if (!back || *back != *text) {
         disk_->remove(*part);
-        return passOn(Error{ErrorCode::Io, "the disk does not give back what was written", {}},
+        return passOn(Error{ErrorCode::Io,
+                            say(ZELO_TEXT("core", "the disk does not give back what was written")),
+                            {}},
                       path.string());
     }
     if (stop.stop_requested()) {
         disk_->remove(*part);
-        return passOn(Error{ErrorCode::Io, "not saved: it was stopped", {}}, path.string());
+        return passOn(Error{ErrorCode::Io, say(ZELO_TEXT("core", "not saved: it was stopped")), {}},
+                      path.string());
     }
     if (aside)
         if (auto ok = disk_->rename(target, *aside); !ok) {
@@ -266,12 +272,14 @@ Guard::Saving Guard::saving(const show::State& now, bool over) const {
     return [this, now, over, file = file_, seen = seen_, document = documentNow()](
                const std::stop_token& stop) -> Result<std::shared_ptr<Written>> {
         if (!file)
-            return fail(ErrorCode::NotFound, "the show has no file yet");
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "the show has no file yet"));
         std::optional<fs::path> aside;
         if (changedSince(seen, *file)) {
             if (!over)
                 return passOn(
-                    Error{ErrorCode::Changed, "was changed by another program meanwhile", {}},
+                    Error{ErrorCode::Changed,
+                          say(ZELO_TEXT("core", "was changed by another program meanwhile")),
+                          {}},
                     file->string());
             const fs::path target = linkTarget(*file);
             aside = freeName(folderOf(target),
@@ -401,12 +409,12 @@ void Guard::keep(const Wish& wish) {
     head.lineup = wish.lineup;
     const auto text = files::recoveryText(head, wish.state);
     if (!text)
-        return setTrouble(text.error().text());
+        return setTrouble(text.error().sentence());
     auto kept = keepIn(liveFile(wish), wish.number, *text);
     if (!kept && wish.of)
         if (keepIn(liveBeside(wish), wish.number, *text))
             kept = Done();
-    setTrouble(kept ? std::string() : kept.error().text());
+    setTrouble(kept ? Sentence() : kept.error().sentence());
 }
 
 Done Guard::keepIn(const fs::path& path, std::uint64_t number, const std::string& text) {
@@ -472,12 +480,12 @@ void Guard::flush() {
                    [&] { return writing_ == 0 && (!wish_ || failures_ > before); });
 }
 
-std::string Guard::trouble() const {
+Sentence Guard::trouble() const {
     const std::lock_guard lock(mutex_);
     return trouble_;
 }
 
-void Guard::setTrouble(std::string trouble) {
+void Guard::setTrouble(Sentence trouble) {
     {
         const std::lock_guard lock(mutex_);
         if (trouble == trouble_)
@@ -485,7 +493,8 @@ void Guard::setTrouble(std::string trouble) {
         trouble_ = trouble;
     }
     log(trouble.empty() ? LogLevel::Info : LogLevel::Error,
-        trouble.empty() ? "unsaved work is kept again" : "unsaved work is not kept: " + trouble);
+        trouble.empty() ? "unsaved work is kept again"
+                        : "unsaved work is not kept: " + trouble.english());
     if (on_trouble)
         on_trouble();
 }

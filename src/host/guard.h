@@ -38,8 +38,8 @@ struct LeftWork {
 
 struct Opened {
     show::State state;
-    show::Lineup lineup = {};            // of recovered work
-    std::vector<std::string> notes = {}; // what was left out or taken otherwise
+    show::Lineup lineup = {};         // of recovered work
+    std::vector<Sentence> notes = {}; // what was left out or taken otherwise
 };
 
 class Guard {
@@ -97,7 +97,7 @@ public:
     void flush(); // keeps the newest state now: the program is told to end. Waits for the disk
 
     // Why unsaved work is not kept right now, in one line; empty when it is.
-    std::string trouble() const;
+    Sentence trouble() const;
     std::function<void()> on_trouble; // told on another thread when it comes or goes; set it first
 
     // --- left work ------------------------------------------------------------------------------
@@ -131,7 +131,7 @@ private:
     void keep(const Wish& wish);
     Done keepIn(const std::filesystem::path& path, std::uint64_t number, const std::string& text);
     void forget(); // the recovery file goes
-    void setTrouble(std::string trouble);
+    void setTrouble(Sentence trouble);
     Result<std::unique_ptr<Disk::Held>> lock(const std::filesystem::path& file) const;
     // Over what stands there, or with that put `aside` first: all or nothing.
     Done write(const show::State& now, const std::filesystem::path& path,
@@ -175,7 +175,7 @@ private:
     std::uint64_t document_ = 0; // counts documents: each has a recovery file of its own
     std::vector<std::filesystem::path> kept_in_; // where recovery files of this document stand
     std::vector<std::filesystem::path> after_;   // left files that go when the next is written
-    std::string trouble_;
+    Sentence trouble_;
     std::mutex order_;                  // held while one comes into its place
     std::vector<std::jthread> threads_; // last: they use the others
 };

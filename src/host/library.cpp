@@ -47,7 +47,7 @@ public:
         for (const auto& book : books)
             if (const light::Gel* gel = book->find(id))
                 return *gel;
-        return fail(ErrorCode::NotFound, "no gel {} in the swatch book", id);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no gel {} in the swatch book"), id);
     }
 
     Result<colour::Spectrum> spectrum(const std::string& path) const override {
@@ -59,15 +59,18 @@ public:
 
     Result<light::Wanted> palette(const std::string& name) const override {
         if (!show)
-            return fail(ErrorCode::NotFound, "no palette '{}': no show is open", name);
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no palette '{}': no show is open"),
+                        name);
         const show::Palette* p = show->paletteNamed(name);
         if (!p)
-            return fail(ErrorCode::NotFound, "no palette '{}' in the show '{}'", name, show->name);
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no palette '{}' in the show '{}'"),
+                        name, show->name);
         if (!p->colour)
-            return fail(ErrorCode::BadValue, "palette '{}' has an intensity and no colour", name);
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "palette '{}' has an intensity and no colour"), name);
         const auto& asked = p->colour->asked;
         if (std::holds_alternative<light::AskedPalette>(asked)) // could go round for ever
-            return fail(ErrorCode::BadValue, "palette '{}' is itself '{}'", name,
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "palette '{}' is itself '{}'"), name,
                         light::toText(asked));
         return light::wantedOf(asked, *this);
     }
@@ -100,7 +103,7 @@ Library::Library(const fs::path& data) : Library() {
             continue;
         auto type = files::readGdtf(path);
         if (!type) {
-            troubles_.push_back(type.error().text());
+            troubles_.push_back(type.error().sentence());
             continue;
         }
         auto shared = std::make_shared<const light::FixtureType>(std::move(*type));
@@ -109,11 +112,11 @@ Library::Library(const fs::path& data) : Library() {
     change([&](Moment& m) { m.types = std::move(read_types); }, false);
     for (const auto& path : sortedEntries(data / "gels"))
         if (auto added = addBook(path); !added)
-            troubles_.push_back(added.error().text());
+            troubles_.push_back(added.error().sentence());
     for (const auto& path : sortedEntries(data / "surfaces")) {
         auto read = files::readSwatchBook(path);
         if (!read)
-            troubles_.push_back(read.error().text());
+            troubles_.push_back(read.error().sentence());
         else
             for (auto& gel : read->book.gels)
                 surfaces_.gels.push_back(std::move(gel));
@@ -128,9 +131,11 @@ Result<std::shared_ptr<const light::FixtureType>> Library::find(const std::strin
         std::string ids;
         for (const auto& t : types())
             ids += (ids.empty() ? "" : ", ") + t->id;
-        return fail(ErrorCode::NotFound,
-                    "'{}': neither a fixture type of the library ({}) nor a GDTF file or folder",
-                    id_or_path, ids);
+        return fail(
+            ErrorCode::NotFound,
+            ZELO_TEXT("core",
+                      "'{}': neither a fixture type of the library ({}) nor a GDTF file or folder"),
+            id_or_path, ids);
     }
     auto read = files::readGdtf(id_or_path);
     if (!read)

@@ -34,7 +34,7 @@ public:
     const light::SwatchBook& surfaces() const { return surfaces_; }
     bool ships(const std::string& id) const; // without the show's own types
     std::vector<std::shared_ptr<const light::SwatchBook>> books() const;
-    const std::vector<std::string>& troubles() const { return troubles_; }
+    const std::vector<Sentence>& troubles() const { return troubles_; }
 
     std::shared_ptr<const light::FixtureType> type(const std::string& id) const {
         return sources()->type(id);
@@ -54,7 +54,7 @@ private:
     mutable std::mutex mutex_;
     std::shared_ptr<const Moment> now_;
     light::SwatchBook surfaces_;
-    std::vector<std::string> troubles_;
+    std::vector<Sentence> troubles_;
 };
 
 } // namespace zelo::host

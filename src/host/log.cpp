@@ -51,8 +51,8 @@ Result<LogLevel> logLevelNamed(std::string_view name) {
         return LogLevel::Warning;
     if (name == "error")
         return LogLevel::Error;
-    return fail(ErrorCode::BadValue, "log level '{}': expected debug, info, warning or error",
-                name);
+    return fail(ErrorCode::BadValue,
+                ZELO_TEXT("core", "log level '{}': expected debug, info, warning or error"), name);
 }
 
 Done startLog(const std::filesystem::path& folder, LogLevel least) {
@@ -68,7 +68,7 @@ Done startLog(const std::filesystem::path& folder, LogLevel least) {
         logger() = std::move(made);
         folderNow() = folder;
     } catch (const spdlog::spdlog_ex& e) {
-        return fail(ErrorCode::Io, "no log: {}", e.what());
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "no log: {}"), e.what());
     }
     return {};
 }

@@ -14,7 +14,8 @@ Result<colour::Spectrum> measure(std::uint16_t port, show::FixtureId id) {
     if (!answer)
         return passOn(answer.error(), "no practice meter");
     if (startsWith(*answer, "error: "))
-        return fail(ErrorCode::NotFound, "the meter: {}", trimmed(answer->substr(7)));
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "the meter: {}"),
+                    trimmed(answer->substr(7)));
     const auto samples = files::parseSpectrum(*answer);
     if (!samples)
         return passOn(samples.error(), "the meter's answer");
@@ -38,7 +39,7 @@ Result<int> meterRequest(const std::string& line) {
     const auto parts = split(trimmed(line), ' ');
     const auto id = parts.size() == 2 && parts[0] == "measure" ? toInteger(parts[1]) : std::nullopt;
     if (!id)
-        return fail(ErrorCode::BadSyntax, "'{}': expected measure ID", line);
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "'{}': expected measure ID"), line);
     return *id;
 }
 

@@ -33,7 +33,7 @@ void Network::choose(const NetworkChoice& choice) {
     openFinder();
 }
 
-std::vector<std::string> Network::troubles() const {
+std::vector<Sentence> Network::troubles() const {
     auto all = output_troubles_;
     if (!finder_trouble_.empty())
         all.push_back(finder_trouble_);

@@ -23,7 +23,7 @@ public:
     void choose(const NetworkChoice& choice);
     const NetworkChoice& choice() const { return choice_; }
     // What does not go out, and why; and why nothing can be found.
-    std::vector<std::string> troubles() const;
+    std::vector<Sentence> troubles() const;
 
     wire::Finder* finder() { return finder_.get(); } // null when its port could not be opened
     int receivers() const { return finder_ ? finder_->nodes() : 0; }
@@ -38,7 +38,7 @@ private:
     Outputs* outputs_; // the player owns it once it was taken: it lives as long as the session
     NetworkChoice choice_;
     std::vector<show::OutputLine> lines_;
-    std::vector<std::string> output_troubles_;
+    std::vector<Sentence> output_troubles_;
     std::string finder_trouble_;
     std::mutex told_mutex_;
     std::function<void()> told_;

@@ -38,10 +38,12 @@ std::vector<NetworkCard> networkCards() {
 Result<std::shared_ptr<Outputs::Line>> Outputs::opened(const show::OutputLine& line, bool all,
                                                        const NetworkChoice& network) const {
     if (!here(line.address) && !network.leavesComputer())
-        return fail(ErrorCode::Unsupported,
-                    "not sent to {}: choose a network first, until then all stays on this "
-                    "computer",
-                    line.address);
+        return fail(
+            ErrorCode::Unsupported,
+            ZELO_TEXT("core",
+                      "not sent to {}: choose a network first, until then all stays on this "
+                      "computer"),
+            line.address);
     const std::string from = here(line.address) ? std::string("127.0.0.1") : network.card;
     if (const auto lines = now())
         for (const auto& known : *lines)
@@ -75,16 +77,16 @@ std::shared_ptr<const Outputs::Lines> Outputs::now() const {
     return lines_;
 }
 
-std::vector<std::string> Outputs::set(const std::vector<show::OutputLine>& lines,
-                                      const NetworkChoice& network) {
-    std::vector<std::string> troubles;
+std::vector<Sentence> Outputs::set(const std::vector<show::OutputLine>& lines,
+                                   const NetworkChoice& network) {
+    std::vector<Sentence> troubles;
     auto next = std::make_shared<Lines>();
     const auto add = [&](const show::OutputLine& line, bool all) {
         auto made = opened(line, all, network);
         if (made)
             next->push_back(std::move(*made));
         else
-            troubles.push_back(made.error().text());
+            troubles.push_back(made.error().sentence());
     };
     for (const auto& line : lines)
         if (line.on)

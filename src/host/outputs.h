@@ -37,8 +37,8 @@ public:
 
     // From the interface's thread. One sentence for each line that does not go out, and why. Lines
     // that stay as they were go on without a break; those that go end their streams.
-    std::vector<std::string> set(const std::vector<show::OutputLine>& lines,
-                                 const NetworkChoice& network);
+    std::vector<Sentence> set(const std::vector<show::OutputLine>& lines,
+                              const NetworkChoice& network);
 
     void send(const light::Frame& frame) override;
 

@@ -35,10 +35,12 @@ Result<fs::path> dataFolder() {
     for (const auto& place : places)
         if (fs::is_directory(place / "fixtures", error))
             return place;
-    return fail(ErrorCode::NotFound,
-                "the data folder (fixtures, gels, shows) is not there; looked in {} and above; "
-                "$ZELOCHROME_DATA may name it",
-                places.front().string());
+    return fail(
+        ErrorCode::NotFound,
+        ZELO_TEXT("core",
+                  "the data folder (fixtures, gels, shows) is not there; looked in {} and above; "
+                  "$ZELOCHROME_DATA may name it"),
+        places.front().string());
 }
 
 fs::path configFolder() {

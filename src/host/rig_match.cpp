@@ -65,19 +65,21 @@ void compare(RigMatch& m, const show::Fixture& f, const wire::FoundDevice& d,
     m.fixture = f.id;
     m.other_address = f.address != d.info.address || f.universe != universe;
     m.other_mode = m.type && modeOf(library, f) != m.mode;
-    std::string words;
-    if (m.other_address)
-        words = fmt::format("is {}, patched at {}.{}", f.number, f.universe, f.address);
-    if (m.other_mode)
-        words +=
-            fmt::format("{} {}", words.empty() ? fmt::format("is {}, patched as", f.number) : ",",
-                        modeOf(library, f));
-    if (m.type && f.type != m.type->id) {
-        words = fmt::format("is {}, patched as {}", f.number, f.type);
-        m.other_mode = true;
-    }
-    m.words = words.empty() ? fmt::format("is {} in the show", f.number) : words;
-    if (!words.empty())
+    const bool other_type = m.type && f.type != m.type->id;
+    if (other_type)
+        m.words = say(ZELO_TEXT("core", "is {}, patched as {}"), f.number, f.type);
+    else if (m.other_address && m.other_mode)
+        m.words = say(ZELO_TEXT("core", "is {}, patched at {}.{}, {}"), f.number, f.universe,
+                      f.address, modeOf(library, f));
+    else if (m.other_address)
+        m.words =
+            say(ZELO_TEXT("core", "is {}, patched at {}.{}"), f.number, f.universe, f.address);
+    else if (m.other_mode)
+        m.words = say(ZELO_TEXT("core", "is {}, patched as {}"), f.number, modeOf(library, f));
+    else
+        m.words = say(ZELO_TEXT("core", "is {} in the show"), f.number);
+    m.other_mode |= other_type;
+    if (m.other_address || m.other_mode)
         m.kind = Kind::Differs;
 }
 
@@ -106,7 +108,8 @@ RigMatches matchRig(const show::Show& show, const Library& library,
                 m.mode = modeLike(*m.type, d);
         } else {
             m.kind = Kind::Unclear;
-            m.words = d.done ? "does not say what it is" : "being asked";
+            m.words = d.done ? say(ZELO_TEXT("core", "does not say what it is"))
+                             : say(ZELO_TEXT("core", "being asked"));
         }
         all.devices.push_back(std::move(m));
     }
@@ -143,7 +146,8 @@ RigMatches matchRig(const show::Show& show, const Library& library,
         }
     for (RigMatch& m : all.devices)
         if (m.kind == Kind::New)
-            m.words = m.type ? "new" : "new, and no fixture type is like it";
+            m.words = m.type ? say(ZELO_TEXT("core", "new"))
+                             : say(ZELO_TEXT("core", "new, and no fixture type is like it"));
     for (const auto& [id, f] : show.fixtures)
         if (!taken.contains(id))
             all.not_answering.push_back(id);
@@ -177,7 +181,8 @@ Result<show::ShowPtr> addFound(const show::ShowPtr& show, const wire::FinderStat
         fixtures.push_back(std::move(f));
     }
     if (fixtures.empty())
-        return fail(ErrorCode::NotFound, "none of what was found is new and of a known type");
+        return fail(ErrorCode::NotFound,
+                    ZELO_TEXT("core", "none of what was found is new and of a known type"));
     return show::addFixtures(show, std::move(fixtures), added);
 }
 
@@ -186,7 +191,8 @@ Result<show::ShowPtr> takeOver(const show::ShowPtr& show, const wire::FinderStat
     const auto& d = found.devices[m.device];
     const show::Fixture* f = m.fixture ? show->fixture(*m.fixture) : nullptr;
     if (!f)
-        return fail(ErrorCode::NotFound, "{} is no fixture of the show", wire::toText(d.uid));
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "{} is no fixture of the show"),
+                    wire::toText(d.uid));
     show::Fixture next = *f;
     if (m.type) {
         next.type = m.type->id;

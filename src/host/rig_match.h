@@ -24,7 +24,7 @@ struct RigMatch {
     std::optional<show::FixtureId> fixture;
     bool other_address = false;
     bool other_mode = false;
-    std::string words; // "is 1, set to 8 bit" …; empty when there is nothing to say
+    Sentence words; // "is 1, set to 8 bit" …; empty when there is nothing to say
 };
 
 struct RigMatches {

@@ -119,7 +119,7 @@ Done Session::take(const Result<std::shared_ptr<Guard::Left>>& left) {
     recovered.work.state = namedParts(recovered.work.state, *sources());
     begin(std::move(recovered.first));
     lineup_ = recovered.work.lineup;
-    push("Recover unsaved work", std::move(recovered.work.state), {});
+    push(ZELO_TEXT("core", "Recover unsaved work"), std::move(recovered.work.state), {});
     return {};
 }
 
@@ -177,13 +177,13 @@ Done Session::keepHand() {
     auto next = show::keepHand(show(), *hand());
     if (!next)
         return passOn(next.error());
-    push("Keep in the look", {*next, show::emptyHand()}, {});
+    push(ZELO_TEXT("core", "Keep in the look"), {*next, show::emptyHand()}, {});
     return {};
 }
 
 void Session::putDown() {
     if (!hand()->empty())
-        setHand("Put down", show::emptyHand());
+        setHand(ZELO_TEXT("core", "Put down"), show::emptyHand());
 }
 
 void Session::undo() {

@@ -52,9 +52,9 @@ public:
     void flush() { guard_->flush(); } // the program is told to end
     Guard& guard() { return *guard_; }
     const std::optional<std::filesystem::path>& path() const { return guard_->file(); }
-    bool kept() const { return path() && guard_->saved(state()); }   // all is on disk as it is
-    bool nothingToLose() const { return guard_->saved(state()); }    // also nobody touched it
-    const std::vector<std::string>& notes() const { return notes_; } // of the last opening
+    bool kept() const { return path() && guard_->saved(state()); } // all is on disk as it is
+    bool nothingToLose() const { return guard_->saved(state()); }  // also nobody touched it
+    const std::vector<Sentence>& notes() const { return notes_; }  // of the last opening
 
     const show::History& history() const { return history_; }
     const show::State& state() const { return history_.now().state; }
@@ -109,7 +109,7 @@ private:
     std::unique_ptr<Guard> guard_;
     show::History history_;
     show::State told_; // what on_change was last told about
-    std::vector<std::string> notes_;
+    std::vector<Sentence> notes_;
     show::Lineup lineup_;
     play::Controls controls_;
     bool on_stage_now_ = true;

@@ -16,7 +16,8 @@ constexpr double kMostDuv = 0.05;
 Result<double> kelvinFrom(std::string_view text) {
     const auto k = toNumber(text);
     if (!k || *k < colour::kCoolestK || *k > colour::kHottestK)
-        return fail(ErrorCode::BadValue, "'{}': a colour temperature is a number from {} to {} K",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "'{}': a colour temperature is a number from {} to {} K"),
                     text, colour::kCoolestK, colour::kHottestK);
     return *k;
 }
@@ -24,8 +25,8 @@ Result<double> kelvinFrom(std::string_view text) {
 Result<Asked> gelFrom(const std::string& text) {
     constexpr std::string_view kLayer = "+gel:";
     const auto wrong = [&] {
-        return fail(ErrorCode::BadSyntax, "{}: expected gel:ID, gel:ID@LAMP or gel:ID+gel:ID",
-                    text);
+        return fail(ErrorCode::BadSyntax,
+                    ZELO_TEXT("core", "{}: expected gel:ID, gel:ID@LAMP or gel:ID+gel:ID"), text);
     };
     const std::string_view rest = std::string_view(text).substr(4);
     AskedGel asked;
@@ -70,7 +71,8 @@ Result<Asked> whiteFrom(const std::string& text, std::string_view rest) {
     const auto duv = toNumber(parts[1]);
     if (parts.size() > 2 || !duv || std::abs(*duv) > kMostDuv)
         return fail(ErrorCode::BadValue,
-                    "{}: expected cct:KELVIN/DUV with a Duv within -0.05..0.05", text);
+                    ZELO_TEXT("core", "{}: expected cct:KELVIN/DUV with a Duv within -0.05..0.05"),
+                    text);
     return AskedWhite{*k, *duv};
 }
 
@@ -81,7 +83,8 @@ Result<Asked> pairFrom(const std::string& text, std::string_view rest, bool uv) 
     constexpr double kLeast = 1e-4; // below it no light has this chromaticity
     if (!a || !b || *a < 0 || *b < kLeast || *a > 1 || *b > 1)
         return fail(ErrorCode::BadValue,
-                    "{}: expected two numbers from 0 to 1 with a comma between", text);
+                    ZELO_TEXT("core", "{}: expected two numbers from 0 to 1 with a comma between"),
+                    text);
     return uv ? Asked(AskedUv{*a, *b}) : Asked(AskedXy{*a, *b});
 }
 
@@ -94,7 +97,8 @@ Result<Asked> srgbFrom(const std::string& text, std::string_view rest) {
         value = value * 16 + static_cast<unsigned>(digit & 15);
     }
     if (!sound)
-        return fail(ErrorCode::BadValue, "{}: expected srgb:#RRGGBB with six hex digits", text);
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{}: expected srgb:#RRGGBB with six hex digits"), text);
     return AskedSrgb{static_cast<std::uint8_t>(value >> 16), static_cast<std::uint8_t>(value >> 8),
                      static_cast<std::uint8_t>(value)};
 }
@@ -141,8 +145,11 @@ Result<Asked> parseAsked(const std::string& text) {
         return AskedMeasured{rest};
     if (kind == "palette" && !rest.empty())
         return AskedPalette{rest};
-    return fail(ErrorCode::BadSyntax,
-                "'{}': a colour begins with gel:, cct:, xy:, uv:, srgb:, spd: or palette:", text);
+    return fail(
+        ErrorCode::BadSyntax,
+        ZELO_TEXT("core",
+                  "'{}': a colour begins with gel:, cct:, xy:, uv:, srgb:, spd: or palette:"),
+        text);
 }
 
 std::string toText(const Asked& asked) {
@@ -152,34 +159,39 @@ std::string toText(const Asked& asked) {
 namespace {
 
 struct Sayer {
-    std::string operator()(const AskedGel& a) const {
-        std::string said = a.id;
+    Sentence operator()(const AskedGel& a) const {
+        Sentence said = a.id;
         if (!a.layer.empty())
-            said += " over " + a.layer;
+            said = say(ZELO_TEXT("core", "{} over {}"), said, a.layer);
         if (!a.lamp.empty())
-            return said + " before " + a.lamp;
-        return a.lamp_k ? fmt::format("{} at {:.0f} K", said, *a.lamp_k) : said;
+            return say(ZELO_TEXT("core", "{} before {}"), said, a.lamp);
+        return a.lamp_k ? say(ZELO_TEXT("core", "{} at {:.0f} K"), said, *a.lamp_k) : said;
     }
-    std::string operator()(const AskedWhite& a) const {
-        return fmt::format("white of {:.0f} K", a.cct_k) +
-               (a.duv.value_or(0) != 0 ? fmt::format(", tint {:+.4f}", *a.duv) : std::string());
+    Sentence operator()(const AskedWhite& a) const {
+        return a.duv.value_or(0) != 0
+                   ? say(ZELO_TEXT("core", "white of {:.0f} K, tint {:+.4f}"), a.cct_k, *a.duv)
+                   : say(ZELO_TEXT("core", "white of {:.0f} K"), a.cct_k);
     }
-    std::string operator()(const AskedXy& a) const {
+    Sentence operator()(const AskedXy& a) const {
         return fmt::format("x {:.4f}, y {:.4f}", a.x, a.y);
     }
-    std::string operator()(const AskedUv& a) const {
+    Sentence operator()(const AskedUv& a) const {
         return fmt::format("u′ {:.4f}, v′ {:.4f}", a.u, a.v);
     }
-    std::string operator()(const AskedSrgb& a) const {
+    Sentence operator()(const AskedSrgb& a) const {
         return fmt::format("hex #{:02x}{:02x}{:02x}", a.r, a.g, a.b);
     }
-    std::string operator()(const AskedMeasured& a) const { return "measured " + a.name; }
-    std::string operator()(const AskedPalette& a) const { return "palette " + a.name; }
+    Sentence operator()(const AskedMeasured& a) const {
+        return say(ZELO_TEXT("core", "measured {}"), a.name);
+    }
+    Sentence operator()(const AskedPalette& a) const {
+        return say(ZELO_TEXT("core", "palette {}"), a.name);
+    }
 };
 
 } // namespace
 
-std::string inWords(const Asked& asked) {
+Sentence inWords(const Asked& asked) {
     return std::visit(Sayer{}, asked);
 }
 

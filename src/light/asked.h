@@ -62,6 +62,6 @@ using Asked =
 Result<Asked> parseAsked(const std::string& text);
 std::string toText(const Asked& asked);
 // The same for people: "214 at 3200 K", "white of 3200 K", "hex #f08040". Not to be read again.
-std::string inWords(const Asked& asked);
+Sentence inWords(const Asked& asked);
 
 } // namespace zelo::light

@@ -108,8 +108,8 @@ struct FixtureType {
     std::string maker;
     std::string description;
     std::vector<Emitter> emitters;
-    std::vector<Mode> modes;        // at least one
-    std::vector<std::string> notes; // what the reader did not use or had to model
+    std::vector<Mode> modes;     // at least one
+    std::vector<Sentence> notes; // what the reader did not use or had to model
     std::vector<Flag> flags = {};
     std::vector<Wheel> wheels = {};
     std::vector<Engine> engines = {};

@@ -14,14 +14,17 @@ Response Response::square() {
 
 Result<Response> Response::ofPieces(std::vector<Piece> pieces) {
     if (pieces.empty())
-        return fail(ErrorCode::BadValue, "a response curve needs at least one point");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "a response curve needs at least one point"));
     for (std::size_t i = 0; i < pieces.size(); ++i) {
         const auto& p = pieces[i];
         if (!std::isfinite(p.from) ||
             !std::all_of(std::begin(p.c), std::end(p.c), [](double c) { return std::isfinite(c); }))
-            return fail(ErrorCode::BadValue, "point {} of a response curve is not a number", i + 1);
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "point {} of a response curve is not a number"), i + 1);
         if (i > 0 && p.from <= pieces[i - 1].from)
-            return fail(ErrorCode::BadValue, "point {} of a response curve at {}: must increase",
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "point {} of a response curve at {}: must increase"),
                         i + 1, p.from);
     }
     Response r;

@@ -69,16 +69,18 @@ std::uint32_t rescaled(std::uint32_t value, std::uint32_t from, std::uint32_t to
 
 Done checkEmitter(const FixtureType& type, const Emitter& emitter, std::size_t own) {
     if (trimmed(emitter.name).empty())
-        return fail(ErrorCode::BadValue, "an emitter needs a name");
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "an emitter needs a name"));
     for (std::size_t i = 0; i < type.partCount(); ++i)
         if (i != own && lowered(type.partName(i)) == lowered(emitter.name))
-            return fail(ErrorCode::BadValue, "there is a '{}' already", emitter.name);
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "there is a '{}' already"),
+                        emitter.name);
     return {};
 }
 
 Done checkMode(const FixtureType& type, std::size_t mode) {
     if (mode >= type.modes.size())
-        return fail(ErrorCode::NotFound, "{} has no mode {}", type.name, mode + 1);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "{} has no mode {}"), type.name,
+                    mode + 1);
     return {};
 }
 
@@ -88,11 +90,13 @@ constexpr std::size_t kNone = static_cast<std::size_t>(-1);
 
 Result<colour::Spectrum> modelledLine(double peak_nm, double width_nm, double candela) {
     if (!(peak_nm >= 380 && peak_nm <= 780))
-        return fail(ErrorCode::BadValue, "peak {} nm: must be within 380..780", peak_nm);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "peak {} nm: must be within 380..780"),
+                    peak_nm);
     if (!(width_nm >= 2 && width_nm <= 200))
-        return fail(ErrorCode::BadValue, "width {} nm: must be within 2..200", width_nm);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "width {} nm: must be within 2..200"),
+                    width_nm);
     if (!(candela > 0 && std::isfinite(candela)))
-        return fail(ErrorCode::BadValue, "{} cd: must be above 0", candela);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} cd: must be above 0"), candela);
     colour::Grid grid;
     for (std::size_t i = 0; i < grid.size(); ++i) {
         const double off = (colour::kGridFirstNm + static_cast<double>(i) - peak_nm) / width_nm;
@@ -118,7 +122,8 @@ Result<FixtureType> blankType(const std::string& name) {
     FixtureType type;
     type.id = idOf(name);
     if (type.id.empty())
-        return fail(ErrorCode::BadValue, "'{}': a fixture type's name needs a letter or a figure",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "'{}': a fixture type's name needs a letter or a figure"),
                     name);
     type.name = std::string(trimmed(name));
     Channel dimmer;
@@ -134,7 +139,8 @@ Result<FixtureType> copyOf(const FixtureType& type, const std::string& name) {
     FixtureType next = type;
     next.id = idOf(name);
     if (next.id.empty())
-        return fail(ErrorCode::BadValue, "'{}': a fixture type's name needs a letter or a figure",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "'{}': a fixture type's name needs a letter or a figure"),
                     name);
     next.name = std::string(trimmed(name));
     return next;
@@ -144,8 +150,9 @@ Result<FixtureType> addEmitter(const FixtureType& type, Emitter emitter) {
     if (auto ok = checkEmitter(type, emitter, kNone); !ok)
         return passOn(ok.error());
     if (type.partCount() >= kMostParts)
-        return fail(ErrorCode::BadValue, "{} has {} parts: there is no room for one more",
-                    type.name, type.partCount());
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{} has {} parts: there is no room for one more"), type.name,
+                    type.partCount());
     FixtureType next = type;
     const std::size_t at = next.emitters.size();
     for (Mode& mode : next.modes) {
@@ -171,7 +178,8 @@ Result<FixtureType> addEmitter(const FixtureType& type, Emitter emitter) {
 
 Result<FixtureType> removeEmitter(const FixtureType& type, std::size_t emitter) {
     if (emitter >= type.emitters.size())
-        return fail(ErrorCode::NotFound, "{} has no emitter {}", type.name, emitter + 1);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "{} has no emitter {}"), type.name,
+                    emitter + 1);
     FixtureType next = type;
     next.emitters.erase(next.emitters.begin() + static_cast<std::ptrdiff_t>(emitter));
     for (Mode& mode : next.modes) {
@@ -189,7 +197,8 @@ Result<FixtureType> removeEmitter(const FixtureType& type, std::size_t emitter) 
 
 Result<FixtureType> changeEmitter(const FixtureType& type, std::size_t emitter, Emitter changed) {
     if (emitter >= type.emitters.size())
-        return fail(ErrorCode::NotFound, "{} has no emitter {}", type.name, emitter + 1);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "{} has no emitter {}"), type.name,
+                    emitter + 1);
     if (auto ok = checkEmitter(type, changed, emitter); !ok)
         return passOn(ok.error());
     FixtureType next = type;
@@ -221,7 +230,7 @@ Result<FixtureType> setBits(const FixtureType& type, std::size_t mode, int bits)
     if (auto ok = checkMode(type, mode); !ok)
         return passOn(ok.error());
     if (bits != 8 && bits != 16 && bits != 24)
-        return fail(ErrorCode::BadValue, "{} bits: must be 8, 16 or 24", bits);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} bits: must be 8, 16 or 24"), bits);
     FixtureType next = type;
     for (Channel& c : next.modes[mode].channels) {
         const std::uint32_t before = c.most();
@@ -258,7 +267,8 @@ Result<FixtureType> setHome(const FixtureType& type, std::size_t mode, std::size
         return passOn(ok.error());
     const auto at = type.modes[mode].channelOf(part);
     if (!at)
-        return fail(ErrorCode::NotFound, "mode '{}' does not set {}", type.modes[mode].name,
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "mode '{}' does not set {}"),
+                    type.modes[mode].name,
                     part < type.partCount() ? type.partName(part) : "this part");
     FixtureType next = type;
     Channel& c = next.modes[mode].channels[*at];

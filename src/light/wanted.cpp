@@ -17,14 +17,15 @@ namespace {
 Result<Wanted> ofSpectrum(const Asked& asked, const Spectrum& spectrum) {
     const Xyz xyz = colour::toXyz(spectrum);
     if (!(xyz.Y > 0))
-        return fail(ErrorCode::BadValue, "{}: no visible light", toText(asked));
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{}: no visible light"), toText(asked));
     const double scale = 1 / xyz.Y;
     return Wanted{asked, scale * xyz, spectrum.scaled(scale), std::nullopt, 1};
 }
 
 Result<Wanted> ofXyz(const Asked& asked, const Xyz& xyz) {
     if (!(xyz.X >= -1e-9 && xyz.Z >= -1e-9))
-        return fail(ErrorCode::BadValue, "{}: no light has this chromaticity", toText(asked));
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{}: no light has this chromaticity"),
+                    toText(asked));
     return Wanted{asked, xyz, std::nullopt, std::nullopt, 1};
 }
 
@@ -76,7 +77,8 @@ struct Maker {
     Result<Wanted> operator()(const AskedSrgb& a) const {
         const Xyz xyz = colour::toXyz(colour::Srgb{a.r, a.g, a.b});
         if (!(xyz.Y > 0))
-            return fail(ErrorCode::BadValue, "{}: black is no colour of light", toText(asked));
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{}: black is no colour of light"),
+                        toText(asked));
         return Wanted{asked, (1 / xyz.Y) * xyz, std::nullopt, std::nullopt, 1};
     }
     Result<Wanted> operator()(const AskedMeasured& a) const {

@@ -53,25 +53,30 @@ std::optional<Intent> intentNamed(std::string_view name) {
 
 Done MixWish::check(std::size_t parts) const {
     if (!(give_up >= 0 && give_up <= 1))
-        return fail(ErrorCode::BadValue, "give-up {}: must be within 0..1", give_up);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "give-up {}: must be within 0..1"),
+                    give_up);
     std::array<char, light::kMostParts> named{};
-    const auto once = [&](std::size_t e, const char* what) -> Done {
+    const auto once = [&](std::size_t e) -> Done {
         if (e >= parts)
-            return fail(ErrorCode::BadValue, "{} of emitter {}: the type has {}", what, e + 1,
-                        parts);
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "emitter {}: the type has {}"),
+                        e + 1, parts);
         if (named[e]++)
-            return fail(ErrorCode::BadValue,
-                        "emitter {} is named twice among keep-outs and pins: once at most", e + 1);
+            return fail(
+                ErrorCode::BadValue,
+                ZELO_TEXT("core",
+                          "emitter {} is named twice among keep-outs and pins: once at most"),
+                e + 1);
         return {};
     };
     for (const std::size_t e : keep_out)
-        if (auto ok = once(e, "keep-out"); !ok)
+        if (auto ok = once(e); !ok)
             return ok;
     for (const Pin& p : pins) {
-        if (auto ok = once(p.part, "pin"); !ok)
+        if (auto ok = once(p.part); !ok)
             return ok;
         if (!(p.drive >= 0 && p.drive <= 1))
-            return fail(ErrorCode::BadValue, "pin at {}: must be within 0..1", p.drive);
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "pin at {}: must be within 0..1"),
+                        p.drive);
     }
     return {};
 }

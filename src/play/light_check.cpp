@@ -11,35 +11,58 @@ namespace {
 
 using State = CheckLink::State;
 
+Sentence patchName() {
+    return say(ZELO_TEXT("core", "Patch"));
+}
+Sentence intensityName() {
+    return say(ZELO_TEXT("core", "Intensity"));
+}
+Sentence colourName() {
+    return say(ZELO_TEXT("core", "Colour"));
+}
+Sentence emittersName() {
+    return say(ZELO_TEXT("core", "Emitters"));
+}
+Sentence outputName() {
+    return say(ZELO_TEXT("core", "Output"));
+}
+
 CheckLink patchLink(const show::Show& show, const show::Fixture& f, const StageLamp& lamp,
                     const show::SlotsOf& slots_of) {
     if (lamp.dark == DarkWhy::NoType)
-        return {State::Stops, "Patch",
-                fmt::format("the library has no fixture type '{}'{}", f.type,
-                            f.mode.empty() ? "" : " with mode '" + f.mode + "'")};
+        return {State::Stops, patchName(),
+                f.mode.empty()
+                    ? say(ZELO_TEXT("core", "the library has no fixture type '{}'"), f.type)
+                    : say(ZELO_TEXT("core", "the library has no fixture type '{}' with mode '{}'"),
+                          f.type, f.mode)};
     const int last = f.address + slots_of(f) - 1;
     if (last > light::kSlots)
-        return {State::Stops, "Patch",
-                fmt::format("not sent: its slots run from {} to {}, past 512", f.address, last)};
-    const std::string where =
-        fmt::format("universe {}, slots {} to {}", f.universe, f.address, last);
+        return {State::Stops, patchName(),
+                say(ZELO_TEXT("core", "not sent: its slots run from {} to {}, past 512"), f.address,
+                    last)};
+    const Sentence where =
+        say(ZELO_TEXT("core", "universe {}, slots {} to {}"), f.universe, f.address, last);
     for (const auto& clash : show::patchFaults(show, slots_of).clashes)
         if (clash.fixture == f.id || clash.with == f.id) {
             const auto other = clash.fixture == f.id ? clash.with : clash.fixture;
-            const bool loses = other > f.id; // the higher id wins the slots
-            return {State::Mind, "Patch",
-                    fmt::format("{}: {} of them {} {}", where, clash.shared,
-                                loses ? "are taken by" : "it takes from",
-                                show.fixture(other)->number)};
+            const int number = show.fixture(other)->number;
+            return {State::Mind, patchName(),
+                    other > f.id // the higher id wins the slots
+                        ? say(ZELO_TEXT("core", "{}: {} of them are taken by {}"), where,
+                              clash.shared, number)
+                        : say(ZELO_TEXT("core", "{}: {} of them it takes from {}"), where,
+                              clash.shared, number)};
         }
-    return {State::Good, "Patch", where};
+    return {State::Good, patchName(), where};
 }
 
-// Who says a value: "by hand", "palette 'embers', in the look", …
-std::string source(const show::Show& show, bool by_hand, show::PaletteId palette) {
-    const std::string from = by_hand ? "held in hand" : "in the look";
+// Who says a value: "held in hand", "palette 'embers', in the look", …
+Sentence source(const show::Show& show, bool by_hand, show::PaletteId palette) {
     const show::Palette* p = palette ? show.palette(palette) : nullptr;
-    return p ? fmt::format("palette '{}', {}", p->name, from) : from;
+    if (p)
+        return by_hand ? say(ZELO_TEXT("core", "palette '{}', held in hand"), p->name)
+                       : say(ZELO_TEXT("core", "palette '{}', in the look"), p->name);
+    return by_hand ? say(ZELO_TEXT("core", "held in hand")) : say(ZELO_TEXT("core", "in the look"));
 }
 
 CheckLink intensityLink(const show::Show& show, const show::Values& hand, const show::Shown& value,
@@ -47,11 +70,10 @@ CheckLink intensityLink(const show::Show& show, const show::Values& hand, const 
     const show::Value* held = hand.find(id);
     const bool by_hand = held && held->intensity;
     if (!value.intensity)
-        return {State::Stops, "Intensity", "not set"};
-    const std::string who = source(show, by_hand, value.intensity_from);
-    if (*value.intensity <= 0)
-        return {State::Stops, "Intensity", fmt::format("0 %, {}", who)};
-    return {State::Good, "Intensity", fmt::format("{:.0f} %, {}", 100 * *value.intensity, who)};
+        return {State::Stops, intensityName(), say(ZELO_TEXT("core", "not set"))};
+    return {*value.intensity > 0 ? State::Good : State::Stops, intensityName(),
+            say(ZELO_TEXT("core", "{:.0f} %, {}"), 100 * std::max(0.0, *value.intensity),
+                source(show, by_hand, value.intensity_from))};
 }
 
 CheckLink colourLink(const show::Show& show, const show::Values& hand, const show::Shown& value,
@@ -63,20 +85,25 @@ CheckLink colourLink(const show::Show& show, const show::Values& hand, const sho
         for (const auto& [part, level] : value.parts)
             if (lamp.mixer->type().partNamed(part))
                 names += (names.empty() ? "" : ", ") + part;
-        return {State::Mind, "Colour",
-                fmt::format("set one by one, {}: {}",
-                            held && !held->parts.empty() ? "held in hand" : "in the look", names)};
+        return {State::Mind, colourName(),
+                held && !held->parts.empty()
+                    ? say(ZELO_TEXT("core", "set one by one, held in hand: {}"), names)
+                    : say(ZELO_TEXT("core", "set one by one, in the look: {}"), names)};
     }
     if (!lamp.colour)
-        return {State::Mind, "Colour", "none asked for: it rests at home"};
-    const std::string said = fmt::format("{}, {}", light::inWords(lamp.colour->wanted.asked),
-                                         source(show, by_hand, value.colour_from));
+        return {State::Mind, colourName(),
+                say(ZELO_TEXT("core", "none asked for: it rests at home"))};
+    const Sentence said =
+        say(ZELO_TEXT("core", "{}, {}"), light::inWords(lamp.colour->wanted.asked),
+            source(show, by_hand, value.colour_from));
     if (!lamp.colour->trouble.empty())
-        return {State::Mind, "Colour", said + "; " + lamp.colour->trouble};
+        return {State::Mind, colourName(),
+                say(ZELO_TEXT("core", "{}; {}"), said, lamp.colour->trouble)};
     if (lamp.colour->mix.end == mix::MixEnd::OutOfReach)
-        return {State::Mind, "Colour",
-                fmt::format("{}; out of its reach, {:.3f} off", said, lamp.colour->mix.miss_uv)};
-    return {State::Good, "Colour", said};
+        return {State::Mind, colourName(),
+                say(ZELO_TEXT("core", "{}; out of its reach, {:.3f} off"), said,
+                    lamp.colour->mix.miss_uv)};
+    return {State::Good, colourName(), said};
 }
 
 CheckLink emitterLink(const StageLamp& lamp) {
@@ -87,36 +114,39 @@ CheckLink emitterLink(const StageLamp& lamp) {
         if (type.lamp(i) && lamp.drives[i] > 0 && ++count <= 3)
             lit += (count > 1 ? ", " : "") + type.partName(i);
     if (count == 0)
-        return {State::Stops, "Emitters", "all at 0"};
-    if (count > 3)
-        lit += fmt::format(" and {} more", count - 3);
-    return {State::Good, "Emitters", lit};
+        return {State::Stops, emittersName(), say(ZELO_TEXT("core", "all at 0"))};
+    return {State::Good, emittersName(),
+            count > 3 ? say(ZELO_TEXT("core", "{} and {} more"), lit, count - 3) : Sentence(lit)};
 }
 
 CheckLink outputLink(const show::Show& show, const show::Fixture& f, const OutputState& output) {
     if (!output.sends)
-        return {State::Stops, "Output", "there is none: its network port could not be opened"};
+        return {State::Stops, outputName(),
+                say(ZELO_TEXT("core", "there is none: its network port could not be opened"))};
     if (!output.on_stage)
-        return {State::Mind, "Output", "Rehearsal: the fixture holds what it showed on stage"};
+        return {State::Mind, outputName(),
+                say(ZELO_TEXT("core", "Rehearsal: the fixture holds what it showed on stage"))};
     const Carried carried = carrierOf(show, f.universe);
     if (carried.none_needed)
-        return {State::Good, "Output", "E1.31 to this computer"};
+        return {State::Good, outputName(), say(ZELO_TEXT("core", "E1.31 to this computer"))};
     if (!carried.line)
-        return {State::Stops, "Output",
-                fmt::format("no line of the output map carries universe {}", f.universe)};
+        return {
+            State::Stops, outputName(),
+            say(ZELO_TEXT("core", "no line of the output map carries universe {}"), f.universe)};
     const auto& line = *carried.line;
     if (!line.on)
-        return {State::Stops, "Output", fmt::format("the line for universe {} is off", f.universe)};
+        return {State::Stops, outputName(),
+                say(ZELO_TEXT("core", "the line for universe {} is off"), f.universe)};
     const bool leaves = line.address.rfind("127.", 0) != 0;
     if (leaves && !output.network_chosen)
-        return {State::Stops, "Output",
-                fmt::format("held back from {}: no network is chosen", line.address)};
+        return {State::Stops, outputName(),
+                say(ZELO_TEXT("core", "held back from {}: no network is chosen"), line.address)};
     const bool art_net = line.protocol == show::Protocol::ArtNet;
-    const std::string way = fmt::format("{} to {}, there {}", art_net ? "Art-Net" : "E1.31",
-                                        line.address, line.to + f.universe - line.first);
+    const Sentence way = say(ZELO_TEXT("core", "{} to {}, there {}"), art_net ? "Art-Net" : "E1.31",
+                             line.address, line.to + f.universe - line.first);
     if (art_net && output.receivers_known && output.receivers == 0)
-        return {State::Mind, "Output", way + "; nobody answers there"};
-    return {State::Good, "Output", way};
+        return {State::Mind, outputName(), say(ZELO_TEXT("core", "{}; nobody answers there"), way)};
+    return {State::Good, outputName(), way};
 }
 
 } // namespace
@@ -139,7 +169,7 @@ Result<std::vector<CheckLink>> lightCheck(const Stage& stage, show::FixtureId id
     const show::Fixture* f = stage.show().fixture(id);
     const StageLamp* lamp = stage.lamp(id);
     if (!f || !lamp)
-        return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"), id.value);
     const show::Shown value = show::shownValue(stage.show(), *stage.state.hand, id);
     std::vector<CheckLink> links{patchLink(stage.show(), *f, *lamp, slots_of),
                                  intensityLink(stage.show(), *stage.state.hand, value, id)};
@@ -148,23 +178,25 @@ Result<std::vector<CheckLink>> lightCheck(const Stage& stage, show::FixtureId id
         links.push_back(emitterLink(*lamp));
     }
     const auto& controls = stage.controls;
-    links.push_back(controls.master > 0 ? CheckLink{State::Good, "Master",
+    links.push_back(controls.master > 0 ? CheckLink{State::Good, say(ZELO_TEXT("core", "Master")),
                                                     fmt::format("{:.0f} %", 100 * controls.master)}
-                                        : CheckLink{State::Stops, "Master", "at 0"});
+                                        : CheckLink{State::Stops, say(ZELO_TEXT("core", "Master")),
+                                                    say(ZELO_TEXT("core", "at 0"))});
     if (controls.dark)
-        links.push_back({State::Stops, "Dark", "it is on: all light is out"});
+        links.push_back({State::Stops, say(ZELO_TEXT("core", "Dark")),
+                         say(ZELO_TEXT("core", "it is on: all light is out"))});
     links.push_back(outputLink(stage.show(), *f, output));
     return links;
 }
 
-std::string verdict(const std::vector<CheckLink>& links) {
+Sentence verdict(const std::vector<CheckLink>& links) {
     for (const auto& link : links)
         if (link.state == State::Stops)
-            return fmt::format("No light. {}: {}.", link.what, link.words);
+            return say(ZELO_TEXT("core", "No light. {}: {}."), link.what, link.words);
     for (const auto& link : links)
         if (link.state == State::Mind)
-            return fmt::format("It shines. {}: {}.", link.what, link.words);
-    return "It shines, as asked for.";
+            return say(ZELO_TEXT("core", "It shines. {}: {}."), link.what, link.words);
+    return say(ZELO_TEXT("core", "It shines, as asked for."));
 }
 
 } // namespace zelo::play

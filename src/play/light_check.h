@@ -15,8 +15,8 @@ struct CheckLink {
         Stops, // the light ends here
     };
     State state = State::Good;
-    std::string what;  // "Intensity"
-    std::string words; // "0 %, set by hand"
+    Sentence what;  // "Intensity"
+    Sentence words; // "0 %, set by hand"
 };
 
 // What goes out of this computer; the stage does not know.
@@ -34,7 +34,7 @@ Result<std::vector<CheckLink>> lightCheck(const Stage& stage, show::FixtureId id
                                           const show::SlotsOf& slots_of, const OutputState& output);
 
 // One sentence: the first link that stops the light, or that it shines.
-std::string verdict(const std::vector<CheckLink>& links);
+Sentence verdict(const std::vector<CheckLink>& links);
 
 // The output line that carries a universe of the show; nothing when none does. With no line at all
 // every universe goes to this computer: `none_needed`.

@@ -132,11 +132,13 @@ std::shared_ptr<const MixedColour> Mixes::mixed(const Sources& from,
         made.source = *light;
         made.wanted = **light;
     } else {
-        made.trouble = light.error().text();
         const bool known = wish.uv.u >= 0 && wish.uv.v > 0.01;
         made.wanted = {wish.asked, colour::toXyz(known ? wish.uv : colour::Uv{0.2105, 0.4737}),
                        std::nullopt, std::nullopt, 1};
-        made.trouble += known ? "; shown by the colour kept with it" : "; shown as white";
+        made.trouble = known
+                           ? say(ZELO_TEXT("core", "{}; shown by the colour kept with it"),
+                                 light.error().sentence())
+                           : say(ZELO_TEXT("core", "{}; shown as white"), light.error().sentence());
     }
     made.wish = wishFor(mixer->type(), wish);
     if ((off.u != 0 || off.v != 0) && colour::hasChromaticity(made.wanted.xyz)) {

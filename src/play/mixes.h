@@ -29,7 +29,7 @@ struct MixedColour {
     light::Wanted wanted;
     mix::MixWish wish;
     mix::Mix mix;
-    std::string trouble; // why the colour is not to be had as asked, in one line; empty when it is
+    Sentence trouble; // why the colour is not to be had as asked, in one line; empty when it is
 };
 
 class Mixes {

@@ -12,21 +12,21 @@ const char* words(DarkWhy why) {
     case DarkWhy::None:
         return "";
     case DarkWhy::NoType:
-        return "its fixture type is not in the library";
+        return ZELO_TEXT("core", "its fixture type is not in the library");
     case DarkWhy::PastEnd:
-        return "its slots run past 512";
+        return ZELO_TEXT("core", "its slots run past 512");
     case DarkWhy::Blackout:
-        return "Dark is on";
+        return ZELO_TEXT("core", "Dark is on");
     case DarkWhy::Master:
-        return "master at 0";
+        return ZELO_TEXT("core", "master at 0");
     case DarkWhy::NoIntensity:
-        return "no intensity set";
+        return ZELO_TEXT("core", "no intensity set");
     case DarkWhy::Intensity:
-        return "intensity at 0";
+        return ZELO_TEXT("core", "intensity at 0");
     case DarkWhy::Emitters:
         break;
     }
-    return "all emitters at 0";
+    return ZELO_TEXT("core", "all emitters at 0");
 }
 
 namespace {

@@ -48,11 +48,12 @@ Done PracticeRig::add(int id, int number, const std::shared_ptr<const light::Fix
                       const std::string& mode, std::uint16_t universe, int address) {
     const light::Mode* m = type->mode(mode);
     if (!m)
-        return fail(ErrorCode::NotFound, "fixture {}: {} has no mode '{}'", number, type->name,
-                    mode);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "fixture {}: {} has no mode '{}'"),
+                    number, type->name, mode);
     if (address < 1 || address + m->footprint - 1 > light::kSlots)
-        return fail(ErrorCode::BadValue, "fixture {}: address {} with {} slots runs past 512",
-                    number, address, m->footprint);
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "fixture {}: address {} with {} slots runs past 512"), number,
+                    address, m->footprint);
     const bool worn = lamps_.size() % kWornEvery == 3;
     auto real = exact_ ? type
                        : std::make_shared<const light::FixtureType>(deviated(

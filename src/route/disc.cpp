@@ -10,12 +10,14 @@ using colour::Uv;
 Result<Disc> Disc::of(std::vector<Uv> hull, const Uv& white) {
     constexpr double kInside = 1e-4; // u'v' between white and the edge
     if (hull.size() < 3)
-        return fail(ErrorCode::BadValue,
-                    "the reach is a line or a point: there is no way round white");
+        return fail(
+            ErrorCode::BadValue,
+            ZELO_TEXT("core", "the reach is a line or a point: there is no way round white"));
     if (mix::nearestOnHull(hull, white).distance > -kInside)
-        return fail(ErrorCode::BadValue,
-                    "the white point u′ {:.4f} v′ {:.4f} is not inside the reach", white.u,
-                    white.v);
+        return fail(
+            ErrorCode::BadValue,
+            ZELO_TEXT("core", "the white point u′ {:.4f} v′ {:.4f} is not inside the reach"),
+            white.u, white.v);
     return Disc(std::move(hull), white);
 }
 

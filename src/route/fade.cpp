@@ -195,7 +195,8 @@ FadePoint pointOf(const mix::Mixer& mixer, double t, const Drives& drives, const
 Done FadeWish::check() const {
     const auto share = [](const char* name, double value) -> Done {
         if (!(value >= 0 && value <= 1))
-            return fail(ErrorCode::BadValue, "{} {}: must be within 0..1", name, value);
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} {}: must be within 0..1"), name,
+                        value);
         return {};
     };
     if (auto ok = share("floor", floor); !ok)
@@ -205,7 +206,8 @@ Done FadeWish::check() const {
     if (auto ok = share("jump at", jump_at); !ok)
         return ok;
     if (samples < 2 || samples > 100'000)
-        return fail(ErrorCode::BadValue, "{} samples: must be within 2..100000", samples);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} samples: must be within 2..100000"),
+                    samples);
     return {};
 }
 

@@ -91,8 +91,8 @@ Result<Arrangement> parseArrangement(std::string_view text) {
     if (const auto plus = text.find('+'); plus != std::string_view::npos) {
         const auto offset = toNumber(text.substr(plus + 1));
         if (!offset || *offset < 0 || *offset > 1)
-            return fail(ErrorCode::BadValue, "'{}': the offset behind + must be within 0..1",
-                        whole);
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "'{}': the offset behind + must be within 0..1"), whole);
         a.offset = *offset;
         text = text.substr(0, plus);
     }
@@ -109,19 +109,21 @@ Result<Arrangement> parseArrangement(std::string_view text) {
     const int n = number ? toInteger(parts[1]).value_or(0) : 0;
     if (known == std::end(kNames) || parts.size() > 2 || (said && !number))
         return fail(ErrorCode::BadValue,
-                    "'{}': expected forward, reverse, from-middle, to-middle, mirrored, "
-                    "shuffled[:SEED], blocks:N or repeated:N",
+                    ZELO_TEXT("core",
+                              "'{}': expected forward, reverse, from-middle, to-middle, mirrored, "
+                              "shuffled[:SEED], blocks:N or repeated:N"),
                     whole);
     a.kind = known->second;
     const bool counted = a.kind == Arrange::Blocks || a.kind == Arrange::Repeated;
     if (counted && n < 1)
-        return fail(ErrorCode::BadValue, "'{}': needs a number of 1 or more", whole);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': needs a number of 1 or more"),
+                    whole);
     if (counted)
         a.n = n;
     else if (number && a.kind == Arrange::Shuffled)
         a.seed = static_cast<std::uint32_t>(n);
     else if (number)
-        return fail(ErrorCode::BadValue, "'{}': takes no number", whole);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': takes no number"), whole);
     return a;
 }
 
@@ -175,11 +177,14 @@ std::vector<double> arranged(int lamps, const Arrangement& a) {
 Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& stops, int lamps,
                         const GradientWish& wish, const Arrangement& arrangement) {
     if (stops.size() < 2)
-        return fail(ErrorCode::BadValue, "{} stops: a gradient needs at least two", stops.size());
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{} stops: a gradient needs at least two"), stops.size());
     if (lamps < 1 || lamps > 100'000)
-        return fail(ErrorCode::BadValue, "{} lamps: must be within 1..100000", lamps);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} lamps: must be within 1..100000"),
+                    lamps);
     if (wish.way != Kind::Straight && wish.way != Kind::Around)
-        return fail(ErrorCode::BadValue, "a gradient goes straight or around, not by {}",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "a gradient goes straight or around, not by {}"),
                     nameOf(wish.way));
     std::vector<double> at; // of each stop; those between without a place are spread evenly
     bool by_hand = false;
@@ -188,8 +193,9 @@ Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& s
         const double even = static_cast<double>(i) / (static_cast<double>(stops.size()) - 1);
         const double here = stops[i].position.value_or(even);
         if (!(here >= 0 && here <= 1) || (i > 0 && here <= last))
-            return fail(ErrorCode::BadValue, "stop {} at {}: positions must grow within 0..1",
-                        i + 1, here);
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "stop {} at {}: positions must grow within 0..1"), i + 1,
+                        here);
         by_hand |= stops[i].position.has_value() && i > 0 && i + 1 < stops.size();
         at.push_back(here);
         last = here;

@@ -173,7 +173,8 @@ Result<Sector> parseSector(std::string_view text) {
     if (parts.size() == 2)
         if (const auto from = toNumber(parts[0]), to = toNumber(parts[1]); from && to)
             return Sector{*from * kDegree, *to * kDegree};
-    return fail(ErrorCode::BadValue, "'{}': expected {}or FROM:TO in degrees of hue", text, names);
+    return fail(ErrorCode::BadValue,
+                ZELO_TEXT("core", "'{}': expected {}or FROM:TO in degrees of hue"), text, names);
 }
 
 AroundWay aroundWay(const Disc& disc, const std::vector<Uv>& points, double floor, Side side,

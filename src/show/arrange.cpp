@@ -20,12 +20,12 @@ struct Extent {
 
 Result<Extent> extentOf(const Show& show, std::span<const FixtureId> ids, std::size_t least) {
     if (ids.size() < least)
-        return fail(ErrorCode::BadValue, "choose {} lamps or more first", least);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "choose {} lamps or more first"), least);
     Extent e;
     for (const FixtureId id : ids) {
         const Fixture* f = show.fixture(id);
         if (!f)
-            return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"), id.value);
         e.least_x = std::min(e.least_x, f->place.x_m);
         e.most_x = std::max(e.most_x, f->place.x_m);
         e.least_y = std::min(e.least_y, f->place.y_m);

@@ -17,8 +17,8 @@ namespace {
 Done within(const Fixture& f, const char* what, double value, double most) {
     if (std::abs(value) <= most) // NaN is not
         return {};
-    return fail(ErrorCode::BadValue, "fixture {}: {} {}: must be within -{}..{}", f.number, what,
-                value, most, most);
+    return fail(ErrorCode::BadValue, ZELO_TEXT("core", "fixture {}: {} {}: must be within -{}..{}"),
+                f.number, what, value, most, most);
 }
 
 void makeValid(Fixture& f) {
@@ -49,9 +49,10 @@ template <class F>
 Result<ShowPtr> changedGroup(const ShowPtr& show, GroupId id, F change) {
     const Group* old = show->group(id);
     if (!old)
-        return fail(ErrorCode::NotFound, "no group with id {}", id.value);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no group with id {}"), id.value);
     if (old->locked)
-        return fail(ErrorCode::BadValue, "group '{}' is locked: unlock it first", old->name);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "group '{}' is locked: unlock it first"),
+                    old->name);
     Group group = *old;
     change(group);
     Show next = *show;
@@ -61,37 +62,42 @@ Result<ShowPtr> changedGroup(const ShowPtr& show, GroupId id, F change) {
 
 Done checkMembers(const Show& show, const std::vector<FixtureId>& fixtures) {
     if (fixtures.empty())
-        return fail(ErrorCode::BadValue, "a group needs at least one fixture");
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "a group needs at least one fixture"));
     if (fixtures.size() > kMostFixtures)
-        return fail(ErrorCode::TooLarge, "{} fixtures in a group: at most {}", fixtures.size(),
-                    kMostFixtures);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "{} fixtures in a group: at most {}"),
+                    fixtures.size(), kMostFixtures);
     for (const FixtureId id : fixtures)
         if (!show.fixture(id))
-            return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"), id.value);
     return {};
 }
 
 Done checkGroupName(const Show& show, const std::string& name, GroupId own) {
     if (trimmed(name).empty())
-        return fail(ErrorCode::BadValue, "a group needs a name");
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "a group needs a name"));
     for (const auto& [id, g] : show.groups)
         if (g->name == name && id != own)
-            return fail(ErrorCode::BadValue, "there is a group '{}' already", name);
-    return checkText("group", name, kLongestName);
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "there is a group '{}' already"),
+                        name);
+    return checkText(say(ZELO_TEXT("core", "group")), name, kLongestName);
 }
 
 } // namespace
 
 Done checkFixture(const Fixture& f) {
     if (f.type.empty())
-        return fail(ErrorCode::BadValue, "fixture {}: needs a fixture type", f.number);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "fixture {}: needs a fixture type"),
+                    f.number);
     if (f.number < 0 || f.number > kLastNumber)
-        return fail(ErrorCode::BadValue, "number {}: must be within 0..{}", f.number, kLastNumber);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "number {}: must be within 0..{}"),
+                    f.number, kLastNumber);
     if (f.universe < 1 || f.universe > light::kLastUniverse)
-        return fail(ErrorCode::BadValue, "fixture {}: universe {}: must be within 1..{}", f.number,
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "fixture {}: universe {}: must be within 1..{}"), f.number,
                     f.universe, light::kLastUniverse);
     if (f.address < 1 || f.address > light::kSlots)
-        return fail(ErrorCode::BadValue, "fixture {}: address {}: must be within 1..512", f.number,
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "fixture {}: address {}: must be within 1..512"), f.number,
                     f.address);
     for (const auto& [what, value] : {std::pair("x_m", f.place.x_m), std::pair("y_m", f.place.y_m),
                                       std::pair("z_m", f.place.z_m)})
@@ -103,17 +109,18 @@ Done checkFixture(const Fixture& f) {
          {std::tuple("label", &f.label, kLongestName), std::tuple("type", &f.type, kLongestName),
           std::tuple("mode", &f.mode, kLongestName), std::tuple("note", &f.note, kLongestNote)})
         if (auto ok = checkText(what, *text, longest); !ok)
-            return passOn(ok.error(), fmt::format("fixture {}", f.number));
+            return passOn(ok.error(), say(ZELO_TEXT("core", "fixture {}"), f.number));
     for (const auto& [part, level] : f.home)
         if (!(level >= 0 && level <= 1))
-            return fail(ErrorCode::BadValue, "fixture {}: home of {}: {}: must be within 0..1",
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "fixture {}: home of {}: {}: must be within 0..1"),
                         f.number, part, level);
     return {};
 }
 
-Done checkText(const char* what, const std::string& text, std::size_t longest) {
+Done checkText(const Sentence& what, const std::string& text, std::size_t longest) {
     if (text.size() > longest)
-        return fail(ErrorCode::TooLarge, "{} '{}…': {} bytes, at most {}", what,
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "{} '{}…': {} bytes, at most {}"), what,
                     toUtf8(text.substr(0, 40)), text.size(), longest);
     return {};
 }
@@ -122,7 +129,8 @@ Result<colour::Spectrum> storable(const colour::Spectrum& spectrum) {
     colour::Grid grid = spectrum.values();
     for (std::size_t i = 0; i < grid.size(); ++i) {
         if (grid[i] > kMostPower)
-            return fail(ErrorCode::BadValue, "power {} at {} nm: must be within 0..{}", grid[i],
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "power {} at {} nm: must be within 0..{}"), grid[i],
                         colour::kGridFirstNm + static_cast<int>(i), kMostPower);
         grid[i] = static_cast<double>(static_cast<float>(grid[i]));
     }
@@ -138,8 +146,8 @@ State emptyState() {
 Result<ShowPtr> renameShow(const ShowPtr& show, std::string name) {
     name = toUtf8(std::move(name)); // first: it may grow
     if (trimmed(name).empty())
-        return fail(ErrorCode::BadValue, "a show needs a name");
-    if (auto ok = checkText("name", name, kLongestName); !ok)
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "a show needs a name"));
+    if (auto ok = checkText(say(ZELO_TEXT("core", "name")), name, kLongestName); !ok)
         return passOn(ok.error());
     Show next = *show;
     next.name = std::move(name);
@@ -149,10 +157,10 @@ Result<ShowPtr> renameShow(const ShowPtr& show, std::string name) {
 Result<ShowPtr> addFixtures(const ShowPtr& show, std::vector<Fixture> fixtures,
                             std::vector<FixtureId>* added) {
     if (show->fixtures.size() + fixtures.size() > kMostFixtures)
-        return fail(ErrorCode::TooLarge, "{} fixtures: a show has {} at most",
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "{} fixtures: a show has {} at most"),
                     show->fixtures.size() + fixtures.size(), kMostFixtures);
     if (show->last_fixture_id > kLastId - static_cast<int>(kMostFixtures))
-        return fail(ErrorCode::TooLarge, "this show has used up its ids");
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "this show has used up its ids"));
     Show next = *show;
     std::vector<Table<FixtureId, Fixture>::Change> changes;
     for (Fixture& fixture : fixtures) {
@@ -181,7 +189,8 @@ Result<ShowPtr> changeEach(const ShowPtr& show, std::span<const FixtureId> ids,
     for (std::size_t i = 0; i < ids.size(); ++i) {
         const Fixture* f = show->fixture(ids[i]);
         if (!f)
-            return fail(ErrorCode::NotFound, "no fixture with id {}", ids[i].value);
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"),
+                        ids[i].value);
         Fixture& fixture = now.try_emplace(ids[i], *f).first->second;
         change(fixture, i);
         fixture.id = ids[i];
@@ -205,7 +214,8 @@ Result<ShowPtr> changeFixture(const ShowPtr& show, Fixture fixture) {
 
 Result<ShowPtr> calibrate(const ShowPtr& show, FixtureId id, Calibration calibration) {
     if (!(std::abs(calibration.off.u) <= kMostOff_uv && std::abs(calibration.off.v) <= kMostOff_uv))
-        return fail(ErrorCode::BadValue, "calibration {}, {}: must be within -{}..{}",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "calibration {}, {}: must be within -{}..{}"),
                     calibration.off.u, calibration.off.v, kMostOff_uv, kMostOff_uv);
     for (auto& [emitter, spectrum] : calibration.emitters) {
         auto kept = storable(spectrum);
@@ -224,7 +234,7 @@ Result<State> removeFixtures(const State& state, const std::vector<FixtureId>& i
     std::vector<Table<FixtureId, Fixture>::Change> gone;
     for (const FixtureId id : ids) {
         if (!state.show->fixture(id))
-            return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"), id.value);
         gone.emplace_back(id, nullptr);
     }
     Show next = *state.show;
@@ -239,7 +249,8 @@ Result<ShowPtr> addGroup(const ShowPtr& show, std::string name, std::vector<Fixt
     if (auto ok = checkMembers(*show, fixtures); !ok)
         return passOn(ok.error());
     if (show->groups.size() >= kMostKept)
-        return fail(ErrorCode::TooLarge, "a show has {} groups at most", kMostKept);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a show has {} groups at most"),
+                    kMostKept);
     Show next = *show;
     Group group;
     group.id = {++next.last_group_id};

@@ -63,6 +63,6 @@ Done checkFixture(const Fixture& fixture);
 // A spectrum as a show keeps it: single precision. BadValue for a power beyond kMostPower.
 Result<colour::Spectrum> storable(const colour::Spectrum& spectrum);
 // TooLarge beyond so many bytes: `what` names it. To be asked of text that is UTF-8 already.
-Done checkText(const char* what, const std::string& text, std::size_t longest);
+Done checkText(const Sentence& what, const std::string& text, std::size_t longest);
 
 } // namespace zelo::show

@@ -50,7 +50,7 @@ State changeValues(const State& state, const std::function<bool(FixtureId, Value
     });
 }
 
-State pruned(const State& state, std::vector<std::string>* notes) {
+State pruned(const State& state, std::vector<Sentence>* notes) {
     const Show& show = *state.show;
     std::size_t lamps = 0;
     std::size_t links = 0;
@@ -95,13 +95,15 @@ State pruned(const State& state, std::vector<std::string>* notes) {
         changed.groups = changed.groups.changed(std::move(groups));
         next.show = nextShow(std::move(changed));
     }
-    const auto tell = [&](std::size_t count, const char* what) {
+    const auto tell = [&](std::size_t count, Sentence what) {
         if (count > 0 && notes)
-            notes->push_back(fmt::format("{} {} left out", count, what));
+            notes->push_back(std::move(what));
     };
-    tell(lamps, "values of lamps that are not in the rig");
-    tell(links, "values that followed a palette that is not there");
-    tell(members, "lamps of groups that are not in the rig");
+    tell(lamps,
+         say(ZELO_TEXT("core", "left out, of lamps that are not in the rig: {} values"), lamps));
+    tell(links,
+         say(ZELO_TEXT("core", "left out, since their palette is not there: {} values"), links));
+    tell(members, say(ZELO_TEXT("core", "left out, of groups, not in the rig: {} lamps"), members));
     return next;
 }
 

@@ -28,6 +28,6 @@ State changeValues(const State& state, const std::function<bool(FixtureId, Value
 
 // Without values of fixtures and links to palettes that are not there (any more): what refers to
 // nothing goes, the rest stays. The same state when there is nothing of the kind; `notes` is told.
-State pruned(const State& state, std::vector<std::string>* notes = nullptr);
+State pruned(const State& state, std::vector<Sentence>* notes = nullptr);
 
 } // namespace zelo::show

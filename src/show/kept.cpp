@@ -15,14 +15,16 @@ namespace {
 
 // Names are each once; `own` is the id that may have it.
 template <class Id, class T>
-Done checkName(const Table<Id, T>& all, const char* what, const std::string& name, Id own) {
+Done checkName(const Table<Id, T>& all, const Sentence& what, const std::string& name, Id own) {
     if (trimmed(name).empty())
-        return fail(ErrorCode::BadValue, "a {} needs a name", what);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "a {} needs a name"), what);
     for (const auto& [id, one] : all)
         if (one->name == name && id != own)
-            return fail(ErrorCode::BadValue, "there is a {} '{}' already", what, name);
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "there is a {} '{}' already"), what,
+                        name);
     if (all.size() >= kMostKept && !all.contains(own))
-        return fail(ErrorCode::TooLarge, "a show has {} of each kind at most", kMostKept);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a show has {} of each kind at most"),
+                    kMostKept);
     return checkText(what, name, kLongestName);
 }
 
@@ -30,18 +32,22 @@ bool follows(const Value& v, PaletteId id) {
     return (v.colour && v.colour->palette() == id) || (v.intensity && v.intensity->palette() == id);
 }
 
-Done locked(const char* what, const std::string& name) {
-    return fail(ErrorCode::BadValue, "{} '{}' is locked: unlock it first", what, name);
+Done locked(const Sentence& what, const std::string& name) {
+    return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} '{}' is locked: unlock it first"), what,
+                name);
 }
 
 } // namespace
 
 Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette) {
     palette.name = toUtf8(std::move(palette.name));
-    if (auto ok = checkName(show->palettes, "palette", palette.name, PaletteId{}); !ok)
+    if (auto ok =
+            checkName(show->palettes, say(ZELO_TEXT("core", "palette")), palette.name, PaletteId{});
+        !ok)
         return passOn(ok.error());
     if (!palette.colour && !palette.intensity)
-        return fail(ErrorCode::BadValue, "palette '{}': needs a colour or an intensity",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "palette '{}': needs a colour or an intensity"),
                     palette.name);
     Show next = *show;
     palette.id = {++next.last_palette_id};
@@ -53,7 +59,8 @@ Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette) {
 Result<ShowPtr> keepPalette(const ShowPtr& show, const Values& hand, const Lineup& lineup,
                             KeepWhat what, std::string name) {
     if (lineup.empty())
-        return fail(ErrorCode::BadValue, "no lamps in the lineup: nothing to keep");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "no lamps in the lineup: nothing to keep"));
     const Shown value = shownValue(*show, hand, lineup.front());
     Palette palette;
     palette.name = std::move(name);
@@ -68,15 +75,19 @@ Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette) {
     palette.name = toUtf8(std::move(palette.name));
     const Palette* old = show->palette(palette.id);
     if (!old)
-        return fail(ErrorCode::NotFound, "no palette with id {}", palette.id.value);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no palette with id {}"),
+                    palette.id.value);
     Palette same = *old;
     same.locked = palette.locked;
     if (old->locked && !(same == palette))
-        return passOn(locked("palette", old->name).error());
-    if (auto ok = checkName(show->palettes, "palette", palette.name, palette.id); !ok)
+        return passOn(locked(say(ZELO_TEXT("core", "palette")), old->name).error());
+    if (auto ok =
+            checkName(show->palettes, say(ZELO_TEXT("core", "palette")), palette.name, palette.id);
+        !ok)
         return passOn(ok.error());
     if (!palette.colour && !palette.intensity)
-        return fail(ErrorCode::BadValue, "palette '{}': needs a colour or an intensity",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "palette '{}': needs a colour or an intensity"),
                     palette.name);
     Show next = *show;
     const auto id = palette.id;
@@ -104,9 +115,9 @@ Uses usesOf(const State& state, PaletteId id) {
 Result<State> removePalette(const State& state, PaletteId id) {
     const Palette* palette = state.show->palette(id);
     if (!palette)
-        return fail(ErrorCode::NotFound, "no palette with id {}", id.value);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no palette with id {}"), id.value);
     if (palette->locked)
-        return passOn(locked("palette", palette->name).error());
+        return passOn(locked(say(ZELO_TEXT("core", "palette")), palette->name).error());
     State next = changeValues(state, [&](FixtureId, Value& v) {
         if (!follows(v, id))
             return false;
@@ -128,12 +139,15 @@ Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) 
     const Palette* gone = state.show->palette(from);
     const Palette* stays = state.show->palette(into);
     if (!gone || !stays || from == into)
-        return fail(ErrorCode::NotFound, "merging needs two palettes");
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "merging needs two palettes"));
     if (gone->locked)
-        return passOn(locked("palette", gone->name).error());
+        return passOn(locked(say(ZELO_TEXT("core", "palette")), gone->name).error());
     if ((gone->colour && !stays->colour) || (gone->intensity && !stays->intensity))
-        return fail(ErrorCode::BadValue, "palette '{}' has no {}: what follows '{}' needs it",
-                    stays->name, gone->colour && !stays->colour ? "colour" : "intensity",
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "palette '{}' has no {}: what follows '{}' needs it"),
+                    stays->name,
+                    gone->colour && !stays->colour ? say(ZELO_TEXT("core", "colour"))
+                                                   : say(ZELO_TEXT("core", "intensity")),
                     gone->name);
     return removePalette(changeValues(state,
                                       [&](FixtureId, Value& v) {
@@ -151,10 +165,11 @@ Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) 
 Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& lineup,
                          std::string name) {
     name = toUtf8(std::move(name));
-    if (auto ok = checkName(show->looks, "look", name, LookId{}); !ok)
+    if (auto ok = checkName(show->looks, say(ZELO_TEXT("core", "look")), name, LookId{}); !ok)
         return passOn(ok.error());
     if (lineup.empty())
-        return fail(ErrorCode::BadValue, "no lamps in the lineup: nothing to keep");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "no lamps in the lineup: nothing to keep"));
     Show next = *show;
     Look look;
     look.id = {++next.last_look_id};
@@ -172,11 +187,11 @@ Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& 
 Result<ShowPtr> changeLook(const ShowPtr& show, Look look) {
     const Look* old = show->lookOf(look.id);
     if (!old)
-        return fail(ErrorCode::NotFound, "no look with id {}", look.id.value);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), look.id.value);
     look.name = toUtf8(std::move(look.name));
     if (old->locked && (old->name != look.name || !(old->values == look.values)))
-        return passOn(locked("look", old->name).error());
-    if (auto ok = checkName(show->looks, "look", look.name, look.id); !ok)
+        return passOn(locked(say(ZELO_TEXT("core", "look")), old->name).error());
+    if (auto ok = checkName(show->looks, say(ZELO_TEXT("core", "look")), look.name, look.id); !ok)
         return passOn(ok.error());
     Show next = *show;
     const auto id = look.id;
@@ -187,9 +202,9 @@ Result<ShowPtr> changeLook(const ShowPtr& show, Look look) {
 Result<ShowPtr> removeLook(const ShowPtr& show, LookId id) {
     const Look* look = show->lookOf(id);
     if (!look)
-        return fail(ErrorCode::NotFound, "no look with id {}", id.value);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), id.value);
     if (look->locked)
-        return passOn(locked("look", look->name).error());
+        return passOn(locked(say(ZELO_TEXT("core", "look")), look->name).error());
     Show next = *show;
     next.looks = next.looks.without(id);
     return nextShow(std::move(next));
@@ -205,12 +220,13 @@ HandPtr withLook(const HandPtr& hand, const Look& look) {
 Result<ShowPtr> keepMeasured(const ShowPtr& show, std::string name, colour::Spectrum spectrum) {
     name = toUtf8(std::move(name));
     if (trimmed(name).empty() || name.find_first_of("+@") != std::string::npos)
-        return fail(ErrorCode::BadValue, "'{}': a measured light needs a name without + and @",
-                    name);
-    if (auto ok = checkText("light", name, kLongestName); !ok)
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "'{}': a measured light needs a name without + and @"), name);
+    if (auto ok = checkText(say(ZELO_TEXT("core", "measured light")), name, kLongestName); !ok)
         return passOn(ok.error());
     if (show->measured.size() >= kMostKept && !show->measured.contains(name))
-        return fail(ErrorCode::TooLarge, "a show has {} measured lights at most", kMostKept);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a show has {} measured lights at most"),
+                    kMostKept);
     auto kept = storable(spectrum);
     if (!kept)
         return passOn(kept.error(), name);
@@ -221,7 +237,7 @@ Result<ShowPtr> keepMeasured(const ShowPtr& show, std::string name, colour::Spec
 
 Result<ShowPtr> removeMeasured(const ShowPtr& show, const std::string& name) {
     if (!show->measured.contains(name))
-        return fail(ErrorCode::NotFound, "no measured light '{}'", name);
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no measured light '{}'"), name);
     Show next = *show;
     next.measured = next.measured.without(name);
     return nextShow(std::move(next));
@@ -232,7 +248,8 @@ Result<ShowPtr> toggleFavourite(const ShowPtr& show, const light::Asked& asked) 
     if (std::erase(all, asked) == 0)
         all.push_back(asked);
     if (all.size() > kMostKept)
-        return fail(ErrorCode::TooLarge, "a show has {} favourites at most", kMostKept);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a show has {} favourites at most"),
+                    kMostKept);
     Show next = *show;
     next.favourites = std::make_shared<const std::vector<light::Asked>>(std::move(all));
     return nextShow(std::move(next));
@@ -240,30 +257,37 @@ Result<ShowPtr> toggleFavourite(const ShowPtr& show, const light::Asked& asked) 
 
 Result<ShowPtr> changeStage(const ShowPtr& show, StagePlan stage) {
     if (!stage.outline.empty() && stage.outline.size() < 3)
-        return fail(ErrorCode::BadValue, "the stage's outline needs three points or more");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "the stage's outline needs three points or more"));
     if (stage.areas.size() > kMostAreas || stage.outline.size() > kMostPoints)
-        return fail(ErrorCode::TooLarge, "the stage has {} areas and {} corners at most",
-                    kMostAreas, kMostPoints);
+        return fail(ErrorCode::TooLarge,
+                    ZELO_TEXT("core", "the stage has {} areas and {} corners at most"), kMostAreas,
+                    kMostPoints);
     const auto far = [](const std::vector<Point>& outline) {
         return std::any_of(outline.begin(), outline.end(), [](const Point& p) {
             return !(std::abs(p.x_m) <= kFarthest_m && std::abs(p.y_m) <= kFarthest_m);
         });
     };
     if (far(stage.outline))
-        return fail(ErrorCode::BadValue, "the stage's outline: must be within -{}..{} m",
-                    kFarthest_m, kFarthest_m);
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "the stage's outline: must be within -{}..{} m"), kFarthest_m,
+                    kFarthest_m);
     for (Area& area : stage.areas) {
         area.name = toUtf8(std::move(area.name));
-        if (auto ok = checkText("area", area.name, kLongestName); !ok)
+        if (auto ok = checkText(say(ZELO_TEXT("core", "area")), area.name, kLongestName); !ok)
             return passOn(ok.error());
         if (far(area.outline) || area.outline.size() > kMostPoints)
-            return fail(ErrorCode::BadValue,
-                        "area '{}': must be within -{}..{} m and have {} corners at most",
-                        area.name, kFarthest_m, kFarthest_m, kMostPoints);
+            return fail(
+                ErrorCode::BadValue,
+                ZELO_TEXT("core",
+                          "area '{}': must be within -{}..{} m and have {} corners at most"),
+                area.name, kFarthest_m, kFarthest_m, kMostPoints);
         if (trimmed(area.name).empty())
-            return fail(ErrorCode::BadValue, "an area of the stage needs a name");
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "an area of the stage needs a name"));
         if (area.outline.size() < 3)
-            return fail(ErrorCode::BadValue, "area '{}': needs three points or more", area.name);
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "area '{}': needs three points or more"), area.name);
     }
     Show next = *show;
     next.stage = std::make_shared<const StagePlan>(std::move(stage));
@@ -280,26 +304,28 @@ bool isIpv4(std::string_view address) {
 
 Done checkOutput(const OutputLine& line) {
     if (line.first < 1 || line.count < 1 || line.first + line.count - 1 > light::kLastUniverse)
-        return fail(ErrorCode::BadValue, "universes {} to {}: must be within 1..{}", line.first,
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "universes {} to {}: must be within 1..{}"), line.first,
                     line.first + line.count - 1, light::kLastUniverse);
     const bool art_net = line.protocol == Protocol::ArtNet;
     const int least = art_net ? 0 : 1;
     const int most = art_net ? 32767 : light::kLastUniverse;
     if (line.to < least || line.to + line.count - 1 > most)
-        return fail(ErrorCode::BadValue, "there {} to {}: must be within {}..{}", line.to,
-                    line.to + line.count - 1, least, most);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "there {} to {}: must be within {}..{}"),
+                    line.to, line.to + line.count - 1, least, most);
     if (!(line.address == "multicast" && !art_net) && !isIpv4(line.address))
-        return fail(ErrorCode::BadValue, "'{}': expected an IPv4 address{}", line.address,
-                    art_net ? "" : " or multicast");
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': expected an IPv4 address{}"),
+                    line.address, art_net ? "" : " or multicast");
     return {};
 }
 
 Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outputs) {
     if (outputs.size() > kMostOutputs)
-        return fail(ErrorCode::TooLarge, "{} outputs: at most {}", outputs.size(), kMostOutputs);
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "{} outputs: at most {}"),
+                    outputs.size(), kMostOutputs);
     for (std::size_t i = 0; i < outputs.size(); ++i)
         if (auto ok = checkOutput(outputs[i]); !ok)
-            return passOn(ok.error(), fmt::format("output {}", i + 1));
+            return passOn(ok.error(), say(ZELO_TEXT("core", "output {}"), i + 1));
     Show next = *show;
     next.outputs = std::move(outputs);
     return nextShow(std::move(next));
@@ -307,9 +333,11 @@ Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outpu
 
 Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::FixtureType> type) {
     if (type->id.empty() || type->modes.empty())
-        return fail(ErrorCode::BadValue, "a fixture type needs a name and a mode");
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "a fixture type needs a name and a mode"));
     if (show->types.size() >= kMostTypes && !show->types.contains(type->id))
-        return fail(ErrorCode::TooLarge, "a show has {} fixture types of its own at most",
+        return fail(ErrorCode::TooLarge,
+                    ZELO_TEXT("core", "a show has {} fixture types of its own at most"),
                     kMostTypes);
     Show next = *show;
     const std::string id = type->id;
@@ -319,11 +347,13 @@ Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::Fixtu
 
 Result<ShowPtr> removeType(const ShowPtr& show, const std::string& id, bool known) {
     if (!show->types.contains(id))
-        return fail(ErrorCode::NotFound, "the show has no fixture type '{}' of its own", id);
+        return fail(ErrorCode::NotFound,
+                    ZELO_TEXT("core", "the show has no fixture type '{}' of its own"), id);
     const auto users = std::count_if(show->fixtures.begin(), show->fixtures.end(),
                                      [&](const auto& f) { return f.second->type == id; });
     if (users > 0 && !known)
-        return fail(ErrorCode::BadValue, "{} of the rig's fixtures are of type '{}'", users, id);
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{} of the rig's fixtures are of type '{}'"), users, id);
     Show next = *show;
     next.types = next.types.without(id);
     return nextShow(std::move(next));

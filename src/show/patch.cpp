@@ -98,10 +98,11 @@ std::optional<Address> nextFree(const Show& show, const SlotsOf& slots_of, int c
 
 Result<ShowPtr> addMany(const ShowPtr& show, const AddWish& wish, std::vector<FixtureId>* added) {
     if (wish.count < 1 || wish.count > kMostAtOnce)
-        return fail(ErrorCode::BadValue, "{} fixtures: must be within 1..{}", wish.count,
-                    kMostAtOnce);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} fixtures: must be within 1..{}"),
+                    wish.count, kMostAtOnce);
     if (wish.footprint < 1 || wish.footprint > kSlotsInUniverse || wish.spacing < 0)
-        return fail(ErrorCode::BadValue, "{} slots, {} apart: must be within 1..{}", wish.footprint,
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{} slots, {} apart: must be within 1..{}"), wish.footprint,
                     wish.spacing, kSlotsInUniverse);
     const int pitch = wish.spacing > 0 ? wish.spacing : wish.footprint;
     std::vector<Fixture> fixtures;
@@ -113,7 +114,8 @@ Result<ShowPtr> addMany(const ShowPtr& show, const AddWish& wish, std::vector<Fi
             address = 1;
         }
         if (universe > light::kLastUniverse)
-            return fail(ErrorCode::BadValue, "there is no universe {}", universe);
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "there is no universe {}"),
+                        universe);
         Fixture f = wish.like;
         f.number += i;
         f.universe = static_cast<std::uint16_t>(universe);
@@ -132,11 +134,12 @@ Result<ShowPtr> readdress(const ShowPtr& show, const SlotsOf& slots_of,
     for (const FixtureId id : ids) {
         const Fixture* f = show->fixture(id);
         if (!f)
-            return fail(ErrorCode::NotFound, "no fixture with id {}", id.value);
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"), id.value);
         const int slots = std::max(1, slots_of(*f));
         const auto place = room.nextFree(slots, from);
         if (!place)
-            return fail(ErrorCode::BadValue, "no room for fixture {} from {}.{} on", f->number,
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "no room for fixture {} from {}.{} on"), f->number,
                         from.universe, from.slot);
         room.take(place->universe, place->slot, slots);
         places.push_back(*place);
@@ -150,7 +153,7 @@ Result<ShowPtr> readdress(const ShowPtr& show, const SlotsOf& slots_of,
 
 Result<ShowPtr> renumber(const ShowPtr& show, std::span<const FixtureId> ids, int first) {
     if (first < 1)
-        return fail(ErrorCode::BadValue, "number {}: must be at least 1", first);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "number {}: must be at least 1"), first);
     return changeEach(show, ids, [first](Fixture& f, std::size_t place) {
         f.number = first + static_cast<int>(place);
     });
@@ -180,8 +183,10 @@ Result<ShowPtr> addFromText(const ShowPtr& show, std::string_view text,
         for (const auto word : split(all[0], '\t'))
             columns.push_back(lowered(trimmed(word)));
     if (std::find(columns.begin(), columns.end(), "type") == columns.end())
-        return fail(ErrorCode::BadSyntax,
-                    "line 1: expected a heading with columns apart by tabs, among them 'type'");
+        return fail(
+            ErrorCode::BadSyntax,
+            ZELO_TEXT("core",
+                      "line 1: expected a heading with columns apart by tabs, among them 'type'"));
     std::vector<Fixture> fixtures;
     for (std::size_t l = 1; l < all.size(); ++l) {
         if (trimmed(all[l]).empty())
@@ -198,15 +203,17 @@ Result<ShowPtr> addFromText(const ShowPtr& show, std::string_view text,
                 const auto n = toInteger(value);
                 if (n && *n >= low && *n <= high)
                     return *n;
-                return fail(ErrorCode::BadValue, "line {}, {}: '{}': must be within {}..{}", l + 1,
+                return fail(ErrorCode::BadValue,
+                            ZELO_TEXT("core", "line {}, {}: '{}': must be within {}..{}"), l + 1,
                             name, value, low, high);
             };
             const auto metres = [&](double& into) -> Done {
                 const auto n = toNumber(value);
                 if (!n || std::abs(*n) > kFarthest_m)
-                    return fail(ErrorCode::BadValue,
-                                "line {}, {}: '{}': must be metres, within -{}..{}", l + 1, name,
-                                value, kFarthest_m, kFarthest_m);
+                    return fail(
+                        ErrorCode::BadValue,
+                        ZELO_TEXT("core", "line {}, {}: '{}': must be metres, within -{}..{}"),
+                        l + 1, name, value, kFarthest_m, kFarthest_m);
                 into = *n;
                 return {};
             };
@@ -236,11 +243,11 @@ Result<ShowPtr> addFromText(const ShowPtr& show, std::string_view text,
                 return passOn(ok.error());
         }
         if (const auto sound = checkFixture(f); !sound)
-            return passOn(sound.error(), fmt::format("line {}", l + 1));
+            return passOn(sound.error(), say(ZELO_TEXT("core", "line {}"), l + 1));
         fixtures.push_back(std::move(f));
         if (fixtures.size() > kMostFixtures)
-            return fail(ErrorCode::TooLarge, "line {}: more than {} fixtures", l + 1,
-                        kMostFixtures);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "line {}: more than {} fixtures"),
+                        l + 1, kMostFixtures);
     }
     return addFixtures(show, std::move(fixtures), added);
 }

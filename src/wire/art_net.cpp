@@ -125,7 +125,8 @@ std::uint16_t portAddress(Bytes b, std::size_t net, std::size_t low) {
 }
 
 tl::unexpected<Error> tooShort(Bytes b, std::size_t least) {
-    return fail(ErrorCode::Truncated, "{} bytes, this packet needs {}", b.size(), least);
+    return fail(ErrorCode::Truncated, ZELO_TEXT("core", "{} bytes, this packet needs {}"), b.size(),
+                least);
 }
 
 Result<ArtPacket> readDmx(Bytes b) {
@@ -133,9 +134,10 @@ Result<ArtPacket> readDmx(Bytes b) {
         return tooShort(b, kArtDmxHeader);
     const std::size_t slots = get16(b, 16);
     if (slots < 1 || slots > 512 || kArtDmxHeader + slots > b.size())
-        return passOn({ErrorCode::BadSyntax,
-                       fmt::format("{} slots in {} bytes: expected 2..512", slots, b.size()),
-                       "offset 16"});
+        return passOn(
+            {ErrorCode::BadSyntax,
+             say(ZELO_TEXT("core", "{} slots in {} bytes: expected 2..512"), slots, b.size()),
+             {say(ZELO_TEXT("core", "offset {}"), 16)}});
     return ArtDmx{
         b[12], portAddress(b, 15, 14), {b.begin() + 18, b.begin() + 18 + static_cast<long>(slots)}};
 }
@@ -173,8 +175,9 @@ Result<ArtPacket> readTodData(Bytes b) {
     tod.block = b[26];
     const std::size_t count = b[27];
     if (count > kTodMostUids || 28 + kUidBytes * count > b.size())
-        return passOn({ErrorCode::BadSyntax, fmt::format("{} devices in {} bytes", count, b.size()),
-                       "offset 27"});
+        return passOn({ErrorCode::BadSyntax,
+                       say(ZELO_TEXT("core", "{} devices in {} bytes"), count, b.size()),
+                       {say(ZELO_TEXT("core", "offset {}"), 27)}});
     for (std::size_t i = 0; i < count; ++i)
         tod.uids.push_back(getUid(b, 28 + kUidBytes * i));
     return tod;
@@ -211,12 +214,14 @@ Result<ArtPacket> decodeArtNet(Bytes b) {
     if (b.size() < 12)
         return tooShort(b, 12);
     if (!std::equal(kName.begin(), kName.end(), b.begin()))
-        return passOn({ErrorCode::BadSyntax, "not Art-Net", "offset 0"});
+        return passOn({ErrorCode::BadSyntax,
+                       say(ZELO_TEXT("core", "not Art-Net")),
+                       {say(ZELO_TEXT("core", "offset {}"), 0)}});
     const auto op = static_cast<unsigned>(b[8] | b[9] << 8);
     if (op != kPollReply && get16(b, 10) < kVersion)
         return passOn({ErrorCode::Unsupported,
-                       fmt::format("version {}: expected {}", get16(b, 10), kVersion),
-                       "offset 10"});
+                       say(ZELO_TEXT("core", "version {}: expected {}"), get16(b, 10), kVersion),
+                       {say(ZELO_TEXT("core", "offset {}"), 10)}});
     switch (op) {
     case kDmx:
         return readDmx(b);
@@ -231,8 +236,9 @@ Result<ArtPacket> decodeArtNet(Bytes b) {
     case kRdm:
         return readRdm(b);
     default:
-        return passOn(
-            {ErrorCode::Unsupported, fmt::format("packet code {:04x}: not used", op), "offset 8"});
+        return passOn({ErrorCode::Unsupported,
+                       say(ZELO_TEXT("core", "packet code {:04x}: not used"), op),
+                       {say(ZELO_TEXT("core", "offset {}"), 8)}});
     }
 }
 

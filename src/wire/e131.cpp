@@ -42,8 +42,8 @@ std::uint32_t get32(std::span<const std::uint8_t> from, std::size_t at) {
     return static_cast<std::uint32_t>(get16(from, at)) << 16 | get16(from, at + 2);
 }
 
-tl::unexpected<Error> broken(ErrorCode code, std::size_t offset, std::string what) {
-    return passOn(Error{code, std::move(what), {}}, fmt::format("offset {}", offset));
+tl::unexpected<Error> broken(ErrorCode code, std::size_t offset, Sentence what) {
+    return passOn(Error{code, std::move(what), {}}, say(ZELO_TEXT("core", "offset {}"), offset));
 }
 
 } // namespace
@@ -91,17 +91,17 @@ std::vector<std::uint8_t> encoded(const DataPacket& packet) {
 
 Result<DataPacket> decode(std::span<const std::uint8_t> bytes) {
     if (bytes.size() < kE131Header - 1)
-        return broken(
-            ErrorCode::Truncated, bytes.size(),
-            fmt::format("{} bytes: a data packet has {} or more", bytes.size(), kE131Header));
+        return broken(ErrorCode::Truncated, bytes.size(),
+                      say(ZELO_TEXT("core", "{} bytes: a data packet has {} or more"), bytes.size(),
+                          kE131Header));
     if (!std::equal(kPreamble.begin(), kPreamble.end(), bytes.begin()))
         return broken(ErrorCode::BadSyntax, 0, "not an E1.31 packet");
     if (get32(bytes, 18) != kRootVectorData)
         return broken(ErrorCode::Unsupported, 18,
-                      fmt::format("root vector {}: not data", get32(bytes, 18)));
+                      say(ZELO_TEXT("core", "root vector {}: not data"), get32(bytes, 18)));
     if (get32(bytes, 40) != kFramingVectorData)
         return broken(ErrorCode::Unsupported, 40,
-                      fmt::format("framing vector {}: not data", get32(bytes, 40)));
+                      say(ZELO_TEXT("core", "framing vector {}: not data"), get32(bytes, 40)));
     for (const std::size_t layer : {kRoot, kFraming, kDmp})
         if ((get16(bytes, layer) & 0xf000) != 0x7000 ||
             layer + (get16(bytes, layer) & 0x0fffu) > bytes.size())
@@ -111,11 +111,12 @@ Result<DataPacket> decode(std::span<const std::uint8_t> bytes) {
         return broken(ErrorCode::BadSyntax, 117, "not a set of slots from the first one");
     const std::size_t count = get16(bytes, 123);
     if (count < 1 || count > light::kSlots + 1 || 125 + count > bytes.size())
-        return broken(ErrorCode::BadSyntax, 123,
-                      fmt::format("{} values: must be within 1..513 and in the packet", count));
+        return broken(
+            ErrorCode::BadSyntax, 123,
+            say(ZELO_TEXT("core", "{} values: must be within 1..513 and in the packet"), count));
     if (bytes[125] != 0)
         return broken(ErrorCode::Unsupported, 125,
-                      fmt::format("start code {}: only 0 is levels", bytes[125]));
+                      say(ZELO_TEXT("core", "start code {}: only 0 is levels"), bytes[125]));
     DataPacket packet;
     std::copy_n(bytes.begin() + 22, packet.cid.size(), packet.cid.begin());
     const auto* name = reinterpret_cast<const char*>(&bytes[kName]);
@@ -126,11 +127,13 @@ Result<DataPacket> decode(std::span<const std::uint8_t> bytes) {
     packet.options = bytes[112];
     packet.universe = get16(bytes, 113);
     if (packet.universe < 1 || packet.universe > light::kLastUniverse)
-        return broken(ErrorCode::BadValue, 113,
-                      fmt::format("universe {}: must be within 1..63999", packet.universe));
+        return broken(
+            ErrorCode::BadValue, 113,
+            say(ZELO_TEXT("core", "universe {}: must be within 1..63999"), packet.universe));
     if (packet.priority > 200)
-        return broken(ErrorCode::BadValue, 108,
-                      fmt::format("priority {}: must be within 0..200", packet.priority));
+        return broken(
+            ErrorCode::BadValue, 108,
+            say(ZELO_TEXT("core", "priority {}: must be within 0..200"), packet.priority));
     packet.values.assign(bytes.begin() + kE131Header,
                          bytes.begin() + static_cast<std::ptrdiff_t>(125 + count));
     return packet;

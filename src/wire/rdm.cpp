@@ -76,21 +76,25 @@ Result<RdmMessage> decodeRdm(std::span<const std::uint8_t> b) {
         return passOn(std::move(error.value()), offset);
     };
     if (b.size() < kHead + kChecksum)
-        return fail(ErrorCode::Truncated, "{} bytes, RDM needs {}", b.size(), kHead + kChecksum);
+        return fail(ErrorCode::Truncated, ZELO_TEXT("core", "{} bytes, RDM needs {}"), b.size(),
+                    kHead + kChecksum);
     if (b[0] != kStartCode || b[1] != kSubStartCode)
         return at("offset 0",
-                  fail(ErrorCode::BadSyntax, "start codes {:02x} {:02x}: not RDM", b[0], b[1]));
+                  fail(ErrorCode::BadSyntax,
+                       ZELO_TEXT("core", "start codes {:02x} {:02x}: not RDM"), b[0], b[1]));
     const std::size_t length = b[2];
     if (length < kHead || length + kChecksum > b.size() || length != kHead + b[23])
         return at("offset 2",
-                  fail(ErrorCode::BadSyntax, "length {} with {} of data in {} bytes: they disagree",
+                  fail(ErrorCode::BadSyntax,
+                       ZELO_TEXT("core", "length {} with {} of data in {} bytes: they disagree"),
                        length, b[23], b.size()));
     if (get16(b, length) != checksum(b.first(length)))
-        return at("offset 24", fail(ErrorCode::BadSyntax, "checksum {:04x}, the bytes give {:04x}",
+        return at("offset 24", fail(ErrorCode::BadSyntax,
+                                    ZELO_TEXT("core", "checksum {:04x}, the bytes give {:04x}"),
                                     get16(b, length), checksum(b.first(length))));
     if (get16(b, 18) != 0)
-        return at("offset 18",
-                  fail(ErrorCode::Unsupported, "sub-device {}: not used", get16(b, 18)));
+        return at("offset 18", fail(ErrorCode::Unsupported,
+                                    ZELO_TEXT("core", "sub-device {}: not used"), get16(b, 18)));
     RdmMessage m;
     switch (b[20]) {
     case 0x20:
@@ -100,7 +104,8 @@ Result<RdmMessage> decodeRdm(std::span<const std::uint8_t> b) {
         m.command = static_cast<RdmClass>(b[20]);
         break;
     default:
-        return at("offset 20", fail(ErrorCode::Unsupported, "command class {:02x}", b[20]));
+        return at("offset 20",
+                  fail(ErrorCode::Unsupported, ZELO_TEXT("core", "command class {:02x}"), b[20]));
     }
     m.to = getUid(b, 3);
     m.from = getUid(b, 9);
@@ -162,8 +167,8 @@ std::vector<std::uint8_t> encoded(const DeviceInfo& info) {
 
 Result<DeviceInfo> decodeDeviceInfo(std::span<const std::uint8_t> b) {
     if (b.size() != kDeviceInfoBytes)
-        return fail(ErrorCode::BadSyntax, "device info of {} bytes: expected {}", b.size(),
-                    kDeviceInfoBytes);
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "device info of {} bytes: expected {}"),
+                    b.size(), kDeviceInfoBytes);
     DeviceInfo info;
     info.model = get16(b, 2);
     info.software = get32(b, 6);
@@ -172,9 +177,11 @@ Result<DeviceInfo> decodeDeviceInfo(std::span<const std::uint8_t> b) {
     info.personalities = b[13];
     info.address = get16(b, 14);
     if (info.footprint > 512)
-        return fail(ErrorCode::BadValue, "footprint {}: must be within 0..512", info.footprint);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "footprint {}: must be within 0..512"),
+                    info.footprint);
     if (info.address != 0xffff && (info.address < 1 || info.address > 512))
-        return fail(ErrorCode::BadValue, "start address {}: must be within 1..512", info.address);
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "start address {}: must be within 1..512"), info.address);
     return info;
 }
 

@@ -71,7 +71,35 @@ TEST(Error, IsOneReadableLineWhateverWasInTheFile) {
     const auto error =
         passOn(Error{ErrorCode::BadValue, "'a\nb\x01': no number", {}}, "x\ty").value();
     EXPECT_EQ(error.text(), "x y: 'a b ': no number");
-    EXPECT_LT(fail(ErrorCode::BadValue, "{}", std::string(5000, 'x')).value().detail.size(), 500u);
+    EXPECT_LT(fail(ErrorCode::BadValue, "{}", std::string(5000, 'x')).value().text().size(), 500u);
+}
+
+TEST(Sentence, KeepsItsFormAndItsPartsForOtherLanguages) {
+    const auto inner = say(ZELO_TEXT("core", "lamp {} of {:.1f} W"), 7, 12.34);
+    const auto outer = say(ZELO_TEXT("core", "{} is {{dark}}, says {}"), inner, "Ann");
+    EXPECT_EQ(outer.english(), "lamp 7 of 12.3 W is {dark}, says Ann");
+    ASSERT_EQ(outer.parts.size(), 2u);
+    EXPECT_EQ(outer.parts[0].form, "lamp {} of {:.1f} W");
+    EXPECT_EQ(outer.parts[0].parts[1].form, "12.3");
+    EXPECT_TRUE(outer.parts[1].plain);
+    EXPECT_EQ(filled("{1} sagt: {0} ist {{dunkel}}", {"Lampe 7", "Ann"}),
+              "Ann sagt: Lampe 7 ist {dunkel}");
+    EXPECT_EQ(filled("nur {}", {}), "nur ");
+    EXPECT_EQ(filled("offen { bleibt", {"x"}), "offen { bleibt");
+    const Sentence name = "{} in a name";
+    EXPECT_EQ(name.english(), "{} in a name") << "what came from outside is no form";
+    EXPECT_EQ(say("{}", std::string("a\nb")).english(), "a b");
+}
+
+TEST(Error, KeepsWhatAndWhereApart) {
+    const auto inner = fail(ErrorCode::BadValue, ZELO_TEXT("core", "{}: must be at most {}"), 9, 8);
+    const auto outer =
+        passOn(passOn(inner.value(), say(ZELO_TEXT("core", "line {}"), 3)).value(), "a.txt");
+    const auto sentence = outer.value().sentence();
+    EXPECT_EQ(sentence.english(), "a.txt, line 3: 9: must be at most 8");
+    ASSERT_EQ(sentence.parts.size(), 3u);
+    EXPECT_EQ(sentence.parts[1].form, "line {}");
+    EXPECT_EQ(sentence.parts[2].form, "{}: must be at most {}");
 }
 
 TEST(File, WritesWholeOrNotAtAll) {

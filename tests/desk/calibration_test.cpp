@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Calibrating a lamp in the window, with the practice meter on the network.
+#include "desk/kit/text_log.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
 #include "practice_node.h"
@@ -99,6 +100,32 @@ TEST_F(CalibrationDeskTest, AMeasuredColourIsTypedByHand) {
     const auto kept = fixture(7).calibration;
     view.correct({0.4, 0.3});
     EXPECT_EQ(fixture(7).calibration, kept) << "far off is another lamp, not a correction";
+}
+
+TEST_F(CalibrationDeskTest, WhatIsNotCalibratedYetIsTold) {
+    const auto tells = [&](const char* type) {
+        for (const auto& [id, f] : document.show().fixtures)
+            if (f->type == type)
+                document.setLineup({id});
+        auto& view = window.matchView().calibration();
+        view.open();
+        settle();
+        const QString painted = paintedBy(view);
+        view.hide();
+        return painted.contains("flags and wheels keep the type's data");
+    };
+    auto show = document.state().show;
+    show::Fixture f;
+    f.type = "skua-cmy";
+    f.mode = document.library().type(f.type)->modes[0].name;
+    f.number = 900;
+    f.universe = 9;
+    f.address = 1;
+    const auto next = show::addFixture(show, f);
+    ASSERT_TRUE(next);
+    ASSERT_TRUE(document.edit("a lamp with flags", next));
+    EXPECT_TRUE(tells("skua-cmy"));
+    EXPECT_FALSE(tells("gannet-8"));
 }
 
 } // namespace

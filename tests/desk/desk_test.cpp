@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The real window, driven as a user would: typing, picking, dragging, undoing, looking at pixels.
 #include "desk/kit/button.h"
+#include "desk/kit/language.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/theme.h"
 #include "desk/lineup/lineup_panel.h"
@@ -428,6 +429,7 @@ int main(int argc, char** argv) {
     ::testing::InitGoogleTest(&argc, argv);
     QApplication app(argc, argv);
     zelo::desk::loadFonts(ZELO_DATA);
+    zelo::desk::useLanguage("en"); // whatever the desktop speaks
     QApplication::setStyle("Fusion");
     zelo::desk::useTheme(zelo::desk::boothTheme());
     return RUN_ALL_TESTS();

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Every text of every view at every size of window: none over another, none cut.
+#include "desk/kit/language.h"
 #include "desk/kit/text_log.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/level_column.h"
@@ -20,6 +21,7 @@
 #include <QListView>
 #include <QScrollArea>
 #include <QScrollBar>
+#include <QTranslator>
 
 namespace zelo::desk {
 namespace {
@@ -43,7 +45,41 @@ std::vector<std::pair<int, int>> sizes() {
     return all;
 }
 
-class LayoutTest : public WindowTest {
+// English, and every text 40 % longer.
+class Longer : public QTranslator {
+public:
+    Longer() { EXPECT_TRUE(english_.load(":/translations/zelochrome_en.qm")); }
+    bool isEmpty() const override { return false; }
+    QString translate(const char* context, const char* source, const char* comment,
+                      int n) const override {
+        QString text = english_.translate(context, source, comment, n);
+        if (text.isEmpty())
+            text = source;
+        const bool word =
+            std::any_of(text.begin(), text.end(), [](QChar c) { return c.isLetter(); });
+        return word ? text + QString((2 * text.size() + 2) / 5, QChar(u'o')) : text;
+    }
+
+private:
+    QTranslator english_;
+};
+
+// One of the languages of tests/CMakeLists.txt, from before the window is made.
+struct Spoken {
+    Spoken() {
+        const QString tag = qEnvironmentVariable("ZELO_TEST_LANGUAGE", "en");
+        useLanguage(tag);
+        if (tag == "longer")
+            QCoreApplication::installTranslator(&longer);
+    }
+    ~Spoken() {
+        QCoreApplication::removeTranslator(&longer);
+        useLanguage("en");
+    }
+    Longer longer;
+};
+
+class LayoutTest : private Spoken, public WindowTest {
 protected:
     // What is wrong with the texts of the window as it is now.
     std::vector<std::string> wrong() {
@@ -52,15 +88,14 @@ protected:
         const QPixmap picture = window.grab();
         std::vector<std::string> found;
         const auto& texts = log.texts();
-        const auto* list = child<QListView>("Colours")->viewport();
+        const auto* list = window.swatches().list().viewport();
         const QRectF book = QRectF(QRect(list->mapTo(&window, QPoint()), list->size()))
                                 .adjusted(0, -1, 0, 1); // at 140 % an edge is no whole pixel
         std::vector<QRectF> scrolled_in{book};
-        for (const char* name : {"What each type gets", "Mix, scrolled"})
-            if (const auto* rows = child<QScrollArea>(name);
-                rows->isVisible() && rows->verticalScrollBar()->maximum() > 0)
+        for (const auto* room : window.findChildren<QScrollArea*>())
+            if (room->isVisible() && room->verticalScrollBar()->maximum() > 0)
                 scrolled_in.emplace_back(
-                    QRect(rows->mapTo(&window, QPoint()), rows->size()).adjusted(0, -1, 0, 1));
+                    QRect(room->mapTo(&window, QPoint()), room->size()).adjusted(0, -1, 0, 1));
         EXPECT_GT(texts.size(), 20u);
         for (std::size_t i = 0; i < texts.size(); ++i) {
             // Rows that are scrolled are cut by the edge of their list.
@@ -154,7 +189,9 @@ TEST_F(LayoutTest, MatchWithLongNamesOfEmitters) {
     // Where they do not fit below one another Mix is scrolled, and all of it can be seen.
     window.resize(1024, 700);
     settle();
-    auto* room = child<QScrollArea>("Mix, scrolled");
+    auto* room =
+        qobject_cast<QScrollArea*>(window.matchView().mix().parentWidget()->parentWidget());
+    ASSERT_TRUE(room);
     ASSERT_GT(room->verticalScrollBar()->maximum(), 0);
     QStringList seen;
     for (const int y : {0, room->verticalScrollBar()->maximum()}) {
@@ -206,9 +243,15 @@ TEST_F(LayoutTest, OneThingIsNotToldAsMany) {
     QStringList all;
     for (const PaintedText& t : log.texts())
         all << t.text;
-    EXPECT_TRUE(all.contains("1 in hand, Esc puts it down")) << all.join('|').toStdString();
-    EXPECT_TRUE(all.contains("1 lamp of one type"));
-    EXPECT_TRUE(all.filter("1 emitter, 2 modes").size() == 1);
+    const bool german = qEnvironmentVariable("ZELO_TEST_LANGUAGE") == "de";
+    const auto said = [&](const QString& english, const QString& in_german) {
+        return all.filter(german ? in_german : english).size() == 1;
+    };
+    EXPECT_TRUE(said("1 in hand, Esc puts it down", "1 in der Hand, Esc legt sie ab"))
+        << all.join('|').toStdString();
+    EXPECT_TRUE(said("1 lamp of one type", "1 Lampe eines Typs"));
+    EXPECT_TRUE(said("1 emitter", "1 Emitter"));
+    EXPECT_TRUE(said("2 modes", "2 Modi"));
 }
 
 TEST_F(LayoutTest, WhatLiesOverMatch) {

@@ -94,7 +94,7 @@ TEST_F(RigToolsTest, FindsAddsIdentifiesAndSettlesDifferences) {
     ASSERT_TRUE(document.edit("x", show::changeFixture(document.state().show, moved)));
     EXPECT_TRUE(comes([&] {
         for (const auto& m : side.find().matches().devices)
-            if (m.fixture == show::FixtureId{42} && m.words == "is 42, patched at 2.480")
+            if (m.fixture == show::FixtureId{42} && m.words.english() == "is 42, patched at 2.480")
                 return true;
         return false;
     }));
@@ -228,7 +228,7 @@ TEST_F(RigToolsTest, TheOutputMapIsEditedInPlace) {
     EXPECT_EQ(document.show().outputs[0].address, "10.1.2.3");
     const auto troubles = document.network()->troubles();
     ASSERT_EQ(troubles.size(), 1u) << "nothing leaves without a choice of network";
-    EXPECT_NE(troubles[0].find("choose a network first"), std::string::npos);
+    EXPECT_NE(troubles[0].english().find("choose a network first"), std::string::npos);
     panel.lines().item(0, 4)->setCheckState(Qt::Unchecked);
     EXPECT_FALSE(document.show().outputs[0].on);
     panel.removeLine();

@@ -158,7 +158,7 @@ TEST(SwatchBook, PercentIsTakenAsPercentAndSaid) {
     EXPECT_NEAR(read->book.find("1")->transmittance.at(700), 0.8, 1e-12);
     EXPECT_NEAR(read->book.find("2")->transmittance.at(500), 0.01, 1e-12);
     ASSERT_EQ(read->notes.size(), 1u);
-    EXPECT_NE(read->notes[0].find("percent"), std::string::npos);
+    EXPECT_NE(read->notes[0].english().find("percent"), std::string::npos);
 }
 
 TEST(SwatchBook, CsvIsReadToo) {
@@ -272,7 +272,7 @@ TEST(Gdtf, OfSeveralBreaksTheFirstIsRead) {
     ASSERT_TRUE(type) << type.error().text();
     EXPECT_EQ(type->modes[0].channels.size(), 1u);
     EXPECT_EQ(type->modes[0].footprint, 1);
-    EXPECT_NE(type->notes.back().find("first break"), std::string::npos);
+    EXPECT_NE(type->notes.back().english().find("first break"), std::string::npos);
 }
 
 TEST(Gdtf, ReadsWheelsFlagsAndWhatTheirChannelsMean) {

@@ -186,13 +186,14 @@ TEST(Rigs, FarAwayAndWithHugeNumbersComeInWhole) {
     EXPECT_NEAR(far->fixtures[1].place.x_m - far->fixtures[0].place.x_m, 4, 1e-6);
     EXPECT_NEAR(far->fixtures[0].place.x_m, -2, 1e-6);
     ASSERT_EQ(far->notes.size(), 1u);
-    EXPECT_NE(far->notes[0].find("20002 m"), std::string::npos) << far->notes[0];
+    EXPECT_NE(far->notes[0].english().find("20002 m"), std::string::npos)
+        << far->notes[0].english();
     auto text = lampAt(1, 0);
     text.replace(text.find("<FixtureID>1<"), 13, "<FixtureID>2000000000<");
     const auto huge = parseMvr(mvrOf(text));
     ASSERT_TRUE(huge);
     EXPECT_EQ(huge->fixtures[0].number, 1);
-    EXPECT_NE(huge->notes[0].find("2000000000"), std::string::npos);
+    EXPECT_NE(huge->notes[0].english().find("2000000000"), std::string::npos);
     for (const auto& rig : {far, huge}) // what came in can be saved, and opened
         EXPECT_TRUE(checkShowText(*showText(
             **show::addFixtures(std::make_shared<const show::Show>(), rig->fixtures), {})));

@@ -114,7 +114,7 @@ TEST(ShowParts, OrphansAreLeftOutAndTold) {
     EXPECT_EQ(value.colour->here()->asked, (light::Asked(light::AskedUv{0.3, 0.54})));
     std::string told;
     for (const auto& note : opened->notes)
-        told += note + "\n";
+        told += note.english() + "\n";
     for (const char* word : {"groups[0].fixtures[1]", "looks[0].values[0].fixture", "palette 7",
                              "look[0].colour.asked", "hand[0].fixture", "hand[1].colour_from"})
         EXPECT_NE(told.find(word), std::string::npos) << word << " in\n" << told;

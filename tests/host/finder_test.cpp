@@ -98,7 +98,7 @@ protected:
     }
     bool hasTrouble(const wire::FoundDevice& d, const std::string& word) {
         for (const auto& t : d.troubles)
-            if (t.find(word) != std::string::npos)
+            if (t.english().find(word) != std::string::npos)
                 return true;
         return false;
     }
@@ -190,7 +190,7 @@ TEST_F(FinderTest, NobodyThereEndsWithAWord) {
     const auto s = searched();
     EXPECT_TRUE(s.devices.empty());
     ASSERT_EQ(s.troubles.size(), 1u);
-    EXPECT_EQ(s.troubles[0], "nothing answers Art-Net here");
+    EXPECT_EQ(s.troubles[0].english(), "nothing answers Art-Net here");
 }
 
 TEST_F(FinderTest, RubbishIsCountedAndDropped) {

@@ -288,7 +288,7 @@ TEST_F(GuardTest, AFullDiskIsToldUntilItIsRightAndTheWorkGoesElsewhere) {
     disk->full = [](const fs::path&) { return true; };
     rename(*s, "Nowhere");
     ASSERT_TRUE(eventually([&] { return !s->guard().trouble().empty(); }));
-    EXPECT_NE(s->guard().trouble().find("No space left"), std::string::npos);
+    EXPECT_NE(s->guard().trouble().english().find("No space left"), std::string::npos);
     const auto failed = s->save();
     ASSERT_FALSE(failed);
     EXPECT_NE(failed.error().text().find("a.zelo"), std::string::npos);

@@ -52,8 +52,8 @@ TEST(Library, HoldsWhatShipsAndTellsWhatIsBroken) {
     const Library mixed{data.path};
     EXPECT_EQ(mixed.types().size(), 1u) << "the sound one is there all the same";
     ASSERT_EQ(mixed.troubles().size(), 2u);
-    EXPECT_NE(mixed.troubles()[0].find("broken"), std::string::npos);
-    EXPECT_NE(mixed.troubles()[1].find("bad.txt, line 2"), std::string::npos);
+    EXPECT_NE(mixed.troubles()[0].english().find("broken"), std::string::npos);
+    EXPECT_NE(mixed.troubles()[1].english().find("bad.txt, line 2"), std::string::npos);
 }
 
 TEST(Library, FindsByIdAndByPath) {

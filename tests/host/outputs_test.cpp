@@ -84,7 +84,7 @@ TEST_F(OutputsTest, NothingLeavesThisComputerWithoutAChoice) {
                                         {5, 1, Protocol::ArtNet, "192.0.2.8", 0}};
     const auto troubles = outputs->set(lines, {});
     ASSERT_EQ(troubles.size(), 3u);
-    EXPECT_NE(troubles[0].find("192.0.2.7: choose a network first"), std::string::npos);
+    EXPECT_NE(troubles[0].english().find("192.0.2.7: choose a network first"), std::string::npos);
     outputs->send(frame);
     EXPECT_EQ(outputs->packets(), 0u);
     EXPECT_FALSE(NetworkChoice{}.leavesComputer());

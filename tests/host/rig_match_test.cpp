@@ -48,7 +48,7 @@ TEST_F(RigMatchTest, ARigAsPatchedIsTheSame) {
         EXPECT_EQ(m.fixture->value, static_cast<int>(m.device) + 1);
     }
     EXPECT_TRUE(all.not_answering.empty());
-    EXPECT_EQ(all.devices[9].words, "is 10 in the show");
+    EXPECT_EQ(all.devices[9].words.english(), "is 10 in the show");
 }
 
 TEST_F(RigMatchTest, NewOnesAreAddedWithTheirIdentity) {
@@ -62,7 +62,7 @@ TEST_F(RigMatchTest, NewOnesAreAddedWithTheirIdentity) {
     found.devices.push_back(extra);
     auto all = match();
     EXPECT_EQ(all.devices[40].kind, Kind::New);
-    EXPECT_EQ(all.devices[41].words, "new, and no fixture type is like it");
+    EXPECT_EQ(all.devices[41].words.english(), "new, and no fixture type is like it");
     std::vector<show::FixtureId> added;
     show = *addFound(show, found, all.devices, &added);
     ASSERT_EQ(added.size(), 1u) << "the unknown type cannot be added";
@@ -80,7 +80,7 @@ TEST_F(RigMatchTest, NewOnesAreAddedWithTheirIdentity) {
     const auto moved = match().devices[40];
     EXPECT_EQ(moved.kind, Kind::Differs);
     EXPECT_TRUE(moved.other_address);
-    EXPECT_EQ(moved.words, "is 41, patched at 1.400");
+    EXPECT_EQ(moved.words.english(), "is 41, patched at 1.400");
     show = *takeOver(show, found, moved);
     EXPECT_EQ(show->fixture(added[0])->address, 410);
 }
@@ -90,7 +90,7 @@ TEST_F(RigMatchTest, AnotherModeIsADifference) {
     const auto m = matchOf(1);
     EXPECT_EQ(m.kind, Kind::Differs);
     EXPECT_TRUE(m.other_mode);
-    EXPECT_EQ(m.words, "is 1, patched as emitters 8 bit");
+    EXPECT_EQ(m.words.english(), "is 1, patched as emitters 8 bit");
     show = *takeOver(show, found, m);
     EXPECT_EQ(show->fixture({1})->mode, "emitters 16 bit");
 }
@@ -121,7 +121,7 @@ TEST_F(RigMatchTest, TheSilentAndTheMissingAreTold) {
     found.devices.pop_back();
     const auto all = match();
     EXPECT_EQ(all.devices[2].kind, Kind::Unclear);
-    EXPECT_EQ(all.devices[2].words, "does not say what it is");
+    EXPECT_EQ(all.devices[2].words.english(), "does not say what it is");
     EXPECT_EQ(all.not_answering, (std::vector<show::FixtureId>{{3}, {40}}));
 }
 

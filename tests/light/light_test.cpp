@@ -204,14 +204,14 @@ TEST(Asked, ComesBackFromItsTextToTheBit) {
 }
 
 TEST(Asked, InWordsIsWhatPeopleSay) {
-    EXPECT_EQ(inWords(AskedGel{"214", 3200.0, {}, {}}), "214 at 3200 K");
-    EXPECT_EQ(inWords(AskedGel{"214", {}, {}, "338"}), "214 over 338");
-    EXPECT_EQ(inWords(AskedWhite{5600, {}}), "white of 5600 K");
-    EXPECT_EQ(inWords(AskedWhite{5600, -0.004}), "white of 5600 K, tint -0.0040");
-    EXPECT_EQ(inWords(AskedXy{0.44, 0.4}), "x 0.4400, y 0.4000");
-    EXPECT_EQ(inWords(AskedSrgb{240, 128, 64}), "hex #f08040");
-    EXPECT_EQ(inWords(AskedPalette{"dusk"}), "palette dusk");
-    EXPECT_EQ(inWords(AskedMeasured{"moon"}), "measured moon");
+    EXPECT_EQ(inWords(AskedGel{"214", 3200.0, {}, {}}).english(), "214 at 3200 K");
+    EXPECT_EQ(inWords(AskedGel{"214", {}, {}, "338"}).english(), "214 over 338");
+    EXPECT_EQ(inWords(AskedWhite{5600, {}}).english(), "white of 5600 K");
+    EXPECT_EQ(inWords(AskedWhite{5600, -0.004}).english(), "white of 5600 K, tint -0.0040");
+    EXPECT_EQ(inWords(AskedXy{0.44, 0.4}).english(), "x 0.4400, y 0.4000");
+    EXPECT_EQ(inWords(AskedSrgb{240, 128, 64}).english(), "hex #f08040");
+    EXPECT_EQ(inWords(AskedPalette{"dusk"}).english(), "palette dusk");
+    EXPECT_EQ(inWords(AskedMeasured{"moon"}).english(), "measured moon");
 }
 
 } // namespace

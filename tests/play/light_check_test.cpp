@@ -36,7 +36,7 @@ protected:
     }
     CheckLink link(const char* what, int id = 1) {
         for (const auto& l : links(id))
-            if (l.what == what)
+            if (l.what.english() == what)
                 return l;
         ADD_FAILURE() << "no link " << what;
         return {};
@@ -44,13 +44,13 @@ protected:
     void stops(const char* what, const char* words, int id = 1) {
         const auto l = link(what, id);
         EXPECT_EQ(l.state, State::Stops) << what;
-        EXPECT_NE(l.words.find(words), std::string::npos) << l.words;
-        EXPECT_EQ(verdict(links(id)).rfind("No light. ", 0), 0u);
+        EXPECT_NE(l.words.english().find(words), std::string::npos) << l.words.english();
+        EXPECT_EQ(verdict(links(id)).english().rfind("No light. ", 0), 0u);
     }
     void minds(const char* what, const char* words, int id = 1) {
         const auto l = link(what, id);
         EXPECT_EQ(l.state, State::Mind) << what;
-        EXPECT_NE(l.words.find(words), std::string::npos) << l.words;
+        EXPECT_NE(l.words.english().find(words), std::string::npos) << l.words.english();
     }
 
     Types types;
@@ -64,9 +64,9 @@ protected:
 TEST_F(LightCheck, AllIsWell) {
     for (const auto& l : links())
         EXPECT_EQ(l.state, State::Good) << l.what << ": " << l.words;
-    EXPECT_EQ(verdict(links()), "It shines, as asked for.");
-    EXPECT_EQ(link("Intensity").words, "50 %, held in hand");
-    EXPECT_EQ(link("Patch").words, "universe 1, slots 1 to 3");
+    EXPECT_EQ(verdict(links()).english(), "It shines, as asked for.");
+    EXPECT_EQ(link("Intensity").words.english(), "50 %, held in hand");
+    EXPECT_EQ(link("Patch").words.english(), "universe 1, slots 1 to 3");
     EXPECT_FALSE(lightCheck(
         computeStage({show, hand}, controls, types, mixes), {9},
         [](const show::Fixture&) { return 3; }, output));
@@ -128,7 +128,7 @@ TEST_F(LightCheck, Output) {
     show = *show::changeOutputs(show, {{1, 1, Protocol::ArtNet, "10.0.0.9", 7}});
     stops("Output", "held back from 10.0.0.9");
     output.network_chosen = true;
-    EXPECT_EQ(link("Output").words, "Art-Net to 10.0.0.9, there 7");
+    EXPECT_EQ(link("Output").words.english(), "Art-Net to 10.0.0.9, there 7");
     output.receivers_known = true;
     minds("Output", "nobody answers");
     show = *show::changeOutputs(show, {{1, 1, Protocol::ArtNet, "10.0.0.9", 7, false}});

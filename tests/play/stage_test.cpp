@@ -77,7 +77,7 @@ TEST_F(StageTest, AColourThatIsNotToBeHadFallsBackToWhatItWas) {
     hand = show::withColour(hand, {{1}}, wishFor("gel:lost", was));
     const auto s = stage();
     const auto& mixed = *s.lamp({1})->colour;
-    EXPECT_NE(mixed.trouble.find("no gel lost"), std::string::npos);
+    EXPECT_NE(mixed.trouble.english().find("no gel lost"), std::string::npos);
     EXPECT_LT(colour::distance(mixed.wanted.uv(), was), 1e-12);
 }
 

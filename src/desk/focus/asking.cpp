@@ -109,7 +109,7 @@ void Asking::pick(const std::string& notation) {
     if (const auto asked = light::parseAsked(notation))
         pick(*asked);
     else
-        document_.tell(toQt(asked.error().text()));
+        document_.tell(said(asked.error()));
 }
 
 void Asking::pick(const light::Asked& wanted, int gesture) {
@@ -118,10 +118,10 @@ void Asking::pick(const light::Asked& wanted, int gesture) {
     if (auto* gel = std::get_if<light::AskedGel>(&asked); gel && !gel->lamp_k && gel->lamp.empty())
         gel->lamp_k = lampK();
     if (const auto read = document_.wanted(asked); !read)
-        return document_.tell(toQt(read.error().text()));
+        return document_.tell(said(read.error()));
     // A drag has one name, so that it is one step.
     focus_.editWishes(
-        gesture ? tr("Colour") : tr("Colour %1").arg(toQt(light::inWords(asked))), true, gesture,
+        gesture ? tr("Colour") : tr("Colour %1").arg(said(light::inWords(asked))), true, gesture,
         [&](show::ColourWish& w) { w.asked = asked; }, true);
     remember(asked, gesture);
 }

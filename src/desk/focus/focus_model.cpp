@@ -87,7 +87,7 @@ void FocusModel::rebuild() {
     if (const light::Wanted* want = wanted())
         for (TypeRow& row : rows_)
             if (row.lamp.colour && row.lamp.colour->wanted.asked != want->asked) {
-                row.words = tr("shows %1").arg(toQt(light::inWords(row.lamp.colour->wanted.asked)));
+                row.words = tr("shows %1").arg(said(light::inWords(row.lamp.colour->wanted.asked)));
                 if (colour::hasChromaticity(row.lamp.sent.xyz))
                     row.miss_uv = colour::distance(want->uv(), colour::toUv(row.lamp.sent.xyz));
             }
@@ -188,7 +188,7 @@ QString FocusModel::lampsText() const {
                          : QString::number(numbers[i]));
         i = end + 1;
     }
-    const QString lamps = numbers.size() == 1 ? tr("lamp %1") : tr("lamps %1");
+    const QString lamps = tr("lamp(s) %1", nullptr, static_cast<int>(numbers.size()));
     return QStringLiteral("%1, %2").arg(row->name, lamps.arg(runs.join(", ")));
 }
 

@@ -30,7 +30,7 @@ void giveColour(Document& document, const show::Lineup& fixtures, const light::A
                                 show::withPalette(document.state().hand, fixtures, *palette));
     const auto wanted = document.wanted(asked);
     if (!wanted)
-        return document.tell(toQt(wanted.error().text()));
+        return document.tell(said(wanted.error()));
     auto hand = document.state().hand;
     for (const auto id : fixtures) { // what it is mixed by stays: intent, keep-outs, pins
         auto wish =
@@ -39,7 +39,7 @@ void giveColour(Document& document, const show::Lineup& fixtures, const light::A
         wish.uv = (*wanted)->uv();
         hand = show::withColour(hand, {id}, wish);
     }
-    document.setHand(QObject::tr("Colour %1").arg(toQt(light::inWords(asked))), hand);
+    document.setHand(QObject::tr("Colour %1").arg(said(light::inWords(asked))), hand);
 }
 
 } // namespace zelo::desk

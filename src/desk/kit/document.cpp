@@ -10,7 +10,7 @@ namespace zelo::desk {
 namespace {
 bool toldIfNot(Document& document, const Done& done) {
     if (!done)
-        document.tell(toQt(done.error().text()));
+        document.tell(said(done.error()));
     return done.has_value();
 }
 } // namespace
@@ -30,7 +30,7 @@ Document::Document(std::unique_ptr<host::Session> session)
         post([this] {
             const auto why = trouble();
             emit troubled(why.empty() ? QString()
-                                      : tr("Unsaved work cannot be written: %1").arg(toQt(why)));
+                                      : tr("Unsaved work cannot be written: %1").arg(said(why)));
         });
     };
     if (auto* network = session_->network())
@@ -66,7 +66,7 @@ Done Document::addBook(const std::filesystem::path& path) {
 Done Document::opened(Done done) {
     if (done)
         for (const auto& note : session_->notes())
-            tell(tr("Left out: %1").arg(toQt(note)));
+            tell(tr("Left out: %1").arg(said(note)));
     return done;
 }
 
@@ -82,10 +82,13 @@ void Document::openWhenRead(const QString& what, Read read, Take take, Then then
             const QString name = toQt(show().name);
             const auto done = opened(take(result));
             if (done && worked_on)
-                tell(tr("What you changed in “%1” meanwhile is among the unsaved work left behind.")
-                         .arg(name));
+                tellLeft(name);
             then(done);
         });
+}
+
+void Document::tellLeft(const QString& show) {
+    tell(tr("What you changed in “%1” meanwhile is among the unsaved work left behind.").arg(show));
 }
 
 void Document::openLater(const std::filesystem::path& path, Then then) {

@@ -89,7 +89,7 @@ public:
     void letGo() { session_->letGo(); }
     void flush() { session_->flush(); }
     // Why unsaved work is not kept right now; empty when all is well.
-    std::string trouble() const { return session_->guard().trouble(); }
+    Sentence trouble() const { return session_->guard().trouble(); }
 
     // --- how it is looked at
     // Colours as a camera balanced to this shows them; nothing: as the eye does.
@@ -183,6 +183,7 @@ private:
         Then then;
     };
     void nextSave();
+    void tellLeft(const QString& show); // work on it, before another came
     template <class Read, class Take>
     void openWhenRead(const QString& what, Read read, Take take, Then then);
     void lookAnew(); // as what sees now

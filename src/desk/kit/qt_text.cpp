@@ -1,11 +1,30 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/qt_text.h"
 
+#include <QCoreApplication>
+#include <QLocale>
 #include <QObject>
 
 #include <cmath>
 
 namespace zelo::desk {
+
+QString saidText(const std::string& marked) {
+    return QCoreApplication::translate("core", marked.c_str());
+}
+
+QString said(const Sentence& sentence) {
+    if (sentence.plain)
+        return toQt(sentence.form);
+    std::vector<std::string> parts;
+    for (const Sentence& part : sentence.parts)
+        parts.push_back(fromQt(said(part)));
+    return toQt(filled(fromQt(saidText(sentence.form)), parts));
+}
+
+QString said(const Error& error) {
+    return said(error.sentence());
+}
 
 QString numberText(double value, int decimals) {
     QString text = QString::number(std::abs(value), 'f', decimals);
@@ -15,6 +34,7 @@ QString numberText(double value, int decimals) {
         for (auto at = whole - 3; at > 0; at -= 3)
             text.insert(at, QChar(0x2009));
     const bool zero = text.toDouble() == 0 && !text.contains(QChar(0x2009));
+    text.replace('.', QLocale().decimalPoint());
     return value < 0 && !zero ? QChar(0x2212) + text : text;
 }
 
@@ -35,16 +55,12 @@ std::optional<double> numberIn(const QString& text, const QString& unit) {
     return number && std::isfinite(value) ? std::optional(value) : std::nullopt;
 }
 
-QString counted(std::size_t count, const QString& one, const QString& many) {
-    return count == 1 ? one : many.arg(count);
-}
-
 QString uvText(const colour::Uv& uv) {
     return QObject::tr("u′ %1, v′ %2").arg(numberText(uv.u, 4), numberText(uv.v, 4));
 }
 
 QString lampCount(std::size_t count) {
-    return counted(count, QObject::tr("1 lamp"), QObject::tr("%1 lamps"));
+    return QObject::tr("%n lamp(s)", nullptr, static_cast<int>(count));
 }
 
 } // namespace zelo::desk

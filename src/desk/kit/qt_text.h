@@ -2,6 +2,7 @@
 // Text between the core (UTF-8) and Qt, and numbers as people read them.
 #pragma once
 
+#include "base/result.h"
 #include "colour/xyz.h"
 
 #include <QString>
@@ -17,10 +18,13 @@ inline std::string fromQt(const QString& text) {
     return text.toStdString();
 }
 
-// Real minus, a thin space between thousands: "−0.0024", "9 620".
+// In the language of the interface: what the core says, and its marked texts (base/sentence.h).
+QString said(const Sentence& sentence);
+QString said(const Error& error);
+QString saidText(const std::string& marked); // as it is, when it is none of those
+
+// Real minus, a thin space between thousands, the point of the language: "−0.0024", "9 620".
 QString numberText(double value, int decimals);
-// One of them, or so many: counted(n, tr("1 gel"), tr("%1 gels")).
-QString counted(std::size_t count, const QString& one, const QString& many);
 QString uvText(const colour::Uv& uv); // "u′ 0.2480, v′ 0.5210"
 QString lampCount(std::size_t count); // "1 lamp", "6 lamps"
 // A number as people type it: with a point or a comma, a real minus, spaces between thousands; a

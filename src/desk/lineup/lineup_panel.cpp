@@ -179,13 +179,10 @@ void LineupPanel::paintWords(QPainter& p) {
         return;
     }
     const int t = static_cast<int>(types.size());
-    drawText(p, 20, 44,
-             t == 1 ? tr("%1 of one type").arg(lampCount(lineup.size()))
-                    : tr("%1 of %2 types").arg(lampCount(lineup.size())).arg(t),
+    drawText(p, 20, 44, tr("%1 of %n type(s)", nullptr, t).arg(lampCount(lineup.size())),
              typeface(Type::Small), theme().dim);
     drawText(p, 20, 61,
-             in_hand ? counted(static_cast<std::size_t>(in_hand), tr("1 in hand, Esc puts it down"),
-                               tr("%1 in hand, Esc puts them down"))
+             in_hand ? tr("%n in hand, Esc puts it (them) down", nullptr, in_hand)
                      : tr("nothing in hand"),
              typeface(Type::Small), theme().text);
     for (const auto id : lineup) { // the first lamp that is dark, and why
@@ -195,7 +192,7 @@ void LineupPanel::paintWords(QPainter& p) {
         drawWrapped(p, QRect(20, 68, kLeft - 32, 34),
                     tr("lamp %1 is dark: %2")
                         .arg(document_.show().fixture(id)->number)
-                        .arg(tr(play::words(lamp->dark))),
+                        .arg(saidText(play::words(lamp->dark))),
                     typeface(Type::Small), theme().dim);
         break;
     }
@@ -294,7 +291,7 @@ std::vector<PaintedPart> LineupPanel::parts() {
             continue;
         QString value = lamp ? tr("%1 %").arg(numberText(100 * lamp->intensity, 0)) : QString();
         if (lamp && lamp->dark != play::DarkWhy::None)
-            value += tr(", dark: %1").arg(tr(play::words(lamp->dark)));
+            value += tr(", dark: %1").arg(saidText(play::words(lamp->dark)));
         if (lamp && lamp->in_hand)
             value += tr(", in hand");
         all.push_back({tr("Lamp %1").arg(f->number), value, glassOf(i).toRect(),
@@ -362,7 +359,7 @@ bool LineupPanel::event(QEvent* event) {
                                .arg(f->address)
                                .arg(f->universe);
             if (lamp && lamp->dark != play::DarkWhy::None)
-                text += tr("\nDark: %1").arg(tr(play::words(lamp->dark)));
+                text += tr("\nDark: %1").arg(saidText(play::words(lamp->dark)));
             if (lamp && lamp->in_hand)
                 text += tr("\nIn hand");
             QToolTip::showText(help->globalPos(), text, this);

@@ -147,7 +147,7 @@ void CalibrationView::read() {
             if (!measuring_)
                 return;
             if (!light)
-                return end(toQt(light.error().text()));
+                return end(said(light.error()));
             measured_[name] = *light;
             ++step_;
             next();
@@ -313,6 +313,10 @@ void CalibrationView::paintEvent(QPaintEvent*) {
         paintEmitter(p, place, t->emitters[i]);
     }
     const int foot = height() - 60;
+    if (!t->flags.empty() || !t->wheels.empty())
+        drawText(p, kMargin, foot - 18,
+                 tr("Only emitters are calibrated yet: flags and wheels keep the type's data."),
+                 typeface(Type::Small), theme().text);
     drawText(p, kMargin, foot,
              !said_.isEmpty()    ? said_
              : measuring_        ? tr("measuring %1 of %2").arg(step_ + 1).arg(t->emitters.size())

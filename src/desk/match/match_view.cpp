@@ -489,7 +489,7 @@ void MatchView::paintWant(QPainter& p) {
     QRect notes(kMargin, y + under, side, lower - 14 - y - under);
     if (row && row->lamp.colour && !row->lamp.colour->trouble.empty())
         notes.setTop(notes.top() + 4 +
-                     drawWrapped(p, notes, toQt(row->lamp.colour->trouble), typeface(Type::Small),
+                     drawWrapped(p, notes, said(row->lamp.colour->trouble), typeface(Type::Small),
                                  theme().text));
     if (wanted && document_.colours().outside(wanted->xyz))
         drawWrapped(p, notes, tr("beyond this screen: shown as near as it can"),

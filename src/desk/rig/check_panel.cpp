@@ -57,7 +57,7 @@ void CheckPanel::refresh() {
 }
 
 QString CheckPanel::verdict() const {
-    return links_.empty() ? tr("Choose a lamp to check.") : toQt(play::verdict(links_));
+    return links_.empty() ? tr("Choose a lamp to check.") : said(play::verdict(links_));
 }
 
 void CheckPanel::nextDark() {
@@ -86,8 +86,7 @@ void CheckPanel::paintEvent(QPaintEvent*) {
     const int room = width() - 2 * kMargin;
     const QFont work = typeface(Type::Work);
     const QFont small = typeface(Type::Small);
-    const QRect said(kMargin, 46, room, 54);
-    drawWrapped(p, said, verdict(), work, theme().text);
+    drawWrapped(p, QRect(kMargin, 46, room, 54), verdict(), work, theme().text);
     int y = 112;
     bool stopped = false;
     for (std::size_t i = 0; i < links_.size(); ++i) {
@@ -112,9 +111,9 @@ void CheckPanel::paintEvent(QPaintEvent*) {
             p.drawEllipse(at, 1.5, 1.5);
         }
         p.setRenderHint(QPainter::Antialiasing, false);
-        drawText(p, kMargin + 24, y + 12, toQt(link.what), typeface(Type::Work, bad),
+        drawText(p, kMargin + 24, y + 12, said(link.what), typeface(Type::Work, bad),
                  bad ? theme().bright : theme().text);
-        drawWrapped(p, QRect(kMargin + 24, y + 18, room - 24, 32), toQt(link.words), small,
+        drawWrapped(p, QRect(kMargin + 24, y + 18, room - 24, 32), said(link.words), small,
                     bad ? theme().bright : theme().dim);
         stopped = stopped || bad;
         y += kLink;

@@ -77,7 +77,7 @@ void FoundBlock::paintEvent(QPaintEvent*) {
     drawText(p, kMargin, 20, name, typeface(Type::Work), theme().bright);
     drawTextRight(p, right, 20, place_, typeface(Type::Work), theme().bright);
     const int words =
-        drawTextRight(p, right, 37, toQt(match_.words), typeface(Type::Small), theme().text);
+        drawTextRight(p, right, 37, said(match_.words), typeface(Type::Small), theme().text);
     const QFont small = typeface(Type::Small);
     drawText(p, kMargin, 37,
              QFontMetrics(small).elidedText(toQt(device_.personality), Qt::ElideRight,
@@ -86,7 +86,7 @@ void FoundBlock::paintEvent(QPaintEvent*) {
     int y = 53;
     for (const auto& trouble : device_.troubles) {
         drawText(p, kMargin, y,
-                 QFontMetrics(small).elidedText(toQt(trouble), Qt::ElideRight, right - kMargin),
+                 QFontMetrics(small).elidedText(said(trouble), Qt::ElideRight, right - kMargin),
                  small, theme().text);
         y += 16;
     }
@@ -190,8 +190,7 @@ void FindPanel::fill() {
         blocks_.push_back(block);
     }
     column_->resize(width(), y);
-    add_all_->setText(fresh == 1 ? tr("Add the new one")
-                                 : tr("Add the %1 new ones in this order").arg(fresh));
+    add_all_->setText(tr("Add the %n new one(s) in this order", nullptr, static_cast<int>(fresh)));
     add_all_->setAccessibleName(add_all_->text());
     add_all_->setVisible(fresh > 0 && !found_.searching);
     search_->setText(found_.searching ? tr("stop") : tr("search"));
@@ -204,7 +203,7 @@ QString FindPanel::contents() const {
     for (const RigMatch& m : matches_.devices) {
         const auto& d = found_.devices[m.device];
         all << toQt(wire::toText(d.uid)) << toQt(d.maker) << toQt(d.model) << toQt(d.personality)
-            << toQt(m.words) << QString::number(static_cast<int>(m.kind))
+            << said(m.words) << QString::number(static_cast<int>(m.kind))
             << QString::number(d.info.address) << QString::number(d.troubles.size())
             << QString::number(std::count(flashing_.begin(), flashing_.end(), d.uid))
             << (m.fixture ? QString::number(m.fixture->value) : QString())
@@ -221,14 +220,13 @@ QString FindPanel::note() const {
                                        .arg(found_.ports)
                                        .arg(found_.devices.size());
     if (!found_.troubles.empty())
-        return toQt(found_.troubles.front());
+        return said(found_.troubles.front());
     if (found_.devices.empty())
         return tr("not searched yet");
     const auto missing = matches_.not_answering.size();
-    return missing == 0 ? tr("%1 found, every patched fixture answers").arg(found_.devices.size())
-                        : tr("%1 found, %2 patched fixtures do not answer")
-                              .arg(found_.devices.size())
-                              .arg(missing);
+    return missing == 0
+               ? tr("%1 found, every patched fixture answers").arg(found_.devices.size())
+               : tr("%1 found; patched, not answering: %2").arg(found_.devices.size()).arg(missing);
 }
 
 void FindPanel::identify(const wire::Uid& uid, bool on) {
@@ -283,7 +281,7 @@ void FindPanel::set(const RigMatch& match) {
 // document, which outlives both.
 wire::Finder::Answer FindPanel::told(const QString& well) {
     return [document = &document_, panel = QPointer<FindPanel>(this), well](const Done& done) {
-        const QString line = done ? well : toQt(done.error().text());
+        const QString line = done ? well : said(done.error());
         document->post([document, panel, line] {
             if (!line.isEmpty())
                 document->tell(line);
@@ -318,10 +316,9 @@ void FindPanel::paintEvent(QPaintEvent*) {
                    static_cast<int>(room * found_.devicesDone() / static_cast<int>(all)), 2,
                    theme().bright);
     if (found_.devices.empty() && !found_.searching) {
-        drawText(p, kMargin, 104, tr("Search asks every port of the network"), typeface(Type::Work),
-                 theme().text);
-        drawText(p, kMargin, 124, tr("which fixtures hang on it."), typeface(Type::Work),
-                 theme().text);
+        drawWrapped(p, QRect(kMargin, 90, room, 80),
+                    tr("Search asks every port of the network which fixtures hang on it."),
+                    typeface(Type::Work), theme().text);
     }
 }
 

@@ -237,19 +237,17 @@ void OutputPanel::paintEvent(QPaintEvent*) {
                  typeface(Type::Small), theme().text);
         return;
     }
-    drawText(p, kMargin, y,
-             network->receivers() == 1 ? tr("1 receiver is connected")
-                                       : tr("%1 receivers are connected").arg(network->receivers()),
+    drawText(p, kMargin, y, tr("%n receiver(s) connected", nullptr, network->receivers()),
              typeface(Type::Work), theme().text);
-    drawTextRight(
-        p, width() - kMargin, y,
-        tr("%1 packets").arg(numberText(static_cast<double>(network->outputs().packets()), 0)),
-        typeface(Type::Small), theme().dim);
+    drawTextRight(p, width() - kMargin, y,
+                  tr("%1 packet(s)", nullptr, static_cast<int>(network->outputs().packets()))
+                      .arg(numberText(static_cast<double>(network->outputs().packets()), 0)),
+                  typeface(Type::Small), theme().dim);
     p.setPen(theme().text);
     p.setFont(typeface(Type::Small));
     y += 10;
     for (const auto& trouble : network->troubles()) {
-        y += drawWrapped(p, QRect(kMargin, y, room, 80), toQt(trouble), typeface(Type::Small),
+        y += drawWrapped(p, QRect(kMargin, y, room, 80), said(trouble), typeface(Type::Small),
                          theme().text) +
              6;
     }

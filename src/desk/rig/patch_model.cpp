@@ -77,9 +77,7 @@ QString PatchModel::faultText(FixtureId id) const {
         if (c.fixture != id && c.with != id)
             continue;
         const auto* other = document_.show().fixture(c.fixture == id ? c.with : c.fixture);
-        return tr("overlaps %1 by %2")
-            .arg(other ? other->number : 0)
-            .arg(counted(static_cast<std::size_t>(c.shared), tr("a slot"), tr("%1 slots")));
+        return tr("overlaps %1 by %n slot(s)", nullptr, c.shared).arg(other ? other->number : 0);
     }
     if (std::find(faults_.past_end.begin(), faults_.past_end.end(), id) != faults_.past_end.end())
         return tr("runs past slot 512");

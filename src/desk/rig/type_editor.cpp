@@ -150,7 +150,7 @@ std::size_t TypeEditor::mode() const {
 
 void TypeEditor::change(const QString& name, const Result<light::FixtureType>& next) {
     if (!next)
-        document_.tell(toQt(next.error().text()));
+        document_.tell(said(next.error()));
     else
         document_.edit(
             tr("%1 of %2").arg(name, toQt(next->name)),
@@ -269,7 +269,7 @@ void TypeEditor::editEmitter(int row, int column) {
                                               column == Width ? value : shape.width_nm,
                                               column == Candela ? value : e.xyz().Y);
         if (!line) {
-            document_.tell(toQt(line.error().text()));
+            document_.tell(said(line.error()));
             return refresh();
         }
         e.spectrum = *line;
@@ -318,7 +318,7 @@ void TypeEditor::measured(const QString& path) {
         return document_.tell(tr("Choose an emitter first."));
     const auto light = files::readLight(fromQt(path));
     if (!light)
-        return document_.tell(toQt(light.error().text()));
+        return document_.tell(said(light.error()));
     const auto t = type();
     light::Emitter e = t->emitters[static_cast<std::size_t>(row)];
     const double before = e.xyz().Y;

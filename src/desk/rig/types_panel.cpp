@@ -166,7 +166,7 @@ void TypesPanel::showWheels() {
 
 void TypesPanel::keep(const QString& name, const Result<light::FixtureType>& type, bool open) {
     if (!type)
-        return document_.tell(toQt(type.error().text()));
+        return document_.tell(said(type.error()));
     const auto next =
         show::keepType(document_.state().show, std::make_shared<light::FixtureType>(*type));
     if (!document_.edit(name, next))
@@ -218,7 +218,7 @@ void TypesPanel::read(const QString& path) {
         [this, name](const Result<light::FixtureType>& type) {
             keep(tr("Read %1").arg(name), type, false);
             if (type && !type->notes.empty())
-                document_.tell(tr("Read, with notes: %1").arg(toQt(type->notes.front())));
+                document_.tell(tr("Read, with notes: %1").arg(said(type->notes.front())));
         });
 }
 
@@ -235,8 +235,7 @@ void TypesPanel::write(const QString& path) {
             return stop.stop_requested() ? Done{} : files::writeGdtf(*type, file);
         },
         [this, file](const Done& done) {
-            document_.tell(done ? tr("Written: %1").arg(toQt(file.string()))
-                                : toQt(done.error().text()));
+            document_.tell(done ? tr("Written: %1").arg(toQt(file.string())) : said(done.error()));
         });
 }
 
@@ -271,8 +270,8 @@ void TypesPanel::paintEvent(QPaintEvent*) {
     const QString said =
         type ? tr("%1, %2, %3")
                    .arg(type->maker.empty() ? tr("no maker") : toQt(type->maker),
-                        counted(type->emitters.size(), tr("1 emitter"), tr("%1 emitters")),
-                        counted(type->modes.size(), tr("1 mode"), tr("%1 modes")))
+                        tr("%n emitter(s)", nullptr, static_cast<int>(type->emitters.size())),
+                        tr("%n mode(s)", nullptr, static_cast<int>(type->modes.size())))
              : tr("none chosen");
     drawText(p, kMargin, 55, said, typeface(Type::Small), theme().dim);
 }

@@ -65,9 +65,8 @@ void UniverseStrip::paintEvent(QPaintEvent*) {
     int clashes = 0;
     for (const auto& c : patch_.faults().clashes)
         clashes += document_.show().fixture(c.fixture)->universe == universe_;
-    const QString sum =
-        tr("%1 of 512 slots used").arg(used()) +
-        (clashes ? (clashes == 1 ? tr(", 1 clash") : tr(", %1 clashes").arg(clashes)) : QString());
+    const QString sum = tr("%1 of 512 slots used").arg(used()) +
+                        (clashes ? tr(", %n clash(es)", nullptr, clashes) : QString());
     drawTextRight(p, width(), 12, sum, small, clashes ? theme().bright : theme().dim);
     p.fillRect(0, kTop, width(), kHeight, theme().well);
     const auto slots_of = patch_.slotsOf();

@@ -55,6 +55,7 @@ void Shortcuts::setView(int view) {
 namespace {
 
 class Finder : public QWidget {
+    Q_OBJECT
 public:
     Finder(const std::vector<Command>& commands, QWidget* window)
         : QWidget(window, Qt::Popup), commands_(commands), field_(new QLineEdit(this)),
@@ -127,3 +128,5 @@ void openFinder(const std::vector<Command>& commands, QWidget* window) {
 }
 
 } // namespace zelo::desk
+
+#include "commands.moc"

@@ -190,8 +190,7 @@ void Header::paintEvent(QPaintEvent*) {
     const host::Player* player = document_.player();
     const host::Network* network = document_.network();
     const int receivers = network ? network->receivers() : 0;
-    const QString where = receivers == 1  ? tr("1 receiver")
-                          : receivers > 1 ? tr("%1 receivers").arg(receivers)
+    const QString where = receivers > 0 ? tr("%n receiver(s)", nullptr, receivers)
                           : network && network->choice().leavesComputer() ? tr("to the network")
                                                                           : tr("this computer");
     const QString beats =

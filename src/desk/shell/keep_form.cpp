@@ -61,9 +61,9 @@ QString KeepForm::explanation() const {
     case Both:
         return tr("A palette of the first lamp's colour and intensity.");
     case Look:
-        return tr("A look of what the %1 of the lineup show.").arg(lamps);
+        return tr("A look of what the lineup shows: %1.").arg(lamps);
     default:
-        return tr("A group of the %1 of the lineup, in this order.").arg(lamps);
+        return tr("A group of the lineup in this order: %1.").arg(lamps);
     }
 }
 
@@ -88,7 +88,7 @@ Result<show::ShowPtr> KeepForm::kept(const std::string& name) const {
 
 void KeepForm::keep() {
     const auto fails = [this](const Error& error) {
-        trouble_ = toQt(error.text());
+        trouble_ = said(error);
         setAccessibleDescription(trouble_);
         update();
     };

@@ -120,7 +120,7 @@ MainWindow::MainWindow(Document& document)
         if (const auto asked = swatches_->loadMeasured(path))
             asking_->pick(*asked);
         else
-            tell(toQt(asked.error().text()));
+            tell(said(asked.error()));
     });
     watch(document_, this, Change::Seen, [this] {
         for (QWidget* w : findChildren<QWidget*>()) // whatever shows light shows it otherwise now
@@ -207,7 +207,7 @@ void MainWindow::openHistory() {
     const std::size_t last = std::min(moments.size() - 1, history.position() + kMostShown / 2);
     const std::size_t first = last > kMostShown ? last - kMostShown : 0;
     for (std::size_t i = last + 1; i-- > first;) {
-        QString name = toQt(moments[i].name);
+        QString name = saidText(moments[i].name);
         if (name.isEmpty())
             name = tr("As opened");
         QAction* action = menu->addAction(i == history.position() ? tr("%1\tnow").arg(name) : name);
@@ -254,7 +254,7 @@ void MainWindow::writeReport(const QString& path, bool with_show) {
             return written(host::reportBytes(wish), path, stop);
         },
         [this, path](const Done& done) {
-            tell(done ? tr("The report is at %1.").arg(path) : toQt(done.error().text()));
+            tell(done ? tr("The report is at %1.").arg(path) : said(done.error()));
         });
 }
 
@@ -270,7 +270,7 @@ void MainWindow::readRig(const QString& path) {
             if (rig)
                 addRig(*rig, QFileInfo(path).fileName());
             else
-                tell(toQt(rig.error().text()));
+                tell(said(rig.error()));
         });
 }
 
@@ -286,7 +286,7 @@ void MainWindow::addRig(const files::Rig& rig, const QString& from) {
     if (!document_.edit(name, with))
         return;
     document_.setLineup(std::move(added));
-    tell(rig.notes.empty() ? name : tr("%1. %2").arg(name, toQt(rig.notes.front())));
+    tell(rig.notes.empty() ? name : tr("%1. %2").arg(name, said(rig.notes.front())));
 }
 
 void MainWindow::writeRig(const QString& path) {
@@ -304,7 +304,7 @@ void MainWindow::writeRig(const QString& path) {
             return written(files::mvrBytes(*show, typeOf), file, stop);
         },
         [this, file](const Done& done) {
-            tell(done ? tr("Written: %1").arg(file) : toQt(done.error().text()));
+            tell(done ? tr("Written: %1").arg(file) : said(done.error()));
         });
 }
 
@@ -324,7 +324,7 @@ void MainWindow::lookAtScreen() {
     if (const auto monitor = colour::Monitor::fromIcc(icc.toStdString()))
         return document_.setMonitor(*monitor);
     else
-        document_.tell(tr("%1; colours are shown as sRGB").arg(toQt(monitor.error().text())));
+        document_.tell(tr("%1; colours are shown as sRGB").arg(said(monitor.error())));
     document_.setMonitor(nullptr);
 }
 

@@ -77,6 +77,7 @@ private:
     void openMenu();
     void openAbout();
     void openSizes();
+    void openLanguages();
     void lookAtScreen();                                     // takes its profile
     QPoint belowName() const;                                // where menus of the show open
     void addRig(const files::Rig& rig, const QString& from); // its fixtures and types

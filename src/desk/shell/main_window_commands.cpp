@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What one can do in the window, by group, with its keys; and the menu made of it.
+#include "desk/kit/language.h"
 #include "desk/kit/overlay.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/theme.h"
@@ -121,6 +122,7 @@ void MainWindow::makeViewCommands() {
     view.menu(tr("Whole screen"), "F11",
               [this] { window()->setWindowState(window()->windowState() ^ Qt::WindowFullScreen); });
     view.menu(tr("Size of everything: 100, 120 or 140 %…"), {}, [this] { openSizes(); });
+    view.menu(tr("Language: English, Deutsch…"), {}, [this] { openLanguages(); });
     view.menu(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
     view.menu(tr("Split field in a window of its own"), "Shift+Z",
               [this] { split_window_->setVisible(!split_window_->isVisible()); });
@@ -239,10 +241,10 @@ void MainWindow::openMenu() {
             bool can = true;
             if (c.key == "Ctrl+Z") {
                 can = history.canUndo();
-                text = can ? tr("Undo: %1").arg(toQt(history.undoName())) : text;
+                text = can ? tr("Undo: %1").arg(saidText(history.undoName())) : text;
             } else if (c.key == "Ctrl+Shift+Z") {
                 can = history.canRedo();
-                text = can ? tr("Redo: %1").arg(toQt(history.redoName())) : text;
+                text = can ? tr("Redo: %1").arg(saidText(history.redoName())) : text;
             }
             QAction* action = part->addAction(c.key.isEmpty() ? text : text + '\t' + c.key);
             action->setEnabled(can);
@@ -263,6 +265,21 @@ void MainWindow::openSizes() {
         connect(action, &QAction::triggered, this, [this, percent] {
             Frame::setSizePercent(percent);
             tell(tr("Zelochrome will be at %1 % from the next start on.").arg(percent));
+        });
+    }
+    menu->popup(belowName());
+}
+
+void MainWindow::openLanguages() {
+    auto* menu = new QMenu(tr("Language"), this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const QString& tag : languages()) {
+        QAction* action = menu->addAction(nameOfLanguage(tag));
+        action->setCheckable(true);
+        action->setChecked(tag == chosenLanguage());
+        connect(action, &QAction::triggered, this, [this, tag] {
+            chooseLanguage(tag);
+            tell(tr("Zelochrome will speak %1 from the next start on.").arg(nameOfLanguage(tag)));
         });
     }
     menu->popup(belowName());

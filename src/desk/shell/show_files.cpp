@@ -62,7 +62,7 @@ void ShowFiles::remember(const QString& path) {
 
 void ShowFiles::tellIfNot(const Done& done) {
     if (!done)
-        document_.tell(toQt(done.error().text()));
+        document_.tell(said(done.error()));
 }
 
 Done ShowFiles::open(const QString& path) {
@@ -84,7 +84,7 @@ void ShowFiles::openLater(const QString& path) {
 void ShowFiles::opened(const QString& path, const Done& done) {
     if (!done && done.error().code == ErrorCode::Busy) {
         auto* asks = box(tr("%1. You may open a copy: it gets a file of its own when you save it.")
-                             .arg(toQt(done.error().text())));
+                             .arg(said(done.error())));
         auto* copy = asks->addButton(tr("Open a copy"), QMessageBox::AcceptRole);
         asks->addButton(tr("Leave it"), QMessageBox::RejectRole);
         connect(asks, &QMessageBox::buttonClicked, this, [=, this](QAbstractButton* chosen) {
@@ -140,10 +140,10 @@ void ShowFiles::saved(const Done& done) {
     if (done)
         return remember(toQt(document_.path()->string()));
     if (done.error().code != ErrorCode::Changed)
-        return document_.tell(toQt(done.error().text()));
+        return document_.tell(said(done.error()));
     auto* asks = box(tr("%1. Save yours as this show, and leave the other beside it under a dated "
                         "name? Both are there then.")
-                         .arg(toQt(done.error().text())));
+                         .arg(said(done.error())));
     auto* both = asks->addButton(tr("Save, both stay"), QMessageBox::AcceptRole);
     auto* other = asks->addButton(tr("Save under another name…"), QMessageBox::ActionRole);
     asks->addButton(tr("Not now"), QMessageBox::RejectRole);
@@ -177,7 +177,7 @@ void ShowFiles::askSaveCopy() {
         return;
     document_.saveCopyLater(fromQt(path), [this, path](const Done& done) {
         document_.tell(done ? tr("A copy is at %1; you go on in the same show.").arg(path)
-                            : toQt(done.error().text()));
+                            : said(done.error()));
     });
 }
 

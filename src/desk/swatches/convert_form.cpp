@@ -117,10 +117,10 @@ void ConvertForm::makePalettes() {
     std::size_t made = 0;
     const auto next =
         host::bookPalettes(document_.state().show, wish(), document_.library(), &made);
-    const auto name = counted(made, tr("1 palette from the book"), tr("%1 palettes from the book"));
+    const auto name = tr("%n palette(s) from the book", nullptr, static_cast<int>(made));
     if (!document_.edit(name, next))
         return;
-    document_.tell(tr("%1. Ctrl+Z takes them back.").arg(name));
+    document_.tell(tr("%1. Ctrl+Z takes that back.").arg(name));
 }
 
 void ConvertForm::compute() {
@@ -211,7 +211,7 @@ void ConvertForm::write(const QString& path) {
             return stop.stop_requested() ? Done{} : writeFile(fromQt(path), bytes);
         },
         [document = &document_, path](const Done& done) {
-            document->tell(done ? tr("Written: %1").arg(path) : toQt(done.error().text()));
+            document->tell(done ? tr("Written: %1").arg(path) : said(done.error()));
         });
 }
 
@@ -243,7 +243,7 @@ void ConvertForm::paintEvent(QPaintEvent*) {
             names << toQt(type->name);
     drawElided(p, 20, 52, width() - 40,
                tr("%1, on %2")
-                   .arg(counted(what.gels.size(), tr("1 gel"), tr("%1 gels")))
+                   .arg(tr("%n gel(s)", nullptr, static_cast<int>(what.gels.size())))
                    .arg(names.isEmpty() ? tr("no type yet") : names.join(", ")),
                typeface(Type::Small), theme().dim);
     p.fillRect(20, 138, 380, 2, theme().hair);

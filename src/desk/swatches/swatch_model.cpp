@@ -77,7 +77,7 @@ Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted, Kelvin eye) {
     const auto hue = colour::hueOf(dimmed, one);
     chip.hue_deg = hue.chroma < kWhiteChroma ? kWhiteHue : hue.hue_deg;
     for (const auto& word : colour::wordsOf(dimmed, one))
-        chip.words << QObject::tr(word.c_str());
+        chip.words << saidText(word);
     return chip;
 }
 

@@ -120,6 +120,10 @@ private:
 
 } // namespace
 
+QStringList SwatchPanel::kindNames() {
+    return {tr("All"), tr("Gels"), tr("Whites"), tr("Palettes"), tr("Measured")};
+}
+
 SwatchPanel::SwatchPanel(Document& document, FocusModel& focus, Asking& asking, QWidget* parent)
     : QWidget(parent), document_(document), focus_(focus), asking_(asking),
       model_(new SwatchModel(document, this)),
@@ -127,10 +131,9 @@ SwatchPanel::SwatchPanel(Document& document, FocusModel& focus, Asking& asking, 
                             tr("Type a gel's number or name, a kelvin, words such as pale blue, or "
                                "a colour such as xy:0.44,0.40; Enter takes the first (/)"),
                             TextField::Esc::Clears, this)),
-      kinds_(new Stations(tr("Kind of colour"), tr("Which kinds the list shows"),
-                          {tr("All"), tr("Gels"), tr("Whites"), tr("Palettes"), tr("Measured")}, {},
-                          true, this)),
-      menu_(new Button(tr("more…"), {}, tr("Order, lamp, second layer, favourites; load a book"),
+      kinds_(new Stations(tr("Kind of colour"), tr("Which kinds the list shows"), kindNames(),
+                          QStringList(), true, this)),
+      menu_(new Button(tr("more…"), QString(), tr("Order, lamp, second layer, favourites; load a book"),
                        Button::Kind::Text, this)),
       list_(new QListView(this)) {
     kinds_->setSmall(true);
@@ -237,8 +240,8 @@ void SwatchPanel::toggleFavourite(int row) {
     if (row < 0 || row >= model_->rowCount())
         return;
     const auto asked = model_->swatch(row).asked;
-    document_.edit(model_->favourite(row) ? tr("No favourite: %1").arg(toQt(light::inWords(asked)))
-                                          : tr("Favourite: %1").arg(toQt(light::inWords(asked))),
+    document_.edit(model_->favourite(row) ? tr("No favourite: %1").arg(said(light::inWords(asked)))
+                                          : tr("Favourite: %1").arg(said(light::inWords(asked))),
                    show::toggleFavourite(document_.state().show, asked));
 }
 
@@ -252,7 +255,7 @@ Done SwatchPanel::loadBook(const QString& path) {
     settings.setValue("swatches/books", QStringList(path) + books);
     const auto book = document_.library().books().front();
     document_.tell(tr("%1 of %2 loaded, before those already there.")
-                       .arg(counted(book->gels.size(), tr("1 gel"), tr("%1 gels")))
+                       .arg(tr("%n gel(s)", nullptr, static_cast<int>(book->gels.size())))
                        .arg(book->name.empty() ? QFileInfo(path).fileName() : toQt(book->name)));
     return {};
 }
@@ -312,7 +315,7 @@ void SwatchPanel::openMenu() {
         if (path.isEmpty())
             return;
         if (const auto done = loadBook(path); !done)
-            document_.tell(toQt(done.error().text()));
+            document_.tell(said(done.error()));
     });
     connect(menu->addAction(tr("Convert the book…")), &QAction::triggered, this, [this] {
         auto* form = window()->findChild<ConvertForm*>(); // one is enough, and goes on
@@ -328,7 +331,7 @@ void SwatchPanel::openMenu() {
         if (path.isEmpty())
             return;
         if (const auto done = loadMeasured(path); !done)
-            document_.tell(toQt(done.error().text()));
+            document_.tell(said(done.error()));
     });
     menu->popup(menu_->mapToGlobal(QPoint(0, menu_->height() + 4)));
 }
@@ -441,10 +444,10 @@ void SwatchPanel::removePalette(show::PaletteId id) {
     if (!uses.hand.empty())
         lost << tr("%1 in hand").arg(lampCount(uses.hand.size()));
     if (!uses.looks.empty())
-        lost << counted(uses.looks.size(), tr("1 look"), tr("%1 looks"));
+        lost << tr("%n look(s)", nullptr, static_cast<int>(uses.looks.size()));
     auto* box = new QMessageBox(this);
     box->setAttribute(Qt::WA_DeleteOnClose);
-    box->setText(tr("%1 follow the palette “%2”. They keep its values and follow it no more.")
+    box->setText(tr("The palette “%2” is used by %1. Its values stay there and follow it no more.")
                      .arg(lost.join(", "), toQt(p->name)));
     auto* gone = box->addButton(tr("Delete it"), QMessageBox::DestructiveRole);
     box->addButton(tr("Keep it"), QMessageBox::RejectRole);

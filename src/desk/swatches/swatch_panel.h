@@ -43,6 +43,7 @@ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    static QStringList kindNames(); // by SwatchModel::Filter
     void markChosen();
     void renamePalette(const show::Palette& palette);
 

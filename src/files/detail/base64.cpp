@@ -26,7 +26,7 @@ std::string toBase64(std::string_view bytes) {
 }
 
 Result<std::string> fromBase64(std::string_view text) {
-    const auto bad = fail(ErrorCode::BadSyntax, "not readable as base64");
+    const auto bad = fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "not readable as base64"));
     if (text.size() % 4 != 0)
         return bad;
     std::array<std::int8_t, 256> value;

@@ -90,20 +90,21 @@ public:
         for (const auto& m : modes.children("DMXMode"))
             gather(m);
         if (type_.partCount() > light::kMostParts)
-            return bad("DMXModes", fmt::format("{} emitters, flags, wheels and axes: at most {}",
-                                               type_.partCount(), light::kMostParts));
+            return bad("DMXModes",
+                       say(ZELO_TEXT("core", "{} emitters, flags, wheels and axes: at most {}"),
+                           type_.partCount(), light::kMostParts));
         std::vector<Mode> all;
         for (const auto& m : modes.children("DMXMode")) {
             auto mode = readMode(m);
             if (!mode)
                 return passOn(mode.error(),
-                              fmt::format("DMXMode '{}'", m.attribute("Name").value()));
+                              say(ZELO_TEXT("core", "DMXMode '{}'"), m.attribute("Name").value()));
             all.push_back(std::move(*mode));
             if (all.size() > kMostModes)
-                return bad("DMXModes", fmt::format("more than {} modes", kMostModes));
+                return bad("DMXModes", say(ZELO_TEXT("core", "more than {} modes"), kMostModes));
         }
         if (all.empty())
-            return bad("DMXModes", "no modes");
+            return bad("DMXModes", say(ZELO_TEXT("core", "no modes")));
         return all;
     }
 
@@ -173,7 +174,8 @@ private:
         auto flag = known != named_.filters.end() ? known->second
                                                   : *modelledFlag(f.attribute("Attribute").value());
         if (known == named_.filters.end())
-            type_.notes.push_back(fmt::format("flag {}: no filter, transmittance modelled", name));
+            type_.notes.push_back(
+                say(ZELO_TEXT("core", "flag {}: no filter, transmittance modelled"), name));
         flags_[name] = type_.flags.size();
         type_.flags.push_back(std::move(flag));
     }
@@ -218,7 +220,8 @@ private:
             constexpr double kWholeTint = 0.02; // of a tint told as a share
             axis.from *= kWholeTint;
             axis.to *= kWholeTint;
-            type_.notes.push_back("Tint: told as a share, taken as Duv ±0.02");
+            type_.notes.push_back(
+                say(ZELO_TEXT("core", "Tint: told as a share, taken as Duv ±0.02")));
         }
         if (word.kind == EngineKind::HueSaturation && !word.second && axis.to == 1)
             axis.to = 360;
@@ -245,24 +248,27 @@ private:
                 continue;
             for (const int offset : channel->offsets) {
                 if (!owner.emplace(offset, channel->attribute).second)
-                    return bad(channel->attribute,
-                               fmt::format("offset {} is taken by {}", offset, owner[offset]));
+                    return bad(
+                        channel->attribute,
+                        say(ZELO_TEXT("core", "offset {} is taken by {}"), offset, owner[offset]));
                 mode.footprint = std::max(mode.footprint, offset);
             }
             if (channel->role == Role::Dimmer && mode.dimmer()) {
                 channel->role = Role::Other;
-                type_.notes.push_back(
-                    fmt::format("mode '{}': a second dimmer is left at home", mode.name));
+                type_.notes.push_back(say(
+                    ZELO_TEXT("core", "mode '{}': a second dimmer is left at home"), mode.name));
             }
             mode.channels.push_back(std::move(*channel));
             if (mode.channels.size() > kMostChannels)
-                return bad("DMXChannels", fmt::format("more than {} channels", kMostChannels));
+                return bad("DMXChannels",
+                           say(ZELO_TEXT("core", "more than {} channels"), kMostChannels));
         }
         if (other_breaks)
             type_.notes.push_back(
-                fmt::format("mode '{}': only the channels of its first break are read", mode.name));
+                say(ZELO_TEXT("core", "mode '{}': only the channels of its first break are read"),
+                    mode.name));
         if (mode.channels.empty())
-            return bad("DMXChannels", "no channels");
+            return bad("DMXChannels", say(ZELO_TEXT("core", "no channels")));
         std::sort(mode.channels.begin(), mode.channels.end(),
                   [](const Channel& a, const Channel& b) {
                       return a.offsets.front() < b.offsets.front();
@@ -277,14 +283,16 @@ private:
         for (const auto part : split(offset, ',')) {
             const auto n = toInteger(part);
             if (!n || *n < 1 || *n > 512 || channel.offsets.size() == 4)
-                return bad(channel.attribute, fmt::format("Offset '{}': expected up to four "
-                                                          "numbers from 1 to 512",
-                                                          offset));
+                return bad(channel.attribute,
+                           say(ZELO_TEXT("core", "Offset '{}': expected up to four "
+                                                 "numbers from 1 to 512"),
+                               offset));
             channel.offsets.push_back(*n);
         }
         if (channel.offsets.size() > 3) { // 24 bit are kept; a fourth byte is finer than light
             channel.offsets.resize(3);
-            type_.notes.push_back(channel.attribute + ": its fourth byte is left at 0");
+            type_.notes.push_back(
+                say(ZELO_TEXT("core", "{}: its fourth byte is left at 0"), channel.attribute));
         }
         return {};
     }
@@ -321,7 +329,8 @@ private:
             !profile.empty()) {
             const auto known = named_.profiles.find(profile);
             if (known == named_.profiles.end())
-                return bad(channel.attribute, fmt::format("DMXProfile '{}' is not there", profile));
+                return bad(channel.attribute,
+                           say(ZELO_TEXT("core", "DMXProfile '{}' is not there"), profile));
             channel.response = known->second;
         }
         setStretch(node, function, channel);
@@ -334,14 +343,15 @@ private:
             return passOn(part.error());
         if (!*part) {
             type_.notes.push_back(
-                fmt::format("channel {} is left at home: it drives no emitter", channel.attribute));
+                say(ZELO_TEXT("core", "channel {} is left at home: it drives no emitter"),
+                    channel.attribute));
             return channel;
         }
         channel.part = type_.indexOf(**part);
         channel.name = type_.partName(channel.part);
         if (!taken.insert(channel.part).second) {
             type_.notes.push_back(
-                fmt::format("a second channel for {} is left at home", channel.name));
+                say(ZELO_TEXT("core", "a second channel for {} is left at home"), channel.name));
             return channel;
         }
         channel.role = Role::Part;
@@ -355,22 +365,23 @@ private:
             const std::string name = f.attribute("Emitter").value();
             const auto emitter = named_.emitters.find(name);
             if (emitter == named_.emitters.end())
-                return bad(channel.attribute, fmt::format("Emitter '{}' is not there", name));
+                return bad(channel.attribute,
+                           say(ZELO_TEXT("core", "Emitter '{}' is not there"), name));
             return std::optional(Part{PartKind::Emitter, emitter->second});
         }
         case Use::Flag: {
             const auto flag = flags_.find(flagName(f));
             if (flag == flags_.end())
-                return bad(channel.attribute,
-                           fmt::format("Filter '{}' is not there", f.attribute("Filter").value()));
+                return bad(channel.attribute, say(ZELO_TEXT("core", "Filter '{}' is not there"),
+                                                  f.attribute("Filter").value()));
             setInsertion(f, channel);
             return std::optional(Part{PartKind::Flag, flag->second});
         }
         case Use::Wheel: {
             const auto wheel = wheels_.find(f.attribute("Wheel").value());
             if (wheel == wheels_.end())
-                return bad(channel.attribute,
-                           fmt::format("Wheel '{}' is not there", f.attribute("Wheel").value()));
+                return bad(channel.attribute, say(ZELO_TEXT("core", "Wheel '{}' is not there"),
+                                                  f.attribute("Wheel").value()));
             setPlaces(f, type_.wheels[wheel->second], channel);
             return std::optional(Part{PartKind::Wheel, wheel->second});
         }

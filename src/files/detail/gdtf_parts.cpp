@@ -53,14 +53,16 @@ Result<colour::Samples> readPoints(const pugi::xml_node& measurement) {
         const auto nm = toNumber(p.attribute("WaveLength").value());
         const auto energy = toNumber(p.attribute("Energy").value());
         if (!nm || !energy)
-            return fail(ErrorCode::BadValue,
-                        "MeasurementPoint {}: WaveLength '{}' and Energy '{}' must be numbers",
-                        samples.values.size() + 1, p.attribute("WaveLength").value(),
-                        p.attribute("Energy").value());
+            return fail(
+                ErrorCode::BadValue,
+                ZELO_TEXT("core",
+                          "MeasurementPoint {}: WaveLength '{}' and Energy '{}' must be numbers"),
+                samples.values.size() + 1, p.attribute("WaveLength").value(),
+                p.attribute("Energy").value());
         samples.wavelengths_nm.push_back(*nm);
         samples.values.push_back(*energy);
         if (samples.values.size() > colour::kMostSamples)
-            return fail(ErrorCode::TooLarge, "too many MeasurementPoints");
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "too many MeasurementPoints"));
     }
     return samples;
 }
@@ -93,7 +95,7 @@ double number(const pugi::xml_node& node, const char* attribute, double otherwis
     return sane(toNumber(node.attribute(attribute).value()).value_or(otherwise));
 }
 
-tl::unexpected<Error> bad(const std::string& where, std::string what) {
+tl::unexpected<Error> bad(const std::string& where, Sentence what) {
     return passOn(Error{ErrorCode::BadValue, std::move(what), {}}, where);
 }
 
@@ -116,7 +118,7 @@ Result<Emitter> readEmitter(const pugi::xml_node& node, Notes& notes) {
     emitter.name = node.attribute("Name").value();
     const std::string where = "Emitter '" + emitter.name + "'";
     if (emitter.name.empty())
-        return bad("Emitter", "an emitter needs a Name");
+        return bad("Emitter", say(ZELO_TEXT("core", "an emitter needs a Name")));
     const auto measurements = measurementsOf(node);
     std::vector<colour::Spectrum> spectra;
     for (const auto& m : measurements) {
@@ -135,22 +137,28 @@ Result<Emitter> readEmitter(const pugi::xml_node& node, Notes& notes) {
     } else if (const auto made = modelled(node)) {
         emitter.spectrum = *made;
         emitter.modelled = true;
-        notes.push_back(fmt::format("{}: no measurement, spectrum modelled", where));
+        notes.push_back(say(ZELO_TEXT("core", "{}: no measurement, spectrum modelled"), where));
     } else {
-        return bad(where, "no Measurement, and no Color or DominantWaveLength to model one from");
+        return bad(
+            where,
+            say(ZELO_TEXT("core",
+                          "no Measurement, and no Color or DominantWaveLength to model one from")));
     }
     if (!(cd >= 0) || cd > 1e9)
-        return bad(where, fmt::format("LuminousIntensity {}: must be within 0..1e9 cd", cd));
+        return bad(where,
+                   say(ZELO_TEXT("core", "LuminousIntensity {}: must be within 0..1e9 cd"), cd));
     const double y = emitter.xyz().Y;
     if (cd == 0) {
         const auto xyY = colourOf(node, "Color");
         cd = xyY && (*xyY)[2] > 0 ? (*xyY)[2] : 0;
         if (cd > 0)
-            notes.push_back(fmt::format("{}: no LuminousIntensity, its Color's is taken", where));
+            notes.push_back(
+                say(ZELO_TEXT("core", "{}: no LuminousIntensity, its Color's is taken"), where));
         else if (y > 0)
-            notes.push_back(fmt::format("{}: no LuminousIntensity, its energies are taken as "
-                                        "W/(sr nm)",
-                                        where));
+            notes.push_back(
+                say(ZELO_TEXT("core", "{}: no LuminousIntensity, its energies are taken as "
+                                      "W/(sr nm)"),
+                    where));
     }
     const double scale = y > 0 && cd > 0 ? cd / y : 1;
     emitter.spectrum = emitter.spectrum.scaled(scale);
@@ -173,7 +181,7 @@ Result<Flag> readFilter(const pugi::xml_node& node, Notes& notes) {
     flag.name = node.attribute("Name").value();
     const std::string where = "Filter '" + flag.name + "'";
     if (flag.name.empty())
-        return bad("Filter", "a filter needs a Name");
+        return bad("Filter", say(ZELO_TEXT("core", "a filter needs a Name")));
     for (const auto& m : measurementsOf(node)) {
         auto samples = readPoints(m);
         if (!samples)
@@ -196,10 +204,10 @@ Result<Flag> readFilter(const pugi::xml_node& node, Notes& notes) {
     const auto xyY = colourOf(node, "Color");
     const auto smooth = xyY ? smoothOf(*xyY) : std::nullopt;
     if (!smooth)
-        return bad(where, "no Measurement, and no Color to model one from");
+        return bad(where, say(ZELO_TEXT("core", "no Measurement, and no Color to model one from")));
     flag.modelled = true;
     flag.points = {{1, light::densityOf(smooth->scaled(1 / smooth->largest()))}};
-    notes.push_back(fmt::format("{}: no measurement, transmittance modelled", where));
+    notes.push_back(say(ZELO_TEXT("core", "{}: no measurement, transmittance modelled"), where));
     return flag;
 }
 
@@ -209,7 +217,7 @@ Result<light::Wheel> readWheel(const pugi::xml_node& node,
     wheel.name = node.attribute("Name").value();
     const std::string where = "Wheel '" + wheel.name + "'";
     if (wheel.name.empty())
-        return bad("Wheel", "a wheel needs a Name");
+        return bad("Wheel", say(ZELO_TEXT("core", "a wheel needs a Name")));
     for (const auto& s : node.children("Slot")) {
         light::Slot slot;
         slot.name = s.attribute("Name").value();
@@ -218,23 +226,24 @@ Result<light::Wheel> readWheel(const pugi::xml_node& node,
         if (const std::string name = s.attribute("Filter").value(); !name.empty()) {
             const auto filter = filters.find(name);
             if (filter == filters.end())
-                return bad(where, fmt::format("Filter '{}' is not there", name));
+                return bad(where, say(ZELO_TEXT("core", "Filter '{}' is not there"), name));
             slot.transmittance = filter->second.transmittance(1);
             slot.modelled = filter->second.modelled;
         } else if (const auto xyY = colourOf(s, "Color"); xyY && (*xyY)[2] < kOpen) {
             if (const auto smooth = smoothOf(*xyY)) {
                 slot.transmittance = smooth->scaled(1 / smooth->largest());
                 slot.modelled = true;
-                notes.push_back(
-                    fmt::format("{}: slot '{}' is modelled from its colour", where, slot.name));
+                notes.push_back(say(ZELO_TEXT("core", "{}: slot '{}' is modelled from its colour"),
+                                    where, slot.name));
             }
         }
         wheel.places.push_back(std::move(slot));
         if (wheel.places.size() > light::Wheel::kMostSlots)
-            return bad(where, fmt::format("more than {} slots", light::Wheel::kMostSlots));
+            return bad(where,
+                       say(ZELO_TEXT("core", "more than {} slots"), light::Wheel::kMostSlots));
     }
     if (wheel.places.empty())
-        return bad(where, "no slots");
+        return bad(where, say(ZELO_TEXT("core", "no slots")));
     return wheel;
 }
 
@@ -255,7 +264,7 @@ Result<Response> readProfile(const pugi::xml_node& node) {
     auto response = Response::ofPieces(std::move(pieces));
     if (!response)
         return passOn(response.error(),
-                      fmt::format("DMXProfile '{}'", node.attribute("Name").value()));
+                      say(ZELO_TEXT("core", "DMXProfile '{}'"), node.attribute("Name").value()));
     return response;
 }
 

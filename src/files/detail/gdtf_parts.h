@@ -12,12 +12,12 @@ namespace zelo::files::gdtf {
 
 double sane(double value); // within ±1e9; what is nearer to 0 than 1e-12 is 0
 double number(const pugi::xml_node& node, const char* attribute, double otherwise);
-tl::unexpected<Error> bad(const std::string& where, std::string what);
+tl::unexpected<Error> bad(const std::string& where, Sentence what);
 
 // "0.3,0.3,1200" → x, y, Y.
 std::optional<std::array<double, 3>> colourOf(const pugi::xml_node& node, const char* attribute);
 
-using Notes = std::vector<std::string>;
+using Notes = std::vector<Sentence>;
 
 // Of several Measurements the one at the highest Physical is full; the others are droop.
 Result<light::Emitter> readEmitter(const pugi::xml_node& node, Notes& notes);

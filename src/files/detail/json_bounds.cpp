@@ -20,7 +20,7 @@ public:
     bool number_float(number_float_t, const string_t&) override { return count(); }
     bool string(string_t& text) override {
         return (text.size() <= kLongestJsonText || key_ == "gdtf" ||
-                stop("a text of more than {} bytes", kLongestJsonText)) &&
+                stop(ZELO_TEXT("core", "a text of more than {} bytes"), kLongestJsonText)) &&
                count();
     }
     bool binary(binary_t&) override { return false; }
@@ -31,7 +31,7 @@ public:
     bool key(string_t& name) override {
         key_ = name;
         return ++members_.back() <= kMostMembers ||
-               stop("more than {} members in one object", kMostMembers);
+               stop(ZELO_TEXT("core", "more than {} members in one object"), kMostMembers);
     }
     bool parse_error(std::size_t at, const std::string&,
                      const nlohmann::detail::exception& e) override {
@@ -40,23 +40,25 @@ public:
         return false;
     }
 
-    std::string too_much; // empty: within bounds
+    Sentence too_much;    // empty: within bounds
     std::size_t byte = 0; // of a fault
     bool out_of_range = false;
 
 private:
     template <class... Args>
     bool stop(fmt::format_string<Args...> format, Args&&... args) {
-        too_much = fmt::format(format, std::forward<Args>(args)...);
+        too_much = say(format, std::forward<Args>(args)...);
         return false;
     }
     bool count() {
-        return ++values_ <= kMostJsonValues || stop("more than {} values", kMostJsonValues);
+        return ++values_ <= kMostJsonValues ||
+               stop(ZELO_TEXT("core", "more than {} values"), kMostJsonValues);
     }
     bool open() {
         members_.push_back(0);
         if (static_cast<int>(members_.size()) > kDeepestJson)
-            return stop("more than {} lists and objects in each other", kDeepestJson);
+            return stop(ZELO_TEXT("core", "more than {} lists and objects in each other"),
+                        kDeepestJson);
         return count();
     }
     bool close() {
@@ -68,9 +70,9 @@ private:
     std::size_t values_ = 0;
 };
 
-std::string lineOf(std::string_view text, std::size_t byte) {
+Sentence lineOf(std::string_view text, std::size_t byte) {
     const auto before = text.substr(0, std::min(byte, text.size()));
-    return fmt::format("line {}", 1 + std::count(before.begin(), before.end(), '\n'));
+    return say(ZELO_TEXT("core", "line {}"), 1 + std::count(before.begin(), before.end(), '\n'));
 }
 
 } // namespace
@@ -84,10 +86,13 @@ Result<Json> boundedJson(std::string_view text) {
     Bounds bounds;
     if (!Json::sax_parse(text.begin(), text.end(), &bounds)) {
         if (!bounds.too_much.empty())
-            return fail(ErrorCode::TooLarge, "{}", bounds.too_much);
+            return passOn(Error{ErrorCode::TooLarge, bounds.too_much, {}});
         if (bounds.out_of_range) // 1e999
-            return fail(ErrorCode::BadValue, "a number in it is too large for any computer");
-        return passOn(Error{ErrorCode::BadSyntax, "not readable as JSON from here", {}},
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "a number in it is too large for any computer"));
+        return passOn(Error{ErrorCode::BadSyntax,
+                            say(ZELO_TEXT("core", "not readable as JSON from here")),
+                            {}},
                       lineOf(text, bounds.byte));
     }
     return Json::parse(text.begin(), text.end(), nullptr, false);

@@ -42,7 +42,7 @@ public:
     JsonObject(const Json& json, const JsonPath& path) : json_(json), path_(path) {
         known_.reserve(16);
         if (!json_.is_object())
-            complain("", "expected an object {…}");
+            complain("", say(ZELO_TEXT("core", "expected an object {{…}}")));
     }
 
     double number(const char* name, double otherwise, double least, double most) {
@@ -51,8 +51,8 @@ public:
             return otherwise;
         const double value = j->is_number() ? j->get<double>() : NAN;
         if (!(value >= least && value <= most)) {
-            complain(name, fmt::format("{}: must be a number within {}..{}",
-                                       j->dump().substr(0, 40), least, most));
+            complain(name, say(ZELO_TEXT("core", "{}: must be a number within {}..{}"),
+                               j->dump().substr(0, 40), least, most));
             return otherwise;
         }
         return value;
@@ -60,13 +60,13 @@ public:
     int integer(const char* name, int otherwise, int least, int most) {
         const double value = number(name, otherwise, least, most);
         if (value != std::floor(value))
-            complain(name, fmt::format("{}: must be a whole number", value));
+            complain(name, say(ZELO_TEXT("core", "{}: must be a whole number"), value));
         return static_cast<int>(value);
     }
     bool flag(const char* name) { // false when it is not there
         const Json* j = member(name);
         if (j && !j->is_boolean())
-            complain(name, "expected true or false");
+            complain(name, say(ZELO_TEXT("core", "expected true or false")));
         return j && j->is_boolean() && j->get<bool>();
     }
     std::string text(const char* name, std::string otherwise = {}) {
@@ -74,7 +74,7 @@ public:
         if (!j)
             return otherwise;
         if (!j->is_string()) {
-            complain(name, "expected text");
+            complain(name, say(ZELO_TEXT("core", "expected text")));
             return otherwise;
         }
         return j->get<std::string>();
@@ -86,7 +86,7 @@ public:
         if (!j)
             return;
         if (!j->is_array() || j->size() > most) {
-            complain(name, fmt::format("expected a list of at most {}", most));
+            complain(name, say(ZELO_TEXT("core", "expected a list of at most {}"), most));
             return;
         }
         const JsonPath list = at(name);
@@ -116,9 +116,9 @@ public:
             inside_.emplace_back(name, std::move(rest));
     }
     JsonPath at(const char* name) const { return {path_, name}; }
-    void complain(const char* name, std::string what) {
+    void complain(const char* name, Sentence what) {
         if (!error_)
-            error_ = Error{ErrorCode::BadValue, std::move(what), at(name).text()};
+            error_ = Error{ErrorCode::BadValue, std::move(what), {at(name).text()}};
     }
     void take(const std::optional<Error>& error) {
         if (!error_)

@@ -17,15 +17,17 @@ Result<std::string> plainText(std::string_view bytes) {
             ++count;
             length = 0;
         } else if (++length > kLongestLine) {
-            return fail(ErrorCode::TooLarge, "line {}: longer than {} bytes", count, kLongestLine);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "line {}: longer than {} bytes"),
+                        count, kLongestLine);
         }
         if (count > kMostLines)
-            return fail(ErrorCode::TooLarge, "more than {} lines", kMostLines);
+            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} lines"), kMostLines);
     }
     return toUtf8(std::string(bytes));
 }
 
-Result<std::unique_ptr<pugi::xml_document>> boundedXml(std::string_view bytes, const char* what) {
+Result<std::unique_ptr<pugi::xml_document>> boundedXml(std::string_view bytes,
+                                                       const Sentence& what) {
     std::size_t marks = 0;
     std::size_t equals = 0;
     for (const char c : bytes) {
@@ -34,8 +36,8 @@ Result<std::unique_ptr<pugi::xml_document>> boundedXml(std::string_view bytes, c
     }
     if (marks > kMostXmlMarks || equals > kMostXmlEquals)
         return passOn(Error{ErrorCode::TooLarge,
-                            fmt::format("more than {} elements or {} attributes", kMostXmlMarks / 2,
-                                        kMostXmlEquals),
+                            say(ZELO_TEXT("core", "more than {} elements or {} attributes"),
+                                kMostXmlMarks / 2, kMostXmlEquals),
                             {}},
                       what);
     auto doc = std::make_unique<pugi::xml_document>();
@@ -51,9 +53,9 @@ Result<std::unique_ptr<pugi::xml_document>> boundedXml(std::string_view bytes, c
         const auto before = bytes.substr(
             0, std::min(bytes.size(),
                         static_cast<std::size_t>(std::max<std::ptrdiff_t>(0, parsed.offset))));
-        return passOn(
-            Error{ErrorCode::BadSyntax, parsed.description(), {}},
-            fmt::format("{} line {}", what, 1 + std::count(before.begin(), before.end(), '\n')));
+        return passOn(Error{ErrorCode::BadSyntax, parsed.description(), {}},
+                      say(ZELO_TEXT("core", "{} line {}"), what,
+                          1 + std::count(before.begin(), before.end(), '\n')));
     }
     return doc;
 }

@@ -21,6 +21,7 @@ inline constexpr std::size_t kMostXmlMarks = 2'000'000;  // tags, opening and cl
 inline constexpr std::size_t kMostXmlEquals = 3'000'000; // attributes, at most
 
 // BadSyntax with the line; TooLarge. `what`: the file's name for the message.
-Result<std::unique_ptr<pugi::xml_document>> boundedXml(std::string_view bytes, const char* what);
+Result<std::unique_ptr<pugi::xml_document>> boundedXml(std::string_view bytes,
+                                                       const Sentence& what);
 
 } // namespace zelo::files

@@ -44,10 +44,11 @@ colour::Spectrum readSpectrum(JsonObject& o, const char* name) {
         });
     }
     if (count != grid.size())
-        o.complain(name, "expected 401 powers, 380 to 780 nm");
+        o.complain(name, say(ZELO_TEXT("core", "expected 401 powers, 380 to 780 nm")));
     for (double& power : grid) {
         if (!(power >= 0 && power <= show::kMostPower)) {
-            o.complain(name, fmt::format("a power must be within 0..{}", show::kMostPower));
+            o.complain(name,
+                       say(ZELO_TEXT("core", "a power must be within 0..{}"), show::kMostPower));
             power = 0;
         }
         power = static_cast<double>(static_cast<float>(power));
@@ -69,7 +70,7 @@ std::string spectrumText(const colour::Spectrum& spectrum) {
 std::string shortText(JsonObject& o, const char* name, std::size_t longest = show::kLongestName) {
     std::string text = o.text(name);
     if (auto ok = show::checkText(name, text, longest); !ok)
-        o.complain(name, ok.error().detail);
+        o.complain(name, ok.error().what);
     return text;
 }
 
@@ -80,19 +81,22 @@ void readHead(JsonObject& o, show::Head<Id>& head) {
     head.locked = o.flag("locked");
 }
 
-ColourWish readColour(const Json& json, const JsonPath& path, std::vector<std::string>& notes,
+ColourWish readColour(const Json& json, const JsonPath& path, std::vector<Sentence>& notes,
                       std::optional<Error>& error) {
     JsonObject o(json, path);
     ColourWish wish;
     const std::string text = shortText(o, "asked", show::kLongestNote); // it may be a file's path
     if (text.empty())
-        o.complain("asked", "is missing: a colour such as \"gel:214@3200\"");
+        o.complain("asked",
+                   say(ZELO_TEXT("core", "is missing: a colour such as \"gel:214@3200\"")));
     std::vector<double> uv;
     o.each("uv", 2, [&](const Json& j, const JsonPath& at) {
         if (j.is_number() && std::abs(j.get<double>()) <= 1)
             uv.push_back(j.get<double>());
         else
-            o.take(Error{ErrorCode::BadValue, "expected a number within -1..1", at.text()});
+            o.take(Error{ErrorCode::BadValue,
+                         say(ZELO_TEXT("core", "expected a number within -1..1")),
+                         {at.text()}});
     });
     if (uv.size() == 2)
         wish.uv = {uv[0], uv[1]};
@@ -101,21 +105,24 @@ ColourWish readColour(const Json& json, const JsonPath& path, std::vector<std::s
     } else if (!text.empty()) {
         const bool known = wish.uv.u >= 0 && wish.uv.v > 0.01;
         wish.asked = known ? light::AskedUv{wish.uv.u, wish.uv.v} : light::AskedUv{};
-        notes.push_back(fmt::format("{}: {}; taken for the colour kept with it",
-                                    o.at("asked").text(), asked.error().text()));
+        notes.push_back(say(ZELO_TEXT("core", "{}: {}; taken for the colour kept with it"),
+                            o.at("asked").text(), asked.error().text()));
     }
     const auto name = o.text("intent", "truest");
     if (const auto intent = mix::intentNamed(name))
         wish.intent = *intent;
     else
-        o.complain("intent",
-                   fmt::format("'{}': expected brightest, truest, kindest or leanest", name));
+        o.complain(
+            "intent",
+            say(ZELO_TEXT("core", "'{}': expected brightest, truest, kindest or leanest"), name));
     wish.give_up = o.number("give_up", 0.3, 0, 1);
     o.each("keep_out", show::kMostNames, [&](const Json& j, const JsonPath& at) {
         if (j.is_string())
             wish.keep_out.push_back(j.get<std::string>());
         else
-            o.take(Error{ErrorCode::BadValue, "expected the name of an emitter", at.text()});
+            o.take(Error{ErrorCode::BadValue,
+                         say(ZELO_TEXT("core", "expected the name of an emitter")),
+                         {at.text()}});
     });
     if (const Json* pins = o.member("pins")) {
         JsonObject p(*pins, o.at("pins"));
@@ -129,7 +136,7 @@ ColourWish readColour(const Json& json, const JsonPath& path, std::vector<std::s
     return wish;
 }
 
-std::optional<ColourWish> readColourMember(JsonObject& o, std::vector<std::string>& notes) {
+std::optional<ColourWish> readColourMember(JsonObject& o, std::vector<Sentence>& notes) {
     const Json* colour = o.member("colour");
     if (!colour)
         return std::nullopt;
@@ -149,14 +156,17 @@ show::PartLevels readParts(JsonObject& o) {
             for (const auto& [part, level] : json->items())
                 parts[part] = p.number(part.c_str(), 0, 0, 1);
         else
-            p.complain("", fmt::format("expected at most {} levels by name", show::kMostNames));
+            p.complain(
+                "", say(ZELO_TEXT("core", "expected at most {} levels by name"), show::kMostNames));
         o.take(p.error());
     }
     std::size_t i = 0;
     o.each("drives", light::kMostParts, [&](const Json& j, const JsonPath& at) {
         const double drive = j.is_number() ? j.get<double>() : -1;
         if (!(drive >= 0 && drive <= 1))
-            o.take(Error{ErrorCode::BadValue, "a drive must be within 0..1", at.text()});
+            o.take(Error{ErrorCode::BadValue,
+                         say(ZELO_TEXT("core", "a drive must be within 0..1")),
+                         {at.text()}});
         else
             parts[fmt::format("#{}", ++i)] = drive;
     });
@@ -171,20 +181,20 @@ std::optional<show::Source<T>> sourceOf(JsonObject& o, const char* link, std::op
     if (const auto* palette = id ? to.show.palette(id) : nullptr; palette && palette->*has)
         return show::Source<T>(id);
     if (id)
-        to.notes.push_back(fmt::format("{}: follows palette {}, which is not there: {}",
-                                       o.at(link).text(), id.value,
-                                       here ? "it stays as it was" : "left out"));
+        to.notes.push_back(say(ZELO_TEXT("core", "{}: follows palette {}, which is not there: {}"),
+                               o.at(link).text(), id.value,
+                               here ? "it stays as it was" : "left out"));
     return here ? std::optional(show::Source<T>(std::move(*here))) : std::nullopt;
 }
 
-std::vector<FixtureId> fixturesOf(JsonObject& o, const Show& show,
-                                  std::vector<std::string>& notes) {
+std::vector<FixtureId> fixturesOf(JsonObject& o, const Show& show, std::vector<Sentence>& notes) {
     std::vector<FixtureId> ids;
     const auto add = [&](int id, const JsonPath& at) {
         if (show.fixture({id}))
             ids.push_back({id});
         else
-            notes.push_back(fmt::format("{}: no fixture with id {}: left out", at.text(), id));
+            notes.push_back(
+                say(ZELO_TEXT("core", "{}: no fixture with id {}: left out"), at.text(), id));
     };
     if (o.member("fixture"))
         add(o.integer("fixture", 0, 1, show::kLastId), o.at("fixture"));
@@ -193,10 +203,12 @@ std::vector<FixtureId> fixturesOf(JsonObject& o, const Show& show,
         if (sound)
             add(j.get<int>(), at);
         else
-            o.take(Error{ErrorCode::BadValue, "expected the id of a fixture", at.text()});
+            o.take(Error{ErrorCode::BadValue,
+                         say(ZELO_TEXT("core", "expected the id of a fixture")),
+                         {at.text()}});
     });
     if (!o.member("fixture") && !o.member("fixtures"))
-        o.complain("fixtures", "is missing: whose value is this?");
+        o.complain("fixtures", say(ZELO_TEXT("core", "is missing: whose value is this?")));
     return ids;
 }
 
@@ -227,7 +239,8 @@ show::Values readValues(JsonObject& top, const char* name, Reading& to) {
             if (static_cast<std::size_t>(at) < to.colours.size())
                 value.colour = to.colours[static_cast<std::size_t>(at)];
             else
-                o.complain("colour", fmt::format("{}: there is no such one in colours", at));
+                o.complain("colour",
+                           say(ZELO_TEXT("core", "{}: there is no such one in colours"), at));
         } else {
             colour = readColourMember(o, to.notes);
         }
@@ -246,7 +259,7 @@ show::Values readValues(JsonObject& top, const char* name, Reading& to) {
     const std::size_t count = values.size();
     auto table = show::Values::of(std::move(values));
     if (table.size() != count)
-        top.complain(name, "a fixture is there twice");
+        top.complain(name, say(ZELO_TEXT("core", "a fixture is there twice")));
     return table;
 }
 
@@ -259,7 +272,8 @@ void readPalettes(JsonObject& top, Reading& to) {
         show::Palette p;
         readHead(o, p);
         if (!p.id || p.name.empty() || !ids.insert(p.id).second || !names.insert(p.name).second)
-            o.complain("", "a palette needs an id and a name that no other has");
+            o.complain(
+                "", say(ZELO_TEXT("core", "a palette needs an id and a name that no other has")));
         if (o.member("intensity"))
             p.intensity = o.number("intensity", 0, 0, 1);
         p.colour = readColourMember(o, to.notes);
@@ -280,7 +294,7 @@ void readLooks(JsonObject& top, Reading& to) {
         show::Look look;
         readHead(o, look);
         if (look.id.value == 0 || look.name.empty() || !ids.insert(look.id).second)
-            o.complain("", "a look needs an id of its own and a name");
+            o.complain("", say(ZELO_TEXT("core", "a look needs an id of its own and a name")));
         look.values = readValues(o, "values", to);
         look.unknown = o.unknown();
         to.show.last_look_id = std::max(to.show.last_look_id, look.id.value);
@@ -299,7 +313,9 @@ std::vector<show::Point> readOutline(JsonObject& o, const char* name) {
         if (json.is_array() && json.size() == 2 && json[0].is_number() && json[1].is_number())
             outline.push_back({json[0].get<double>(), json[1].get<double>()});
         else
-            o.take(Error{ErrorCode::BadValue, "expected a point [x_m, y_m]", at.text()});
+            o.take(Error{ErrorCode::BadValue,
+                         say(ZELO_TEXT("core", "expected a point [x_m, y_m]")),
+                         {at.text()}});
     });
     return outline;
 }
@@ -333,7 +349,7 @@ void readStage(JsonObject& top, Reading& to) {
     top.take(o.error());
     auto checked = show::changeStage(std::make_shared<const Show>(), stage);
     if (!checked)
-        top.complain("stage", checked.error().detail);
+        top.complain("stage", checked.error().what);
     to.show.stage = std::make_shared<const show::StagePlan>(std::move(stage));
 }
 
@@ -344,7 +360,7 @@ void readMeasured(JsonObject& top, Reading& to) {
         show::Measured m;
         m.name = shortText(o, "name");
         if (m.name.empty())
-            o.complain("name", "a measured light needs a name");
+            o.complain("name", say(ZELO_TEXT("core", "a measured light needs a name")));
         m.spectrum = readSpectrum(o, "spectrum");
         m.unknown = o.unknown();
         const std::string name = m.name;
@@ -368,7 +384,8 @@ void readCalibration(JsonObject& fixture, show::Fixture& to) {
             for (const auto& [name, spectrum] : emitters->items())
                 calibration.emitters[name] = readSpectrum(e, name.c_str());
         else
-            e.complain("", fmt::format("expected at most {} spectra by name", show::kMostNames));
+            e.complain("", say(ZELO_TEXT("core", "expected at most {} spectra by name"),
+                               show::kMostNames));
         o.take(e.error());
     }
     calibration.unknown = o.unknown();
@@ -385,13 +402,13 @@ void readTypes(JsonObject& top, Reading& to) {
         const auto bytes = fromBase64(o.text("gdtf"));
         top.take(o.error());
         if (!bytes)
-            return top.take(Error{bytes.error().code, bytes.error().detail, path.text() + ".gdtf"});
-        auto files = unzipped(*bytes, "a GDTF archive", &to.unpacked_left);
+            return top.take(Error{bytes.error().code, bytes.error().what, {path.text() + ".gdtf"}});
+        auto files = unzipped(*bytes, say(ZELO_TEXT("core", "a GDTF archive")), &to.unpacked_left);
         auto type = files ? typeOfFiles(std::move(*files)) : passOn(files.error());
         if (!type || id.empty())
             return top.take(Error{ErrorCode::BadValue,
                                   type ? "a fixture type needs an id" : type.error().text(),
-                                  path.text()});
+                                  {path.text()}});
         type->id = id;
         types.emplace_back(id, std::make_shared<const light::FixtureType>(std::move(*type)));
     });
@@ -402,11 +419,14 @@ void readOutputs(JsonObject& top, Reading& to) {
     std::vector<light::Asked> favourites;
     top.each("favourites", show::kMostKept, [&](const Json& j, const JsonPath& at) {
         if (!j.is_string())
-            return top.take(Error{ErrorCode::BadValue, "expected a colour as text", at.text()});
+            return top.take(Error{ErrorCode::BadValue,
+                                  say(ZELO_TEXT("core", "expected a colour as text")),
+                                  {at.text()}});
         if (auto asked = light::parseAsked(j.get<std::string>()))
             favourites.push_back(std::move(*asked));
         else
-            to.notes.push_back(at.text() + ": " + asked.error().text() + ": left out");
+            to.notes.push_back(
+                say(ZELO_TEXT("core", "{}: {}: left out"), at.text(), asked.error().sentence()));
     });
     if (!favourites.empty())
         to.show.favourites =
@@ -420,13 +440,14 @@ void readOutputs(JsonObject& top, Reading& to) {
         if (protocol == "Art-Net")
             line.protocol = show::Protocol::ArtNet;
         else if (protocol != "E1.31")
-            o.complain("protocol", fmt::format("'{}': expected E1.31 or Art-Net", protocol));
+            o.complain("protocol",
+                       say(ZELO_TEXT("core", "'{}': expected E1.31 or Art-Net"), protocol));
         line.address = o.text("address", "127.0.0.1");
         line.to = o.integer("to", 1, 0, 63999);
         line.on = !o.flag("off");
         line.unknown = o.unknown();
         if (const auto ok = show::checkOutput(line); !ok)
-            o.complain("", ok.error().detail);
+            o.complain("", ok.error().what);
         to.show.outputs.push_back(std::move(line));
         top.take(o.error());
     });
@@ -632,9 +653,10 @@ Result<Json> typeJson(const std::string& id, const std::shared_ptr<const light::
     };
     const auto json = [&](const Packed& p) -> Result<Json> {
         if (p.unpacked > left)
-            return fail(ErrorCode::TooLarge,
-                        "fixture type '{}': the show's types are more than {} MB in all", id,
-                        kMostUnpacked >> 20);
+            return fail(
+                ErrorCode::TooLarge,
+                ZELO_TEXT("core", "fixture type '{}': the show's types are more than {} MB in all"),
+                id, kMostUnpacked >> 20);
         left -= p.unpacked;
         return Json{{"id", id}, {"gdtf", p.text}};
     };
@@ -648,10 +670,10 @@ Result<Json> typeJson(const std::string& id, const std::shared_ptr<const light::
     }
     const auto bytes = zipped(gdtfFiles(*type));
     if (!bytes)
-        return passOn(bytes.error(), fmt::format("fixture type '{}'", id));
+        return passOn(bytes.error(), say(ZELO_TEXT("core", "fixture type '{}'"), id));
     std::size_t most = kMostUnpacked;
-    if (const auto back = unzipped(*bytes, "a GDTF archive", &most); !back)
-        return passOn(back.error(), fmt::format("fixture type '{}'", id));
+    if (const auto back = unzipped(*bytes, say(ZELO_TEXT("core", "a GDTF archive")), &most); !back)
+        return passOn(back.error(), say(ZELO_TEXT("core", "fixture type '{}'"), id));
     const Packed made{type, toBase64(*bytes), kMostUnpacked - most};
     const std::lock_guard lock(mutex);
     packed[type.get()] = made;

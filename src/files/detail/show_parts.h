@@ -20,7 +20,7 @@ struct Reading {
     show::Show show;
     std::vector<show::Source<show::ColourWish>> colours; // that values name by their place
     std::size_t unpacked_left = kMostUnpacked;           // of the types' archives
-    std::vector<std::string> notes;                      // what was left out or taken otherwise
+    std::vector<Sentence> notes;                         // what was left out or taken otherwise
 };
 
 // Each takes its members out of `top` into `to.show`; faults are left in `top`. Fixtures must be

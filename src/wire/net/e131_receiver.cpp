@@ -27,16 +27,20 @@ E131Receiver::open(const std::string& address, std::uint16_t port,
     asio::error_code error;
     const auto ip = asio::ip::make_address_v4(address, error);
     if (error)
-        return fail(ErrorCode::BadValue, "'{}': expected an IPv4 address", address);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': expected an IPv4 address"),
+                    address);
     std::unique_ptr<E131Receiver> receiver(new E131Receiver(std::move(take)));
     auto& s = *receiver->socket_;
     s.socket.open(udp::v4(), error);
     if (!error)
         s.socket.bind(udp::endpoint(ip, port), error);
     if (error == asio::error::address_in_use)
-        return fail(ErrorCode::Io, "{}:{} is in use: another receiver runs already", address, port);
+        return fail(ErrorCode::Io,
+                    ZELO_TEXT("core", "{}:{} is in use: another receiver runs already"), address,
+                    port);
     if (error)
-        return fail(ErrorCode::Io, "cannot listen on {}:{}: {}", address, port, error.message());
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "cannot listen on {}:{}: {}"), address, port,
+                    error.message());
     receiver->listen();
     s.thread = std::thread([&s] { s.context.run(); });
     return receiver;

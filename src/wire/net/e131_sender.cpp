@@ -28,11 +28,13 @@ Result<std::unique_ptr<E131Sender>> E131Sender::open(E131Settings settings) {
     const auto address =
         multicast ? asio::ip::address_v4() : asio::ip::make_address_v4(settings.address, error);
     if (error)
-        return fail(ErrorCode::BadValue, "'{}': expected an IPv4 address", settings.address);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': expected an IPv4 address"),
+                    settings.address);
     const auto from = settings.from.empty() ? asio::ip::address_v4::any()
                                             : asio::ip::make_address_v4(settings.from, error);
     if (error)
-        return fail(ErrorCode::BadValue, "'{}': expected an IPv4 address", settings.from);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': expected an IPv4 address"),
+                    settings.from);
     std::unique_ptr<E131Sender> sender(new E131Sender(std::move(settings)));
     auto& s = *sender->socket_;
     s.to = udp::endpoint(address, sender->settings_.port);
@@ -45,7 +47,7 @@ Result<std::unique_ptr<E131Sender>> E131Sender::open(E131Settings settings) {
     if (!error)
         s.socket.non_blocking(true, error);
     if (error)
-        return fail(ErrorCode::Io, "no socket for E1.31: {}", error.message());
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "no socket for E1.31: {}"), error.message());
     return sender;
 }
 

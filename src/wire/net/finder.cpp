@@ -186,14 +186,15 @@ void Finder::portDone(Port& port) {
             const auto same = std::find_if(state_.devices.begin(), state_.devices.end(),
                                            [&](const FoundDevice& d) { return d.uid == uid; });
             if (same != state_.devices.end()) {
-                const std::string line = "listed twice: two share one identity";
+                const Sentence line =
+                    say(ZELO_TEXT("core", "listed twice: two share one identity"));
                 if (same->troubles.empty() || same->troubles.back() != line)
                     same->troubles.push_back(line);
                 continue;
             }
             if (state_.devices.size() >= kMostDevices) {
-                state_.troubles = {
-                    fmt::format("more than {} devices: the rest is left out", kMostDevices)};
+                state_.troubles = {say(
+                    ZELO_TEXT("core", "more than {} devices: the rest is left out"), kMostDevices)};
                 return;
             }
             FoundDevice device;
@@ -254,12 +255,11 @@ void Finder::ask(Question& q) {
     port_->send(encoded(ArtRdm{port_address, encoded(m)}), node);
 }
 
-void Finder::trouble(std::size_t device, const std::string& line) {
+void Finder::trouble(std::size_t device, const Sentence& line) {
     const std::lock_guard lock(mutex_);
     auto& lines = state_.devices[device].troubles;
-    const auto kind = line.substr(0, line.find(':')); // one line of each kind is enough
-    if (std::none_of(lines.begin(), lines.end(),
-                     [&](const std::string& l) { return startsWith(l, kind); }))
+    if (std::none_of(lines.begin(), lines.end(), // one line of each kind is enough
+                     [&](const Sentence& l) { return l.form == line.form; }))
         lines.push_back(line);
 }
 
@@ -273,7 +273,7 @@ void Finder::takeRdm(const ArtRdm& rdm) {
         }
         for (std::size_t i = 0; from && i < step_.size(); ++i)
             if (state_.devices[i].uid == *from) // written on this thread alone
-                trouble(i, fmt::format("answers badly: {}", message.error().text()));
+                trouble(i, say(ZELO_TEXT("core", "answers badly: {}"), message.error().text()));
         return;
     }
     if (message->to != settings_.own)
@@ -287,7 +287,7 @@ void Finder::takeRdm(const ArtRdm& rdm) {
         if (earlier != answered_.end())
             for (std::size_t i = 0; i < step_.size(); ++i)
                 if (state_.devices[i].uid == message->from)
-                    trouble(i, "answers twice: two share one identity");
+                    trouble(i, say(ZELO_TEXT("core", "answers twice: two share one identity")));
         return;
     }
     takeAnswer(*q, *message);
@@ -310,7 +310,7 @@ void Finder::takeAnswer(Question& question, const RdmMessage& m) {
     if (q.answer) {
         if (refused)
             q.answer(
-                fail(ErrorCode::BadValue, "{}: {}", toText(q.uid),
+                fail(ErrorCode::BadValue, ZELO_TEXT("core", "{}: {}"), toText(q.uid),
                      nackWords(m.data.size() == 2 ? get16(m.data, 0) : std::uint16_t{0xffff})));
         else
             q.answer({});
@@ -320,7 +320,7 @@ void Finder::takeAnswer(Question& question, const RdmMessage& m) {
         const std::lock_guard lock(mutex_);
         FoundDevice& d = state_.devices[q.device];
         if (refused && q.parameter == pid::kDeviceInfo)
-            d.troubles.push_back("refuses to say what it is");
+            d.troubles.push_back(say(ZELO_TEXT("core", "refuses to say what it is")));
         if (!refused)
             switch (q.parameter) {
             case pid::kDeviceInfo:
@@ -328,7 +328,8 @@ void Finder::takeAnswer(Question& question, const RdmMessage& m) {
                     d.info = *info;
                     d.answered = true;
                 } else {
-                    d.troubles.push_back(fmt::format("answers badly: {}", info.error().text()));
+                    d.troubles.push_back(
+                        say(ZELO_TEXT("core", "answers badly: {}"), info.error().text()));
                 }
                 break;
             case pid::kMaker:
@@ -347,9 +348,9 @@ void Finder::takeAnswer(Question& question, const RdmMessage& m) {
     next(q.device);
 }
 
-void Finder::giveUp(Question q, const std::string& why) {
+void Finder::giveUp(Question q, const Sentence& why) {
     if (q.answer)
-        return q.answer(fail(ErrorCode::Io, "{}: {}", toText(q.uid), why));
+        return q.answer(fail(ErrorCode::Io, ZELO_TEXT("core", "{}: {}"), toText(q.uid), why));
     if (q.parameter == pid::kDeviceInfo)
         trouble(q.device, why);
     next(q.device);
@@ -369,8 +370,8 @@ void Finder::tick() {
             if (port.known > 0 || port.tries >= kTries) {
                 {
                     const std::lock_guard lock(mutex_);
-                    state_.troubles.push_back(fmt::format(
-                        "{} port {}: {}", toText(port.node), port.port_address,
+                    state_.troubles.push_back(say(
+                        ZELO_TEXT("core", "{} port {}: {}"), toText(port.node), port.port_address,
                         port.known ? "its table is not complete" : "gives no table of devices"));
                 }
                 portDone(port);
@@ -407,7 +408,7 @@ void Finder::tick() {
         if (state_.searching && now >= nodes_until_ && ports && waiting_.empty() && active_ == 0) {
             state_.searching = false;
             if (seen_.empty())
-                state_.troubles.push_back("nothing answers Art-Net here");
+                state_.troubles.push_back(say(ZELO_TEXT("core", "nothing answers Art-Net here")));
             ended = true;
         }
     }

@@ -26,17 +26,17 @@ struct FoundDevice {
     bool answered = false; // at least with its device info
     DeviceInfo info;
     std::string maker, model, label, personality;
-    std::vector<std::string> troubles; // "does not answer", one line each
+    std::vector<Sentence> troubles; // "does not answer", one line each
 };
 
 struct FinderState {
     bool searching = false;
-    int nodes = 0;                     // that answered the poll within the last ten seconds
-    int ports = 0;                     // of RDM, found by this search
-    int ports_asked = 0;               // whose table has come, or was given up
-    std::vector<FoundDevice> devices;  // in the order of the tables
-    std::vector<std::string> troubles; // of nodes and ports
-    std::uint64_t malformed = 0;       // packets dropped
+    int nodes = 0;                    // that answered the poll within the last ten seconds
+    int ports = 0;                    // of RDM, found by this search
+    int ports_asked = 0;              // whose table has come, or was given up
+    std::vector<FoundDevice> devices; // in the order of the tables
+    std::vector<Sentence> troubles;   // of nodes and ports
+    std::uint64_t malformed = 0;      // packets dropped
     int devicesDone() const;
 };
 
@@ -105,8 +105,8 @@ private:
     void askPort(Port& port);
     void portDone(Port& port);
     void next(std::size_t device);
-    void giveUp(Question question, const std::string& why);
-    void trouble(std::size_t device, const std::string& line);
+    void giveUp(Question question, const Sentence& why);
+    void trouble(std::size_t device, const Sentence& line);
     void set(const Uid& uid, std::uint16_t parameter, std::vector<std::uint8_t> data,
              Answer answer);
     void changed();

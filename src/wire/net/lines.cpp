@@ -77,7 +77,7 @@ LineServer::open(std::uint16_t port, std::function<std::string(const std::string
     if (!error)
         s.acceptor.listen(8, error);
     if (error)
-        return fail(ErrorCode::Io, "127.0.0.1:{}: {}", port, error.message());
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "127.0.0.1:{}: {}"), port, error.message());
     server->accept();
     s.thread = std::thread([&s] { s.context.run(); });
     return server;
@@ -132,10 +132,11 @@ Result<std::string> askLine(std::uint16_t port, const std::string& line,
     });
     context.run_for(within);
     if (full)
-        return fail(ErrorCode::TooLarge, "127.0.0.1:{}: an answer of more than {} bytes", port,
+        return fail(ErrorCode::TooLarge,
+                    ZELO_TEXT("core", "127.0.0.1:{}: an answer of more than {} bytes"), port,
                     kMostAnswer);
     if (failed)
-        return fail(ErrorCode::Io, "127.0.0.1:{}: {}", port, failed.message());
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "127.0.0.1:{}: {}"), port, failed.message());
     return text;
 }
 

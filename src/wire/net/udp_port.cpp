@@ -27,7 +27,7 @@ Result<std::array<std::uint8_t, 4>> ipv4Of(const std::string& text) {
     asio::error_code error;
     const auto address = asio::ip::make_address_v4(text, error);
     if (error)
-        return fail(ErrorCode::BadValue, "'{}': expected an IPv4 address", text);
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': expected an IPv4 address"), text);
     return address.to_bytes();
 }
 
@@ -49,9 +49,12 @@ Result<std::unique_ptr<UdpPort>> UdpPort::open(const std::string& address, std::
     if (!error)
         s.socket.non_blocking(true, error);
     if (error == asio::error::address_in_use)
-        return fail(ErrorCode::Io, "{}:{} is in use: another program listens there", address, port);
+        return fail(ErrorCode::Io,
+                    ZELO_TEXT("core", "{}:{} is in use: another program listens there"), address,
+                    port);
     if (error)
-        return fail(ErrorCode::Io, "cannot listen on {}:{}: {}", address, port, error.message());
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "cannot listen on {}:{}: {}"), address, port,
+                    error.message());
     return made;
 }
 

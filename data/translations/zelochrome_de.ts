@@ -1,0 +1,5902 @@
+<?xml version='1.0' encoding='utf-8'?>
+<TS version="2.1" language="de">
+<context>
+    <name>QObject</name>
+    <message>
+        <source>No lamp here takes the colour.</source>
+        <translation>Hier nimmt keine Lampe die Farbe an.</translation>
+    </message>
+    <message>
+        <source>Palette %1</source>
+        <translation>Palette %1</translation>
+    </message>
+    <message>
+        <source>Colour %1</source>
+        <translation>Farbe %1</translation>
+    </message>
+    <message>
+        <source>Shown by this screen's profile, “%1”.</source>
+        <translation>Gezeigt nach dem Profil dieses Bildschirms, „%1“.</translation>
+    </message>
+    <message>
+        <source>Shown as sRGB: the desktop names no profile for this screen.</source>
+        <translation>Gezeigt als sRGB: der Desktop nennt für diesen Bildschirm kein Profil.</translation>
+    </message>
+    <message>
+        <source>u′ %1, v′ %2</source>
+        <translation>u′ %1, v′ %2</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n lamp(s)</source>
+        <translation><numerusform>%n Lampe</numerusform><numerusform>%n Lampen</numerusform></translation>
+    </message>
+    <message>
+        <source>paler</source>
+        <translation>blasser</translation>
+    </message>
+    <message>
+        <source>deeper</source>
+        <translation>tiefer</translation>
+    </message>
+    <message>
+        <source>redder</source>
+        <translation>röter</translation>
+    </message>
+    <message>
+        <source>greener</source>
+        <translation>grüner</translation>
+    </message>
+    <message>
+        <source>bluer</source>
+        <translation>blauer</translation>
+    </message>
+    <message>
+        <source>yellower</source>
+        <translation>gelber</translation>
+    </message>
+    <message>
+        <source>pinker</source>
+        <translation>rosiger</translation>
+    </message>
+    <message>
+        <source>no difference to see</source>
+        <translation>kein Unterschied zu sehen</translation>
+    </message>
+    <message>
+        <source>barely %1, seen only side by side</source>
+        <translation>kaum %1, nur nebeneinander zu sehen</translation>
+    </message>
+    <message>
+        <source>close, a little %1</source>
+        <translation>nah, ein wenig %1</translation>
+    </message>
+    <message>
+        <source>visibly %1</source>
+        <translation>sichtbar %1</translation>
+    </message>
+    <message>
+        <source>another colour, %1</source>
+        <translation>eine andere Farbe, %1</translation>
+    </message>
+    <message>
+        <source>Brightest</source>
+        <translation>Hellste</translation>
+    </message>
+    <message>
+        <source>Truest</source>
+        <translation>Treueste</translation>
+    </message>
+    <message>
+        <source>Kindest</source>
+        <translation>Schönste</translation>
+    </message>
+    <message>
+        <source>Leanest</source>
+        <translation>Sparsamste</translation>
+    </message>
+    <message>
+        <source>SSI</source>
+        <translation>SSI</translation>
+    </message>
+    <message>
+        <source>R_f</source>
+        <translation>R_f</translation>
+    </message>
+    <message>
+        <source>agreement</source>
+        <translation>Übereinstimmung</translation>
+    </message>
+    <message>
+        <source>watts</source>
+        <translation>Watt</translation>
+    </message>
+    <message>
+        <source>CIE 1931 2°</source>
+        <translation>CIE 1931 2°</translation>
+    </message>
+    <message>
+        <source>CIE 1964 10°</source>
+        <translation>CIE 1964 10°</translation>
+    </message>
+    <message>
+        <source>CIE 2015 2°</source>
+        <translation>CIE 2015 2°</translation>
+    </message>
+    <message>
+        <source>CIE 2015 10°</source>
+        <translation>CIE 2015 10°</translation>
+    </message>
+    <message>
+        <source>gel</source>
+        <translation>Folie</translation>
+    </message>
+    <message>
+        <source>white: kelvin, tint</source>
+        <translation>Weiß: Kelvin, Stich</translation>
+    </message>
+    <message>
+        <source>x y</source>
+        <translation>x y</translation>
+    </message>
+    <message>
+        <source>u′ v′</source>
+        <translation>u′ v′</translation>
+    </message>
+    <message>
+        <source>hue, saturation</source>
+        <translation>Farbton, Sättigung</translation>
+    </message>
+    <message>
+        <source>hex sRGB</source>
+        <translation>Hex sRGB</translation>
+    </message>
+    <message>
+        <source>measured spectrum</source>
+        <translation>gemessenes Spektrum</translation>
+    </message>
+    <message>
+        <source>another lamp</source>
+        <translation>andere Lampe</translation>
+    </message>
+    <message>
+        <source>correlated colour temperature</source>
+        <translation>ähnlichste Farbtemperatur</translation>
+    </message>
+    <message>
+        <source>Duv</source>
+        <translation>Duv</translation>
+    </message>
+    <message>
+        <source>brightness</source>
+        <translation>Helligkeit</translation>
+    </message>
+    <message>
+        <source>power</source>
+        <translation>Leistung</translation>
+    </message>
+    <message>
+        <source>of %1 with this gel</source>
+        <translation>von %1 mit dieser Folie</translation>
+    </message>
+    <message>
+        <source>of the brightest mix</source>
+        <translation>der hellsten Mischung</translation>
+    </message>
+    <message>
+        <source>SSI to the wanted light</source>
+        <translation>SSI zum gewünschten Licht</translation>
+    </message>
+    <message>
+        <source>agreement on 99 surfaces</source>
+        <translation>Übereinstimmung auf 99 Flächen</translation>
+    </message>
+    <message>
+        <source>Show</source>
+        <translation>Show</translation>
+    </message>
+    <message>
+        <source>Edit</source>
+        <translation>Bearbeiten</translation>
+    </message>
+    <message>
+        <source>View</source>
+        <translation>Ansicht</translation>
+    </message>
+    <message>
+        <source>Lineup</source>
+        <translation>Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Rig</source>
+        <translation>Anlage</translation>
+    </message>
+    <message>
+        <source>On a number or a list</source>
+        <translation>Auf einer Zahl oder Liste</translation>
+    </message>
+    <message>
+        <source>Help</source>
+        <translation>Hilfe</translation>
+    </message>
+    <message>
+        <source>Groups</source>
+        <translation>Gruppen</translation>
+    </message>
+    <message>
+        <source>Change a group</source>
+        <translation>Eine Gruppe ändern</translation>
+    </message>
+    <message>
+        <source>Becomes the lineup, in its order</source>
+        <translation>Wird die Lampenreihe, in ihrer Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Group %1</source>
+        <translation>Gruppe %1</translation>
+    </message>
+    <message>
+        <source>Rename…</source>
+        <translation>Umbenennen …</translation>
+    </message>
+    <message>
+        <source>Rename</source>
+        <translation>Umbenennen</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Rename group to %1</source>
+        <translation>Gruppe umbenennen in %1</translation>
+    </message>
+    <message>
+        <source>Delete</source>
+        <translation>Löschen</translation>
+    </message>
+    <message>
+        <source>Delete group %1</source>
+        <translation>Gruppe %1 löschen</translation>
+    </message>
+    <message>
+        <source>Group from the lineup…	Shift+G</source>
+        <translation>Gruppe aus der Lampenreihe …	Shift+G</translation>
+    </message>
+    <message>
+        <source>Looks</source>
+        <translation>Looks</translation>
+    </message>
+    <message>
+        <source>No looks yet: K keeps one</source>
+        <translation>Noch keine Looks: K behält einen</translation>
+    </message>
+    <message>
+        <source>  (locked)</source>
+        <translation>  (gesperrt)</translation>
+    </message>
+    <message>
+        <source>Take it into the hand</source>
+        <translation>In die Hand nehmen</translation>
+    </message>
+    <message>
+        <source>Look %1</source>
+        <translation>Look %1</translation>
+    </message>
+    <message>
+        <source>Rename look to %1</source>
+        <translation>Look umbenennen in %1</translation>
+    </message>
+    <message>
+        <source>Unlock</source>
+        <translation>Entsperren</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>Lock look %1</source>
+        <translation>Look %1 sperren</translation>
+    </message>
+    <message>
+        <source>Unlock look %1</source>
+        <translation>Look %1 entsperren</translation>
+    </message>
+    <message>
+        <source>Delete look %1</source>
+        <translation>Look %1 löschen</translation>
+    </message>
+    <message>
+        <source>Shows (*.zelo)</source>
+        <translation>Shows (*.zelo)</translation>
+    </message>
+    <message>
+        <source>%1 (no file)</source>
+        <translation>%1 (keine Datei)</translation>
+    </message>
+    <message>
+        <source>kelvin white</source>
+        <translation>Kelvin-Weiß</translation>
+    </message>
+    <message>
+        <source>%1 kelvin white</source>
+        <translation>%1 Kelvin-Weiß</translation>
+    </message>
+    <message>
+        <source>white, magenta %1</source>
+        <translation>Weiß, magenta %1</translation>
+    </message>
+    <message>
+        <source>white, green %1</source>
+        <translation>Weiß, grün %1</translation>
+    </message>
+    <message>
+        <source>Left out: %1</source>
+        <translation>Ausgelassen: %1</translation>
+    </message>
+</context>
+<context>
+    <name>core</name>
+    <message>
+        <source>no such file</source>
+        <translation>keine solche Datei</translation>
+    </message>
+    <message>
+        <source>not a file</source>
+        <translation>keine Datei</translation>
+    </message>
+    <message>
+        <source>{} bytes: at most {} are read</source>
+        <translation>{} Bytes: höchstens {} werden gelesen</translation>
+    </message>
+    <message>
+        <source>ICC profile of {} bytes: must have at most {}</source>
+        <translation>ICC-Profil von {} Bytes: darf höchstens {} haben</translation>
+    </message>
+    <message>
+        <source>the monitor's profile is no ICC profile</source>
+        <translation>das Profil des Bildschirms ist kein ICC-Profil</translation>
+    </message>
+    <message>
+        <source>the monitor's profile is not of an RGB device</source>
+        <translation>das Profil des Bildschirms ist nicht von einem RGB-Gerät</translation>
+    </message>
+    <message>
+        <source>the monitor's profile has no way from sRGB</source>
+        <translation>das Profil des Bildschirms hat keinen Weg von sRGB</translation>
+    </message>
+    <message>
+        <source>row {}</source>
+        <translation>Zeile {}</translation>
+    </message>
+    <message>
+        <source>{} wavelengths and {} values: must be as many</source>
+        <translation>{} Wellenlängen und {} Werte: es müssen gleich viele sein</translation>
+    </message>
+    <message>
+        <source>{} points: a spectrum needs at least 3</source>
+        <translation>{} Punkte: ein Spektrum braucht mindestens 3</translation>
+    </message>
+    <message>
+        <source>{} points: at most {} are read</source>
+        <translation>{} Punkte: höchstens {} werden gelesen</translation>
+    </message>
+    <message>
+        <source>wavelength {} nm: must be within 50..5000</source>
+        <translation>Wellenlänge {} nm: muss in 50..5000 liegen</translation>
+    </message>
+    <message>
+        <source>wavelength {} nm follows {} nm: must increase</source>
+        <translation>Wellenlänge {} nm folgt auf {} nm: muss wachsen</translation>
+    </message>
+    <message>
+        <source>value {} at {} nm: must be a number, 0 to {}</source>
+        <translation>Wert {} bei {} nm: muss eine Zahl sein, 0 bis {}</translation>
+    </message>
+    <message>
+        <source>red</source>
+        <translation>rot</translation>
+    </message>
+    <message>
+        <source>orange</source>
+        <translation>orange</translation>
+    </message>
+    <message>
+        <source>amber</source>
+        <translation>bernstein</translation>
+    </message>
+    <message>
+        <source>yellow</source>
+        <translation>gelb</translation>
+    </message>
+    <message>
+        <source>lime</source>
+        <translation>limone</translation>
+    </message>
+    <message>
+        <source>green</source>
+        <translation>grün</translation>
+    </message>
+    <message>
+        <source>turquoise</source>
+        <translation>türkis</translation>
+    </message>
+    <message>
+        <source>cyan</source>
+        <translation>cyan</translation>
+    </message>
+    <message>
+        <source>blue</source>
+        <translation>blau</translation>
+    </message>
+    <message>
+        <source>violet</source>
+        <translation>violett</translation>
+    </message>
+    <message>
+        <source>purple</source>
+        <translation>purpur</translation>
+    </message>
+    <message>
+        <source>magenta</source>
+        <translation>magenta</translation>
+    </message>
+    <message>
+        <source>black</source>
+        <translation>schwarz</translation>
+    </message>
+    <message>
+        <source>dark</source>
+        <translation>dunkel</translation>
+    </message>
+    <message>
+        <source>white</source>
+        <translation>weiß</translation>
+    </message>
+    <message>
+        <source>grey</source>
+        <translation>grau</translation>
+    </message>
+    <message>
+        <source>pink</source>
+        <translation>rosa</translation>
+    </message>
+    <message>
+        <source>straw</source>
+        <translation>stroh</translation>
+    </message>
+    <message>
+        <source>lavender</source>
+        <translation>lavendel</translation>
+    </message>
+    <message>
+        <source>warm</source>
+        <translation>warm</translation>
+    </message>
+    <message>
+        <source>cool</source>
+        <translation>kühl</translation>
+    </message>
+    <message>
+        <source>pale</source>
+        <translation>blass</translation>
+    </message>
+    <message>
+        <source>deep</source>
+        <translation>tief</translation>
+    </message>
+    <message>
+        <source>light</source>
+        <translation>hell</translation>
+    </message>
+    <message>
+        <source>the archive is damaged</source>
+        <translation>das Archiv ist beschädigt</translation>
+    </message>
+    <message>
+        <source>{}: {} bytes unpacked, at most {} are read</source>
+        <translation>{}: {} Bytes ausgepackt, höchstens {} werden gelesen</translation>
+    </message>
+    <message>
+        <source>{}: {}</source>
+        <translation>{}: {}</translation>
+    </message>
+    <message>
+        <source>{}: the archive is damaged</source>
+        <translation>{}: das Archiv ist beschädigt</translation>
+    </message>
+    <message>
+        <source>more than {} bytes in the archive</source>
+        <translation>mehr als {} Bytes im Archiv</translation>
+    </message>
+    <message>
+        <source>more than {} files in the archive</source>
+        <translation>mehr als {} Dateien im Archiv</translation>
+    </message>
+    <message>
+        <source>not {}: {}</source>
+        <translation>nicht {}: {}</translation>
+    </message>
+    <message>
+        <source>cannot make an archive: {}</source>
+        <translation>kann kein Archiv machen: {}</translation>
+    </message>
+    <message>
+        <source>cannot make an archive</source>
+        <translation>kann kein Archiv machen</translation>
+    </message>
+    <message>
+        <source>line {}: '{}': only Ident 3:0 is read</source>
+        <translation>Zeile {}: „{}“: nur Ident 3:0 wird gelesen</translation>
+    </message>
+    <message>
+        <source>line {}</source>
+        <translation>Zeile {}</translation>
+    </message>
+    <message>
+        <source>no line 'Ident 3:0': not an ASCII cue file</source>
+        <translation>keine Zeile „Ident 3:0“: keine ASCII-Cue-Datei</translation>
+    </message>
+    <message>
+        <source>{} without a number</source>
+        <translation>{} ohne Nummer</translation>
+    </message>
+    <message>
+        <source>more than {} cues and groups</source>
+        <translation>mehr als {} Cues und Gruppen</translation>
+    </message>
+    <message>
+        <source>Followon: expected seconds</source>
+        <translation>Followon: erwartet Sekunden</translation>
+    </message>
+    <message>
+        <source>line {}: {} is not read</source>
+        <translation>Zeile {}: {} wird nicht gelesen</translation>
+    </message>
+    <message>
+        <source>Patch: expected a page, then CHANNEL&lt;DIMMER@LEVEL</source>
+        <translation>Patch: erwartet eine Seite, dann KANAL&lt;DIMMER@PEGEL</translation>
+    </message>
+    <message>
+        <source>Patch: expected CHANNEL&lt;DIMMER@LEVEL, level 0..100 or H00..HFF</source>
+        <translation>Patch: erwartet KANAL&lt;DIMMER@PEGEL, Pegel 0..100 oder H00..HFF</translation>
+    </message>
+    <message>
+        <source>more than {} levels</source>
+        <translation>mehr als {} Pegel</translation>
+    </message>
+    <message>
+        <source>Chan: expected CHANNEL@LEVEL, level 0..100 or H00..HFF</source>
+        <translation>Chan: erwartet KANAL@PEGEL, Pegel 0..100 oder H00..HFF</translation>
+    </message>
+    <message>
+        <source>{}: expected seconds or minutes:seconds</source>
+        <translation>{}: erwartet Sekunden oder Minuten:Sekunden</translation>
+    </message>
+    <message>
+        <source>line {}: more than {} words</source>
+        <translation>Zeile {}: mehr als {} Wörter</translation>
+    </message>
+    <message>
+        <source>a quote is not closed</source>
+        <translation>ein Anführungszeichen ist nicht geschlossen</translation>
+    </message>
+    <message>
+        <source>the file is empty</source>
+        <translation>die Datei ist leer</translation>
+    </message>
+    <message>
+        <source>more than {} fields</source>
+        <translation>mehr als {} Felder</translation>
+    </message>
+    <message>
+        <source>more than {} rows</source>
+        <translation>mehr als {} Zeilen</translation>
+    </message>
+    <message>
+        <source>{} values left over: each row needs {}</source>
+        <translation>{} Werte übrig: jede Zeile braucht {}</translation>
+    </message>
+    <message>
+        <source>no BEGIN_DATA: expected a CGATS.17 table</source>
+        <translation>kein BEGIN_DATA: erwartet eine CGATS.17-Tabelle</translation>
+    </message>
+    <message>
+        <source>NUMBER_OF_SETS says {}, the table has {} rows</source>
+        <translation>NUMBER_OF_SETS sagt {}, die Tabelle hat {} Zeilen</translation>
+    </message>
+    <message>
+        <source>{} spectral columns: expected 3 or more, named like SPECTRAL_NM400</source>
+        <translation>{} spektrale Spalten: erwartet 3 oder mehr, benannt wie SPECTRAL_NM400</translation>
+    </message>
+    <message>
+        <source>'{}' in {}: expected a number</source>
+        <translation>„{}“ in {}: erwartet eine Zahl</translation>
+    </message>
+    <message>
+        <source>not readable as base64</source>
+        <translation>nicht als base64 lesbar</translation>
+    </message>
+    <message>
+        <source>{} emitters, flags, wheels and axes: at most {}</source>
+        <translation>{} Emitter, Flaggen, Räder und Achsen: höchstens {}</translation>
+    </message>
+    <message>
+        <source>DMXMode '{}'</source>
+        <translation>DMXMode „{}“</translation>
+    </message>
+    <message>
+        <source>more than {} modes</source>
+        <translation>mehr als {} Modi</translation>
+    </message>
+    <message>
+        <source>no modes</source>
+        <translation>keine Modi</translation>
+    </message>
+    <message>
+        <source>flag {}: no filter, transmittance modelled</source>
+        <translation>Flagge {}: kein Filter, Durchlass modelliert</translation>
+    </message>
+    <message>
+        <source>Tint: told as a share, taken as Duv ±0.02</source>
+        <translation>Tint: als Anteil gesagt, als Duv ±0.02 genommen</translation>
+    </message>
+    <message>
+        <source>offset {} is taken by {}</source>
+        <translation>Platz {} ist von {} belegt</translation>
+    </message>
+    <message>
+        <source>mode '{}': a second dimmer is left at home</source>
+        <translation>Modus „{}“: ein zweiter Dimmer bleibt in Ruhe</translation>
+    </message>
+    <message>
+        <source>more than {} channels</source>
+        <translation>mehr als {} Kanäle</translation>
+    </message>
+    <message>
+        <source>mode '{}': only the channels of its first break are read</source>
+        <translation>Modus „{}“: nur die Kanäle seines ersten Breaks werden gelesen</translation>
+    </message>
+    <message>
+        <source>no channels</source>
+        <translation>keine Kanäle</translation>
+    </message>
+    <message>
+        <source>Offset '{}': expected up to four numbers from 1 to 512</source>
+        <translation>Offset „{}“: erwartet bis zu vier Zahlen von 1 bis 512</translation>
+    </message>
+    <message>
+        <source>{}: its fourth byte is left at 0</source>
+        <translation>{}: sein viertes Byte bleibt auf 0</translation>
+    </message>
+    <message>
+        <source>DMXProfile '{}' is not there</source>
+        <translation>DMXProfile „{}“ ist nicht da</translation>
+    </message>
+    <message>
+        <source>channel {} is left at home: it drives no emitter</source>
+        <translation>Kanal {} bleibt in Ruhe: er treibt keinen Emitter</translation>
+    </message>
+    <message>
+        <source>a second channel for {} is left at home</source>
+        <translation>ein zweiter Kanal für {} bleibt in Ruhe</translation>
+    </message>
+    <message>
+        <source>Emitter '{}' is not there</source>
+        <translation>Emitter „{}“ ist nicht da</translation>
+    </message>
+    <message>
+        <source>Filter '{}' is not there</source>
+        <translation>Filter „{}“ ist nicht da</translation>
+    </message>
+    <message>
+        <source>Wheel '{}' is not there</source>
+        <translation>Rad „{}“ ist nicht da</translation>
+    </message>
+    <message>
+        <source>MeasurementPoint {}: WaveLength '{}' and Energy '{}' must be numbers</source>
+        <translation>MeasurementPoint {}: WaveLength „{}“ und Energy „{}“ müssen Zahlen sein</translation>
+    </message>
+    <message>
+        <source>too many MeasurementPoints</source>
+        <translation>zu viele MeasurementPoints</translation>
+    </message>
+    <message>
+        <source>an emitter needs a Name</source>
+        <translation>ein Emitter braucht einen Namen (Name)</translation>
+    </message>
+    <message>
+        <source>{}: no measurement, spectrum modelled</source>
+        <translation>{}: keine Messung, Spektrum modelliert</translation>
+    </message>
+    <message>
+        <source>no Measurement, and no Color or DominantWaveLength to model one from</source>
+        <translation>kein Measurement, und weder Color noch DominantWaveLength, um eines zu modellieren</translation>
+    </message>
+    <message>
+        <source>LuminousIntensity {}: must be within 0..1e9 cd</source>
+        <translation>LuminousIntensity {}: muss in 0..1e9 cd liegen</translation>
+    </message>
+    <message>
+        <source>{}: no LuminousIntensity, its Color's is taken</source>
+        <translation>{}: keine LuminousIntensity, die der Color wird genommen</translation>
+    </message>
+    <message>
+        <source>{}: no LuminousIntensity, its energies are taken as W/(sr nm)</source>
+        <translation>{}: keine LuminousIntensity, die Energien werden als W/(sr nm) genommen</translation>
+    </message>
+    <message>
+        <source>a filter needs a Name</source>
+        <translation>ein Filter braucht einen Namen (Name)</translation>
+    </message>
+    <message>
+        <source>no Measurement, and no Color to model one from</source>
+        <translation>kein Measurement, und keine Color, um eines zu modellieren</translation>
+    </message>
+    <message>
+        <source>{}: no measurement, transmittance modelled</source>
+        <translation>{}: keine Messung, Durchlass modelliert</translation>
+    </message>
+    <message>
+        <source>a wheel needs a Name</source>
+        <translation>ein Rad braucht einen Namen (Name)</translation>
+    </message>
+    <message>
+        <source>{}: slot '{}' is modelled from its colour</source>
+        <translation>{}: Platz „{}“ ist aus seiner Farbe modelliert</translation>
+    </message>
+    <message>
+        <source>more than {} slots</source>
+        <translation>mehr als {} Plätze</translation>
+    </message>
+    <message>
+        <source>no slots</source>
+        <translation>keine Plätze</translation>
+    </message>
+    <message>
+        <source>DMXProfile '{}'</source>
+        <translation>DMXProfile „{}“</translation>
+    </message>
+    <message>
+        <source>a text of more than {} bytes</source>
+        <translation>ein Text von mehr als {} Bytes</translation>
+    </message>
+    <message>
+        <source>more than {} members in one object</source>
+        <translation>mehr als {} Einträge in einem Objekt</translation>
+    </message>
+    <message>
+        <source>more than {} values</source>
+        <translation>mehr als {} Werte</translation>
+    </message>
+    <message>
+        <source>more than {} lists and objects in each other</source>
+        <translation>mehr als {} Listen und Objekte ineinander</translation>
+    </message>
+    <message>
+        <source>a number in it is too large for any computer</source>
+        <translation>eine Zahl darin ist zu groß für jeden Rechner</translation>
+    </message>
+    <message>
+        <source>not readable as JSON from here</source>
+        <translation>von hier an nicht als JSON lesbar</translation>
+    </message>
+    <message>
+        <source>expected an object {{…}}</source>
+        <translation>erwartet ein Objekt {{…}}</translation>
+    </message>
+    <message>
+        <source>{}: must be a number within {}..{}</source>
+        <translation>{}: muss eine Zahl in {}..{} sein</translation>
+    </message>
+    <message>
+        <source>{}: must be a whole number</source>
+        <translation>{}: muss eine ganze Zahl sein</translation>
+    </message>
+    <message>
+        <source>expected true or false</source>
+        <translation>erwartet true oder false</translation>
+    </message>
+    <message>
+        <source>expected text</source>
+        <translation>erwartet Text</translation>
+    </message>
+    <message>
+        <source>expected a list of at most {}</source>
+        <translation>erwartet eine Liste von höchstens {}</translation>
+    </message>
+    <message>
+        <source>line {}: longer than {} bytes</source>
+        <translation>Zeile {}: länger als {} Bytes</translation>
+    </message>
+    <message>
+        <source>more than {} lines</source>
+        <translation>mehr als {} Zeilen</translation>
+    </message>
+    <message>
+        <source>more than {} elements or {} attributes</source>
+        <translation>mehr als {} Elemente oder {} Attribute</translation>
+    </message>
+    <message>
+        <source>{} line {}</source>
+        <translation>{} Zeile {}</translation>
+    </message>
+    <message>
+        <source>expected 401 powers, 380 to 780 nm</source>
+        <translation>erwartet 401 Leistungen, 380 bis 780 nm</translation>
+    </message>
+    <message>
+        <source>a power must be within 0..{}</source>
+        <translation>eine Leistung muss in 0..{} liegen</translation>
+    </message>
+    <message>
+        <source>is missing: a colour such as "gel:214@3200"</source>
+        <translation>fehlt: eine Farbe wie "gel:214@3200"</translation>
+    </message>
+    <message>
+        <source>expected a number within -1..1</source>
+        <translation>erwartet eine Zahl in -1..1</translation>
+    </message>
+    <message>
+        <source>{}: {}; taken for the colour kept with it</source>
+        <translation>{}: {}; genommen wird die damit bewahrte Farbe</translation>
+    </message>
+    <message>
+        <source>'{}': expected brightest, truest, kindest or leanest</source>
+        <translation>„{}“: erwartet brightest, truest, kindest oder leanest</translation>
+    </message>
+    <message>
+        <source>expected the name of an emitter</source>
+        <translation>erwartet den Namen eines Emitters</translation>
+    </message>
+    <message>
+        <source>expected at most {} levels by name</source>
+        <translation>erwartet höchstens {} Pegel mit Namen</translation>
+    </message>
+    <message>
+        <source>a drive must be within 0..1</source>
+        <translation>ein Pegel muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>{}: follows palette {}, which is not there: {}</source>
+        <translation>{}: folgt Palette {}, die nicht da ist: {}</translation>
+    </message>
+    <message>
+        <source>{}: no fixture with id {}: left out</source>
+        <translation>{}: kein Gerät mit Kennzahl {}: ausgelassen</translation>
+    </message>
+    <message>
+        <source>expected the id of a fixture</source>
+        <translation>erwartet die Kennzahl eines Geräts</translation>
+    </message>
+    <message>
+        <source>is missing: whose value is this?</source>
+        <translation>fehlt: wessen Wert ist das?</translation>
+    </message>
+    <message>
+        <source>{}: there is no such one in colours</source>
+        <translation>{}: das gibt es in colours nicht</translation>
+    </message>
+    <message>
+        <source>a fixture is there twice</source>
+        <translation>ein Gerät ist zweimal da</translation>
+    </message>
+    <message>
+        <source>a palette needs an id and a name that no other has</source>
+        <translation>eine Palette braucht eine Kennzahl und einen Namen, den keine andere hat</translation>
+    </message>
+    <message>
+        <source>a look needs an id of its own and a name</source>
+        <translation>ein Look braucht eine eigene Kennzahl und einen Namen</translation>
+    </message>
+    <message>
+        <source>expected a point [x_m, y_m]</source>
+        <translation>erwartet einen Punkt [x_m, y_m]</translation>
+    </message>
+    <message>
+        <source>a measured light needs a name</source>
+        <translation>ein gemessenes Licht braucht einen Namen</translation>
+    </message>
+    <message>
+        <source>expected at most {} spectra by name</source>
+        <translation>erwartet höchstens {} Spektren mit Namen</translation>
+    </message>
+    <message>
+        <source>a GDTF archive</source>
+        <translation>ein GDTF-Archiv</translation>
+    </message>
+    <message>
+        <source>expected a colour as text</source>
+        <translation>erwartet eine Farbe als Text</translation>
+    </message>
+    <message>
+        <source>{}: {}: left out</source>
+        <translation>{}: {}: ausgelassen</translation>
+    </message>
+    <message>
+        <source>'{}': expected E1.31 or Art-Net</source>
+        <translation>„{}“: erwartet E1.31 oder Art-Net</translation>
+    </message>
+    <message>
+        <source>fixture type '{}': the show's types are more than {} MB in all</source>
+        <translation>Gerätetyp „{}“: die Typen der Show sind zusammen mehr als {} MB</translation>
+    </message>
+    <message>
+        <source>fixture type '{}'</source>
+        <translation>Gerätetyp „{}“</translation>
+    </message>
+    <message>
+        <source>its RDM numbers cannot be read</source>
+        <translation>seine RDM-Nummern sind nicht lesbar</translation>
+    </message>
+    <message>
+        <source>more than {} emitters</source>
+        <translation>mehr als {} Emitter</translation>
+    </message>
+    <message>
+        <source>no emitters: the lamp is modelled from the Beam</source>
+        <translation>keine Emitter: die Lampe ist aus dem Beam modelliert</translation>
+    </message>
+    <message>
+        <source>no emitters, and no Beam with ColorTemperature and LuminousFlux to model a lamp from</source>
+        <translation>keine Emitter, und kein Beam mit ColorTemperature und LuminousFlux, um eine Lampe zu modellieren</translation>
+    </message>
+    <message>
+        <source>more than {} filters</source>
+        <translation>mehr als {} Filter</translation>
+    </message>
+    <message>
+        <source>zelochrome.json is not read: expected {{"emitters": {{…}}}}</source>
+        <translation>zelochrome.json wird nicht gelesen: erwartet {{"emitters": {{…}}}}</translation>
+    </message>
+    <message>
+        <source>more than {} bytes or {} files in the folder</source>
+        <translation>mehr als {} Bytes oder {} Dateien im Ordner</translation>
+    </message>
+    <message>
+        <source>root &lt;{}&gt;: expected &lt;GDTF&gt;</source>
+        <translation>Wurzel &lt;{}&gt;: erwartet &lt;GDTF&gt;</translation>
+    </message>
+    <message>
+        <source>no description.xml in it</source>
+        <translation>keine description.xml darin</translation>
+    </message>
+    <message>
+        <source>no such fixture file or folder</source>
+        <translation>keine solche Gerätedatei und kein solcher Ordner</translation>
+    </message>
+    <message>
+        <source>there is something else of this name: expected NAME.gdtf, a new folder, or a folder with description.xml</source>
+        <translation>etwas anderes hat schon diesen Namen: erwartet NAME.gdtf, ein neuer Ordner oder ein Ordner mit description.xml</translation>
+    </message>
+    <message>
+        <source>more than {} groups in each other</source>
+        <translation>mehr als {} Gruppen ineinander</translation>
+    </message>
+    <message>
+        <source>the rig is {:.0f} m across and {:.0f} m up from the middle of its drawing: moved to the middle of the plan</source>
+        <translation>die Anlage liegt {:.0f} m seitlich und {:.0f} m oberhalb der Mitte ihrer Zeichnung: in die Mitte des Plans gerückt</translation>
+    </message>
+    <message>
+        <source>fixture {}: beyond {} m from the middle: put there</source>
+        <translation>Gerät {}: mehr als {} m von der Mitte: dorthin gesetzt</translation>
+    </message>
+    <message>
+        <source>and more of the kind</source>
+        <translation>und mehr dergleichen</translation>
+    </message>
+    <message>
+        <source>Fixture {} '{}'</source>
+        <translation>Gerät {} „{}“</translation>
+    </message>
+    <message>
+        <source>no GDTFSpec: which type is it?</source>
+        <translation>kein GDTFSpec: welcher Typ ist es?</translation>
+    </message>
+    <message>
+        <source>{}: FixtureID '{}' is no number up to {}: it gets {}</source>
+        <translation>{}: FixtureID „{}“ ist keine Zahl bis {}: es bekommt {}</translation>
+    </message>
+    <message>
+        <source>{}: only its first address is read</source>
+        <translation>{}: nur die erste Adresse wird gelesen</translation>
+    </message>
+    <message>
+        <source>{}: no address, set to 1.1</source>
+        <translation>{}: keine Adresse, auf 1.1 gesetzt</translation>
+    </message>
+    <message>
+        <source>more than {} fixtures</source>
+        <translation>mehr als {} Geräte</translation>
+    </message>
+    <message>
+        <source>Address '{}': expected a number from 1, or UNIVERSE.ADDRESS</source>
+        <translation>Address „{}“: erwartet eine Zahl ab 1, oder UNIVERSUM.ADRESSE</translation>
+    </message>
+    <message>
+        <source>an MVR archive</source>
+        <translation>ein MVR-Archiv</translation>
+    </message>
+    <message>
+        <source>no {} in it</source>
+        <translation>kein {} darin</translation>
+    </message>
+    <message>
+        <source>{}: no GeneralSceneDescription in it</source>
+        <translation>{}: keine GeneralSceneDescription darin</translation>
+    </message>
+    <message>
+        <source>line {}: '{}': expected red, green, blue (0..255) and a name</source>
+        <translation>Zeile {}: „{}“: erwartet Rot, Grün, Blau (0..255) und einen Namen</translation>
+    </message>
+    <message>
+        <source>line {}: black is no colour of light</source>
+        <translation>Zeile {}: Schwarz ist keine Farbe von Licht</translation>
+    </message>
+    <message>
+        <source>more than {} colours</source>
+        <translation>mehr als {} Farben</translation>
+    </message>
+    <message>
+        <source>line 1: expected a heading with name, u' and v'</source>
+        <translation>Zeile 1: erwartet eine Kopfzeile mit name, u' und v'</translation>
+    </message>
+    <message>
+        <source>line 1: more than {} columns</source>
+        <translation>Zeile 1: mehr als {} Spalten</translation>
+    </message>
+    <message>
+        <source>line {}: u' '{}' and v' '{}' must be within 0..1</source>
+        <translation>Zeile {}: u' „{}“ und v' „{}“ müssen in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>line {}: more than {} levels</source>
+        <translation>Zeile {}: mehr als {} Pegel</translation>
+    </message>
+    <message>
+        <source>not unsaved work of Zelochrome</source>
+        <translation>keine ungesicherte Arbeit von Zelochrome</translation>
+    </message>
+    <message>
+        <source>is missing: a whole number from 1</source>
+        <translation>fehlt: eine ganze Zahl ab 1</translation>
+    </message>
+    <message>
+        <source>is missing: the id of a fixture type</source>
+        <translation>fehlt: die Kennung eines Gerätetyps</translation>
+    </message>
+    <message>
+        <source>id {} is there twice</source>
+        <translation>Kennzahl {} ist zweimal da</translation>
+    </message>
+    <message>
+        <source>a group needs an id of its own and a name</source>
+        <translation>eine Gruppe braucht eine eigene Kennzahl und einen Namen</translation>
+    </message>
+    <message>
+        <source>{}: {}: no fixture with this id: left out</source>
+        <translation>{}: {}: kein Gerät mit dieser Kennzahl: ausgelassen</translation>
+    </message>
+    <message>
+        <source>and {} more of the kind</source>
+        <translation>und {} mehr dergleichen</translation>
+    </message>
+    <message>
+        <source>not a Zelochrome show: "format" is not "{}"</source>
+        <translation>keine Zelochrome-Show: "format" ist nicht "{}"</translation>
+    </message>
+    <message>
+        <source>saved by a newer Zelochrome (format version {}, this one reads up to {})</source>
+        <translation>von einem neueren Zelochrome gesichert (Format {}, dieses liest bis {})</translation>
+    </message>
+    <message>
+        <source>version: must be a whole number from 1</source>
+        <translation>version: muss eine ganze Zahl ab 1 sein</translation>
+    </message>
+    <message>
+        <source>the show is {} MB: {} MB at most can be opened again</source>
+        <translation>die Show hat {} MB: höchstens {} MB lassen sich wieder öffnen</translation>
+    </message>
+    <message>
+        <source>what was written loses something: {}</source>
+        <translation>was geschrieben wurde, verliert etwas: {}</translation>
+    </message>
+    <message>
+        <source>what was written reads as another show</source>
+        <translation>was geschrieben wurde, liest sich als andere Show</translation>
+    </message>
+    <message>
+        <source>root &lt;{}&gt;: expected &lt;IESTM27…&gt;</source>
+        <translation>Wurzel &lt;{}&gt;: erwartet &lt;IESTM27…&gt;</translation>
+    </message>
+    <message>
+        <source>SpectralData {}: wavelength '{}' and value '{}' must be numbers</source>
+        <translation>SpectralData {}: Wellenlänge „{}“ und Wert „{}“ müssen Zahlen sein</translation>
+    </message>
+    <message>
+        <source>'{}': expected a wavelength in nm and a value</source>
+        <translation>„{}“: erwartet eine Wellenlänge in nm und einen Wert</translation>
+    </message>
+    <message>
+        <source>{} rows: a file of one light has one</source>
+        <translation>{} Zeilen: eine Datei mit einem Licht hat eine</translation>
+    </message>
+    <message>
+        <source>ending '{}': expected .csv, .sp, .txt or .spdx</source>
+        <translation>Endung „{}“: erwartet .csv, .sp, .txt oder .spdx</translation>
+    </message>
+    <message>
+        <source>no field SAMPLE_ID: each gel needs its number</source>
+        <translation>kein Feld SAMPLE_ID: jede Folie braucht ihre Nummer</translation>
+    </message>
+    <message>
+        <source>more than {} gels</source>
+        <translation>mehr als {} Folien</translation>
+    </message>
+    <message>
+        <source>'{}': the heading must be id,name, then wavelengths</source>
+        <translation>„{}“: die Kopfzeile muss id,name sein, dann Wellenlängen</translation>
+    </message>
+    <message>
+        <source>the heading must be id,name, then 3 or more wavelengths</source>
+        <translation>die Kopfzeile muss id,name sein, dann 3 oder mehr Wellenlängen</translation>
+    </message>
+    <message>
+        <source>{} cells: the heading has {}</source>
+        <translation>{} Zellen: die Kopfzeile hat {}</translation>
+    </message>
+    <message>
+        <source>'{}' at {} nm: expected a number</source>
+        <translation>„{}“ bei {} nm: erwartet eine Zahl</translation>
+    </message>
+    <message>
+        <source>more than {} gels or {} values</source>
+        <translation>mehr als {} Folien oder {} Werte</translation>
+    </message>
+    <message>
+        <source>no gels in it</source>
+        <translation>keine Folien darin</translation>
+    </message>
+    <message>
+        <source>values up to {}: taken as percent, not as 0 to 1</source>
+        <translation>Werte bis {}: als Prozent genommen, nicht als 0 bis 1</translation>
+    </message>
+    <message>
+        <source>a gel without a number</source>
+        <translation>eine Folie ohne Nummer</translation>
+    </message>
+    <message>
+        <source>gel {} is there twice</source>
+        <translation>Folie {} ist zweimal da</translation>
+    </message>
+    <message>
+        <source>gel {}: transmittance {}: must be within 0..1</source>
+        <translation>Folie {}: Durchlass {}: muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>{}, gel {}</source>
+        <translation>{}, Folie {}</translation>
+    </message>
+    <message>
+        <source>TM-27 holds one light, not a swatch book</source>
+        <translation>TM-27 hält ein Licht, kein Farbbuch</translation>
+    </message>
+    <message>
+        <source>all of these are palettes already, or none is a gel</source>
+        <translation>alle davon sind schon Paletten, oder keine ist eine Folie</translation>
+    </message>
+    <message>
+        <source>{}: cannot read</source>
+        <translation>{}: nicht lesbar</translation>
+    </message>
+    <message>
+        <source>no lock: {}</source>
+        <translation>keine Sperre: {}</translation>
+    </message>
+    <message>
+        <source>open in another program ({})</source>
+        <translation>in einem anderen Programm offen ({})</translation>
+    </message>
+    <message>
+        <source>is read-only: save it under another name</source>
+        <translation>ist schreibgeschützt: unter anderem Namen sichern</translation>
+    </message>
+    <message>
+        <source>the disk does not give back what was written</source>
+        <translation>die Platte gibt nicht zurück, was geschrieben wurde</translation>
+    </message>
+    <message>
+        <source>not saved: it was stopped</source>
+        <translation>nicht gesichert: es wurde angehalten</translation>
+    </message>
+    <message>
+        <source>the show has no file yet</source>
+        <translation>die Show hat noch keine Datei</translation>
+    </message>
+    <message>
+        <source>was changed by another program meanwhile</source>
+        <translation>wurde inzwischen von einem anderen Programm geändert</translation>
+    </message>
+    <message>
+        <source>no gel {} in the swatch book</source>
+        <translation>keine Folie {} im Farbbuch</translation>
+    </message>
+    <message>
+        <source>no palette '{}': no show is open</source>
+        <translation>keine Palette „{}“: keine Show ist offen</translation>
+    </message>
+    <message>
+        <source>no palette '{}' in the show '{}'</source>
+        <translation>keine Palette „{}“ in der Show „{}“</translation>
+    </message>
+    <message>
+        <source>palette '{}' has an intensity and no colour</source>
+        <translation>Palette „{}“ hat eine Intensität und keine Farbe</translation>
+    </message>
+    <message>
+        <source>palette '{}' is itself '{}'</source>
+        <translation>Palette „{}“ ist selbst „{}“</translation>
+    </message>
+    <message>
+        <source>'{}': neither a fixture type of the library ({}) nor a GDTF file or folder</source>
+        <translation>„{}“: weder ein Gerätetyp der Bibliothek ({}) noch eine GDTF-Datei oder ein Ordner</translation>
+    </message>
+    <message>
+        <source>log level '{}': expected debug, info, warning or error</source>
+        <translation>Protokollstufe „{}“: erwartet debug, info, warning oder error</translation>
+    </message>
+    <message>
+        <source>no log: {}</source>
+        <translation>kein Protokoll: {}</translation>
+    </message>
+    <message>
+        <source>the meter: {}</source>
+        <translation>das Messgerät: {}</translation>
+    </message>
+    <message>
+        <source>'{}': expected measure ID</source>
+        <translation>„{}“: erwartet measure KENNZAHL</translation>
+    </message>
+    <message>
+        <source>not sent to {}: choose a network first, until then all stays on this computer</source>
+        <translation>nicht an {} gesendet: erst ein Netz wählen, bis dahin bleibt alles auf diesem Rechner</translation>
+    </message>
+    <message>
+        <source>the data folder (fixtures, gels, shows) is not there; looked in {} and above; $ZELOCHROME_DATA may name it</source>
+        <translation>der Datenordner (Geräte, Folien, Shows) ist nicht da; gesucht in {} und darüber; $ZELOCHROME_DATA kann ihn nennen</translation>
+    </message>
+    <message>
+        <source>is {}, patched as {}</source>
+        <translation>ist {}, gepatcht als {}</translation>
+    </message>
+    <message>
+        <source>is {}, patched at {}.{}, {}</source>
+        <translation>ist {}, gepatcht auf {}.{}, {}</translation>
+    </message>
+    <message>
+        <source>is {}, patched at {}.{}</source>
+        <translation>ist {}, gepatcht auf {}.{}</translation>
+    </message>
+    <message>
+        <source>is {} in the show</source>
+        <translation>ist {} in der Show</translation>
+    </message>
+    <message>
+        <source>does not say what it is</source>
+        <translation>sagt nicht, was es ist</translation>
+    </message>
+    <message>
+        <source>being asked</source>
+        <translation>wird gefragt</translation>
+    </message>
+    <message>
+        <source>new</source>
+        <translation>neu</translation>
+    </message>
+    <message>
+        <source>new, and no fixture type is like it</source>
+        <translation>neu, und kein Gerätetyp ist wie es</translation>
+    </message>
+    <message>
+        <source>none of what was found is new and of a known type</source>
+        <translation>nichts vom Gefundenen ist neu und von bekanntem Typ</translation>
+    </message>
+    <message>
+        <source>{} is no fixture of the show</source>
+        <translation>{} ist kein Gerät der Show</translation>
+    </message>
+    <message>
+        <source>Recover unsaved work</source>
+        <translation>Ungesicherte Arbeit zurückholen</translation>
+    </message>
+    <message>
+        <source>Keep in the look</source>
+        <translation>Im Look behalten</translation>
+    </message>
+    <message>
+        <source>Put down</source>
+        <translation>Ablegen</translation>
+    </message>
+    <message>
+        <source>'{}': a colour temperature is a number from {} to {} K</source>
+        <translation>„{}“: eine Farbtemperatur ist eine Zahl von {} bis {} K</translation>
+    </message>
+    <message>
+        <source>{}: expected gel:ID, gel:ID@LAMP or gel:ID+gel:ID</source>
+        <translation>{}: erwartet gel:ID, gel:ID@LAMPE oder gel:ID+gel:ID</translation>
+    </message>
+    <message>
+        <source>{}: expected cct:KELVIN/DUV with a Duv within -0.05..0.05</source>
+        <translation>{}: erwartet cct:KELVIN/DUV mit einem Duv in -0.05..0.05</translation>
+    </message>
+    <message>
+        <source>{}: expected two numbers from 0 to 1 with a comma between</source>
+        <translation>{}: erwartet zwei Zahlen von 0 bis 1 mit einem Komma dazwischen</translation>
+    </message>
+    <message>
+        <source>{}: expected srgb:#RRGGBB with six hex digits</source>
+        <translation>{}: erwartet srgb:#RRGGBB mit sechs Hexziffern</translation>
+    </message>
+    <message>
+        <source>'{}': a colour begins with gel:, cct:, xy:, uv:, srgb:, spd: or palette:</source>
+        <translation>„{}“: eine Farbe beginnt mit gel:, cct:, xy:, uv:, srgb:, spd: oder palette:</translation>
+    </message>
+    <message>
+        <source>{} over {}</source>
+        <translation>{} über {}</translation>
+    </message>
+    <message>
+        <source>{} before {}</source>
+        <translation>{} vor {}</translation>
+    </message>
+    <message>
+        <source>{} at {:.0f} K</source>
+        <translation>{} bei {:.0f} K</translation>
+    </message>
+    <message>
+        <source>white of {:.0f} K, tint {:+.4f}</source>
+        <translation>Weiß von {:.0f} K, Stich {:+.4f}</translation>
+    </message>
+    <message>
+        <source>white of {:.0f} K</source>
+        <translation>Weiß von {:.0f} K</translation>
+    </message>
+    <message>
+        <source>measured {}</source>
+        <translation>{}, gemessen</translation>
+    </message>
+    <message>
+        <source>palette {}</source>
+        <translation>Palette {}</translation>
+    </message>
+    <message>
+        <source>a response curve needs at least one point</source>
+        <translation>eine Kennlinie braucht mindestens einen Punkt</translation>
+    </message>
+    <message>
+        <source>point {} of a response curve is not a number</source>
+        <translation>Punkt {} einer Kennlinie ist keine Zahl</translation>
+    </message>
+    <message>
+        <source>point {} of a response curve at {}: must increase</source>
+        <translation>Punkt {} einer Kennlinie bei {}: muss wachsen</translation>
+    </message>
+    <message>
+        <source>an emitter needs a name</source>
+        <translation>ein Emitter braucht einen Namen</translation>
+    </message>
+    <message>
+        <source>there is a '{}' already</source>
+        <translation>es gibt schon ein „{}“</translation>
+    </message>
+    <message>
+        <source>{} has no mode {}</source>
+        <translation>{} hat keinen Modus {}</translation>
+    </message>
+    <message>
+        <source>peak {} nm: must be within 380..780</source>
+        <translation>Gipfel {} nm: muss in 380..780 liegen</translation>
+    </message>
+    <message>
+        <source>width {} nm: must be within 2..200</source>
+        <translation>Breite {} nm: muss in 2..200 liegen</translation>
+    </message>
+    <message>
+        <source>{} cd: must be above 0</source>
+        <translation>{} cd: muss über 0 sein</translation>
+    </message>
+    <message>
+        <source>'{}': a fixture type's name needs a letter or a figure</source>
+        <translation>„{}“: der Name eines Gerätetyps braucht einen Buchstaben oder eine Ziffer</translation>
+    </message>
+    <message>
+        <source>{} has {} parts: there is no room for one more</source>
+        <translation>{} hat {} Teile: für einen mehr ist kein Platz</translation>
+    </message>
+    <message>
+        <source>{} has no emitter {}</source>
+        <translation>{} hat keinen Emitter {}</translation>
+    </message>
+    <message>
+        <source>{} bits: must be 8, 16 or 24</source>
+        <translation>{} Bit: muss 8, 16 oder 24 sein</translation>
+    </message>
+    <message>
+        <source>mode '{}' does not set {}</source>
+        <translation>Modus „{}“ setzt {} nicht</translation>
+    </message>
+    <message>
+        <source>{}: no visible light</source>
+        <translation>{}: kein sichtbares Licht</translation>
+    </message>
+    <message>
+        <source>{}: no light has this chromaticity</source>
+        <translation>{}: kein Licht hat diese Farbart</translation>
+    </message>
+    <message>
+        <source>{}: black is no colour of light</source>
+        <translation>{}: Schwarz ist keine Farbe von Licht</translation>
+    </message>
+    <message>
+        <source>give-up {}: must be within 0..1</source>
+        <translation>Verzicht {}: muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>emitter {} is named twice among keep-outs and pins: once at most</source>
+        <translation>Emitter {} ist zweimal unter Ausgelassenen und Festgehaltenen genannt: höchstens einmal</translation>
+    </message>
+    <message>
+        <source>pin at {}: must be within 0..1</source>
+        <translation>festgehalten bei {}: muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>Patch</source>
+        <translation>Patch</translation>
+    </message>
+    <message>
+        <source>Intensity</source>
+        <translation>Intensität</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Emitters</source>
+        <translation>Emitter</translation>
+    </message>
+    <message>
+        <source>Output</source>
+        <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>the library has no fixture type '{}'</source>
+        <translation>die Bibliothek hat keinen Gerätetyp „{}“</translation>
+    </message>
+    <message>
+        <source>the library has no fixture type '{}' with mode '{}'</source>
+        <translation>die Bibliothek hat keinen Gerätetyp „{}“ mit Modus „{}“</translation>
+    </message>
+    <message>
+        <source>not sent: its slots run from {} to {}, past 512</source>
+        <translation>nicht gesendet: seine Plätze reichen von {} bis {}, über 512 hinaus</translation>
+    </message>
+    <message>
+        <source>universe {}, slots {} to {}</source>
+        <translation>Universum {}, Plätze {} bis {}</translation>
+    </message>
+    <message>
+        <source>{}: {} of them are taken by {}</source>
+        <translation>{}: {} davon hat {}</translation>
+    </message>
+    <message>
+        <source>{}: {} of them it takes from {}</source>
+        <translation>{}: {} davon nimmt es {} weg</translation>
+    </message>
+    <message>
+        <source>palette '{}', held in hand</source>
+        <translation>Palette „{}“, in der Hand</translation>
+    </message>
+    <message>
+        <source>palette '{}', in the look</source>
+        <translation>Palette „{}“, im Look</translation>
+    </message>
+    <message>
+        <source>held in hand</source>
+        <translation>in der Hand</translation>
+    </message>
+    <message>
+        <source>in the look</source>
+        <translation>im Look</translation>
+    </message>
+    <message>
+        <source>not set</source>
+        <translation>nicht gesetzt</translation>
+    </message>
+    <message>
+        <source>{:.0f} %, {}</source>
+        <translation>{:.0f} %, {}</translation>
+    </message>
+    <message>
+        <source>set one by one, held in hand: {}</source>
+        <translation>einzeln gesetzt, in der Hand: {}</translation>
+    </message>
+    <message>
+        <source>set one by one, in the look: {}</source>
+        <translation>einzeln gesetzt, im Look: {}</translation>
+    </message>
+    <message>
+        <source>none asked for: it rests at home</source>
+        <translation>keine verlangt: sie ruht</translation>
+    </message>
+    <message>
+        <source>{}, {}</source>
+        <translation>{}, {}</translation>
+    </message>
+    <message>
+        <source>{}; {}</source>
+        <translation>{}; {}</translation>
+    </message>
+    <message>
+        <source>{}; out of its reach, {:.3f} off</source>
+        <translation>{}; außer Reichweite, {:.3f} daneben</translation>
+    </message>
+    <message>
+        <source>all at 0</source>
+        <translation>alle auf 0</translation>
+    </message>
+    <message>
+        <source>{} and {} more</source>
+        <translation>{} und {} mehr</translation>
+    </message>
+    <message>
+        <source>there is none: its network port could not be opened</source>
+        <translation>es gibt keine: ihr Netzport ließ sich nicht öffnen</translation>
+    </message>
+    <message>
+        <source>Rehearsal: the fixture holds what it showed on stage</source>
+        <translation>Probe: das Gerät hält, was es auf der Bühne zeigte</translation>
+    </message>
+    <message>
+        <source>E1.31 to this computer</source>
+        <translation>E1.31 an diesen Rechner</translation>
+    </message>
+    <message>
+        <source>no line of the output map carries universe {}</source>
+        <translation>keine Zeile der Ausgabekarte trägt Universum {}</translation>
+    </message>
+    <message>
+        <source>the line for universe {} is off</source>
+        <translation>die Zeile für Universum {} ist aus</translation>
+    </message>
+    <message>
+        <source>held back from {}: no network is chosen</source>
+        <translation>zurückgehalten von {}: kein Netz ist gewählt</translation>
+    </message>
+    <message>
+        <source>{} to {}, there {}</source>
+        <translation>{} an {}, dort {}</translation>
+    </message>
+    <message>
+        <source>{}; nobody answers there</source>
+        <translation>{}; dort antwortet niemand</translation>
+    </message>
+    <message>
+        <source>no fixture with id {}</source>
+        <translation>kein Gerät mit Kennzahl {}</translation>
+    </message>
+    <message>
+        <source>Master</source>
+        <translation>Master</translation>
+    </message>
+    <message>
+        <source>at 0</source>
+        <translation>auf 0</translation>
+    </message>
+    <message>
+        <source>Dark</source>
+        <translation>Dunkel</translation>
+    </message>
+    <message>
+        <source>it is on: all light is out</source>
+        <translation>es ist an: alles Licht ist aus</translation>
+    </message>
+    <message>
+        <source>No light. {}: {}.</source>
+        <translation>Kein Licht. {}: {}.</translation>
+    </message>
+    <message>
+        <source>It shines. {}: {}.</source>
+        <translation>Sie leuchtet. {}: {}.</translation>
+    </message>
+    <message>
+        <source>It shines, as asked for.</source>
+        <translation>Sie leuchtet, wie verlangt.</translation>
+    </message>
+    <message>
+        <source>{}; shown by the colour kept with it</source>
+        <translation>{}; gezeigt wird die damit bewahrte Farbe</translation>
+    </message>
+    <message>
+        <source>{}; shown as white</source>
+        <translation>{}; als Weiß gezeigt</translation>
+    </message>
+    <message>
+        <source>its fixture type is not in the library</source>
+        <translation>ihr Gerätetyp ist nicht in der Bibliothek</translation>
+    </message>
+    <message>
+        <source>its slots run past 512</source>
+        <translation>ihre Plätze gehen über 512 hinaus</translation>
+    </message>
+    <message>
+        <source>Dark is on</source>
+        <translation>Dunkel ist an</translation>
+    </message>
+    <message>
+        <source>master at 0</source>
+        <translation>Master auf 0</translation>
+    </message>
+    <message>
+        <source>no intensity set</source>
+        <translation>keine Intensität gesetzt</translation>
+    </message>
+    <message>
+        <source>intensity at 0</source>
+        <translation>Intensität auf 0</translation>
+    </message>
+    <message>
+        <source>all emitters at 0</source>
+        <translation>alle Emitter auf 0</translation>
+    </message>
+    <message>
+        <source>fixture {}: {} has no mode '{}'</source>
+        <translation>Gerät {}: {} hat keinen Modus „{}“</translation>
+    </message>
+    <message>
+        <source>fixture {}: address {} with {} slots runs past 512</source>
+        <translation>Gerät {}: Adresse {} mit {} Plätzen geht über 512 hinaus</translation>
+    </message>
+    <message>
+        <source>the reach is a line or a point: there is no way round white</source>
+        <translation>die Reichweite ist eine Linie oder ein Punkt: es gibt keinen Weg um das Weiß</translation>
+    </message>
+    <message>
+        <source>the white point u′ {:.4f} v′ {:.4f} is not inside the reach</source>
+        <translation>der Weißpunkt u′ {:.4f} v′ {:.4f} liegt nicht in der Reichweite</translation>
+    </message>
+    <message>
+        <source>{} {}: must be within 0..1</source>
+        <translation>{} {}: muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>{} samples: must be within 2..100000</source>
+        <translation>{} Proben: muss in 2..100000 liegen</translation>
+    </message>
+    <message>
+        <source>'{}': the offset behind + must be within 0..1</source>
+        <translation>„{}“: der Versatz hinter + muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>'{}': expected forward, reverse, from-middle, to-middle, mirrored, shuffled[:SEED], blocks:N or repeated:N</source>
+        <translation>„{}“: erwartet forward, reverse, from-middle, to-middle, mirrored, shuffled[:SEED], blocks:N oder repeated:N</translation>
+    </message>
+    <message>
+        <source>'{}': needs a number of 1 or more</source>
+        <translation>„{}“: braucht eine Zahl von 1 oder mehr</translation>
+    </message>
+    <message>
+        <source>'{}': takes no number</source>
+        <translation>„{}“: nimmt keine Zahl</translation>
+    </message>
+    <message>
+        <source>{} stops: a gradient needs at least two</source>
+        <translation>{} Stopps: ein Verlauf braucht mindestens zwei</translation>
+    </message>
+    <message>
+        <source>{} lamps: must be within 1..100000</source>
+        <translation>{} Lampen: muss in 1..100000 liegen</translation>
+    </message>
+    <message>
+        <source>a gradient goes straight or around, not by {}</source>
+        <translation>ein Verlauf geht gerade oder herum, nicht als {}</translation>
+    </message>
+    <message>
+        <source>stop {} at {}: positions must grow within 0..1</source>
+        <translation>Stopp {} bei {}: Stellen müssen in 0..1 wachsen</translation>
+    </message>
+    <message>
+        <source>'{}': expected {}or FROM:TO in degrees of hue</source>
+        <translation>„{}“: erwartet {}oder VON:BIS in Grad Farbton</translation>
+    </message>
+    <message>
+        <source>choose {} lamps or more first</source>
+        <translation>erst {} Lampen oder mehr wählen</translation>
+    </message>
+    <message>
+        <source>fixture {}: {} {}: must be within -{}..{}</source>
+        <translation>Gerät {}: {} {}: muss in -{}..{} liegen</translation>
+    </message>
+    <message>
+        <source>no group with id {}</source>
+        <translation>keine Gruppe mit Kennzahl {}</translation>
+    </message>
+    <message>
+        <source>group '{}' is locked: unlock it first</source>
+        <translation>Gruppe „{}“ ist gesperrt: erst entsperren</translation>
+    </message>
+    <message>
+        <source>a group needs at least one fixture</source>
+        <translation>eine Gruppe braucht mindestens ein Gerät</translation>
+    </message>
+    <message>
+        <source>{} fixtures in a group: at most {}</source>
+        <translation>{} Geräte in einer Gruppe: höchstens {}</translation>
+    </message>
+    <message>
+        <source>a group needs a name</source>
+        <translation>eine Gruppe braucht einen Namen</translation>
+    </message>
+    <message>
+        <source>there is a group '{}' already</source>
+        <translation>es gibt schon eine Gruppe „{}“</translation>
+    </message>
+    <message>
+        <source>fixture {}: needs a fixture type</source>
+        <translation>Gerät {}: braucht einen Gerätetyp</translation>
+    </message>
+    <message>
+        <source>number {}: must be within 0..{}</source>
+        <translation>Nummer {}: muss in 0..{} liegen</translation>
+    </message>
+    <message>
+        <source>fixture {}: universe {}: must be within 1..{}</source>
+        <translation>Gerät {}: Universum {}: muss in 1..{} liegen</translation>
+    </message>
+    <message>
+        <source>fixture {}: address {}: must be within 1..512</source>
+        <translation>Gerät {}: Adresse {}: muss in 1..512 liegen</translation>
+    </message>
+    <message>
+        <source>fixture {}</source>
+        <translation>Gerät {}</translation>
+    </message>
+    <message>
+        <source>fixture {}: home of {}: {}: must be within 0..1</source>
+        <translation>Gerät {}: Ruhewert von {}: {}: muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>{} '{}…': {} bytes, at most {}</source>
+        <translation>{} „{}…“: {} Bytes, höchstens {}</translation>
+    </message>
+    <message>
+        <source>power {} at {} nm: must be within 0..{}</source>
+        <translation>Leistung {} bei {} nm: muss in 0..{} liegen</translation>
+    </message>
+    <message>
+        <source>a show needs a name</source>
+        <translation>eine Show braucht einen Namen</translation>
+    </message>
+    <message>
+        <source>{} fixtures: a show has {} at most</source>
+        <translation>{} Geräte: eine Show hat höchstens {}</translation>
+    </message>
+    <message>
+        <source>this show has used up its ids</source>
+        <translation>diese Show hat ihre Kennzahlen verbraucht</translation>
+    </message>
+    <message>
+        <source>calibration {}, {}: must be within -{}..{}</source>
+        <translation>Kalibrierung {}, {}: muss in -{}..{} liegen</translation>
+    </message>
+    <message>
+        <source>a show has {} groups at most</source>
+        <translation>eine Show hat höchstens {} Gruppen</translation>
+    </message>
+    <message>
+        <source>left out, of lamps that are not in the rig: {} values</source>
+        <translation>ausgelassen, von Lampen, die nicht in der Anlage sind: {} Werte</translation>
+    </message>
+    <message>
+        <source>left out, since their palette is not there: {} values</source>
+        <translation>ausgelassen, weil ihre Palette nicht da ist: {} Werte</translation>
+    </message>
+    <message>
+        <source>left out, of groups, not in the rig: {} lamps</source>
+        <translation>ausgelassen, aus Gruppen, nicht in der Anlage: {} Lampen</translation>
+    </message>
+    <message>
+        <source>a {} needs a name</source>
+        <translation>hier fehlt ein Name: {}</translation>
+    </message>
+    <message>
+        <source>there is a {} '{}' already</source>
+        <translation>{} „{}“ gibt es schon</translation>
+    </message>
+    <message>
+        <source>a show has {} of each kind at most</source>
+        <translation>eine Show hat höchstens {} von jeder Art</translation>
+    </message>
+    <message>
+        <source>{} '{}' is locked: unlock it first</source>
+        <translation>{} „{}“ ist gesperrt: erst entsperren</translation>
+    </message>
+    <message>
+        <source>palette '{}': needs a colour or an intensity</source>
+        <translation>Palette „{}“: braucht eine Farbe oder eine Intensität</translation>
+    </message>
+    <message>
+        <source>no lamps in the lineup: nothing to keep</source>
+        <translation>keine Lampen in der Reihe: nichts zu behalten</translation>
+    </message>
+    <message>
+        <source>no palette with id {}</source>
+        <translation>keine Palette mit Kennzahl {}</translation>
+    </message>
+    <message>
+        <source>merging needs two palettes</source>
+        <translation>Zusammenlegen braucht zwei Paletten</translation>
+    </message>
+    <message>
+        <source>palette '{}' has no {}: what follows '{}' needs it</source>
+        <translation>Palette „{}“ hat dies nicht: {}; was „{}“ folgt, braucht es</translation>
+    </message>
+    <message>
+        <source>no look with id {}</source>
+        <translation>kein Look mit Kennzahl {}</translation>
+    </message>
+    <message>
+        <source>'{}': a measured light needs a name without + and @</source>
+        <translation>„{}“: ein gemessenes Licht braucht einen Namen ohne + und @</translation>
+    </message>
+    <message>
+        <source>a show has {} measured lights at most</source>
+        <translation>eine Show hat höchstens {} gemessene Lichter</translation>
+    </message>
+    <message>
+        <source>no measured light '{}'</source>
+        <translation>kein gemessenes Licht „{}“</translation>
+    </message>
+    <message>
+        <source>a show has {} favourites at most</source>
+        <translation>eine Show hat höchstens {} Favoriten</translation>
+    </message>
+    <message>
+        <source>the stage's outline needs three points or more</source>
+        <translation>der Umriss der Bühne braucht drei Punkte oder mehr</translation>
+    </message>
+    <message>
+        <source>the stage has {} areas and {} corners at most</source>
+        <translation>die Bühne hat höchstens {} Flächen und {} Ecken</translation>
+    </message>
+    <message>
+        <source>the stage's outline: must be within -{}..{} m</source>
+        <translation>der Umriss der Bühne: muss in -{}..{} m liegen</translation>
+    </message>
+    <message>
+        <source>area '{}': must be within -{}..{} m and have {} corners at most</source>
+        <translation>Fläche „{}“: muss in -{}..{} m liegen und höchstens {} Ecken haben</translation>
+    </message>
+    <message>
+        <source>an area of the stage needs a name</source>
+        <translation>eine Fläche der Bühne braucht einen Namen</translation>
+    </message>
+    <message>
+        <source>area '{}': needs three points or more</source>
+        <translation>Fläche „{}“: braucht drei Punkte oder mehr</translation>
+    </message>
+    <message>
+        <source>universes {} to {}: must be within 1..{}</source>
+        <translation>Universen {} bis {}: müssen in 1..{} liegen</translation>
+    </message>
+    <message>
+        <source>there {} to {}: must be within {}..{}</source>
+        <translation>dort {} bis {}: müssen in {}..{} liegen</translation>
+    </message>
+    <message>
+        <source>'{}': expected an IPv4 address{}</source>
+        <translation>„{}“: erwartet eine IPv4-Adresse{}</translation>
+    </message>
+    <message>
+        <source>{} outputs: at most {}</source>
+        <translation>{} Ausgaben: höchstens {}</translation>
+    </message>
+    <message>
+        <source>output {}</source>
+        <translation>Ausgabe {}</translation>
+    </message>
+    <message>
+        <source>a fixture type needs a name and a mode</source>
+        <translation>ein Gerätetyp braucht einen Namen und einen Modus</translation>
+    </message>
+    <message>
+        <source>a show has {} fixture types of its own at most</source>
+        <translation>eine Show hat höchstens {} eigene Gerätetypen</translation>
+    </message>
+    <message>
+        <source>the show has no fixture type '{}' of its own</source>
+        <translation>die Show hat keinen eigenen Gerätetyp „{}“</translation>
+    </message>
+    <message>
+        <source>{} of the rig's fixtures are of type '{}'</source>
+        <translation>{} Geräte der Anlage sind vom Typ „{}“</translation>
+    </message>
+    <message>
+        <source>{} fixtures: must be within 1..{}</source>
+        <translation>{} Geräte: müssen in 1..{} liegen</translation>
+    </message>
+    <message>
+        <source>{} slots, {} apart: must be within 1..{}</source>
+        <translation>{} Plätze, {} auseinander: muss in 1..{} liegen</translation>
+    </message>
+    <message>
+        <source>there is no universe {}</source>
+        <translation>es gibt kein Universum {}</translation>
+    </message>
+    <message>
+        <source>no room for fixture {} from {}.{} on</source>
+        <translation>kein Platz für Gerät {} ab {}.{}</translation>
+    </message>
+    <message>
+        <source>number {}: must be at least 1</source>
+        <translation>Nummer {}: muss mindestens 1 sein</translation>
+    </message>
+    <message>
+        <source>line 1: expected a heading with columns apart by tabs, among them 'type'</source>
+        <translation>Zeile 1: erwartet eine Kopfzeile mit Spalten, durch Tabs getrennt, darunter „type“</translation>
+    </message>
+    <message>
+        <source>line {}, {}: '{}': must be within {}..{}</source>
+        <translation>Zeile {}, {}: „{}“: muss in {}..{} liegen</translation>
+    </message>
+    <message>
+        <source>line {}, {}: '{}': must be metres, within -{}..{}</source>
+        <translation>Zeile {}, {}: „{}“: müssen Meter sein, in -{}..{}</translation>
+    </message>
+    <message>
+        <source>line {}: more than {} fixtures</source>
+        <translation>Zeile {}: mehr als {} Geräte</translation>
+    </message>
+    <message>
+        <source>{} bytes, this packet needs {}</source>
+        <translation>{} Bytes, dieses Paket braucht {}</translation>
+    </message>
+    <message>
+        <source>{} slots in {} bytes: expected 2..512</source>
+        <translation>{} Plätze in {} Bytes: erwartet 2..512</translation>
+    </message>
+    <message>
+        <source>offset {}</source>
+        <translation>Stelle {}</translation>
+    </message>
+    <message>
+        <source>{} devices in {} bytes</source>
+        <translation>{} Geräte in {} Bytes</translation>
+    </message>
+    <message>
+        <source>not Art-Net</source>
+        <translation>nicht Art-Net</translation>
+    </message>
+    <message>
+        <source>version {}: expected {}</source>
+        <translation>Version {}: erwartet {}</translation>
+    </message>
+    <message>
+        <source>packet code {:04x}: not used</source>
+        <translation>Paketcode {:04x}: nicht benutzt</translation>
+    </message>
+    <message>
+        <source>{} bytes: a data packet has {} or more</source>
+        <translation>{} Bytes: ein Datenpaket hat {} oder mehr</translation>
+    </message>
+    <message>
+        <source>root vector {}: not data</source>
+        <translation>Wurzelvektor {}: keine Daten</translation>
+    </message>
+    <message>
+        <source>framing vector {}: not data</source>
+        <translation>Rahmenvektor {}: keine Daten</translation>
+    </message>
+    <message>
+        <source>{} values: must be within 1..513 and in the packet</source>
+        <translation>{} Werte: müssen in 1..513 liegen und im Paket sein</translation>
+    </message>
+    <message>
+        <source>start code {}: only 0 is levels</source>
+        <translation>Startcode {}: nur 0 sind Pegel</translation>
+    </message>
+    <message>
+        <source>universe {}: must be within 1..63999</source>
+        <translation>Universum {}: muss in 1..63999 liegen</translation>
+    </message>
+    <message>
+        <source>priority {}: must be within 0..200</source>
+        <translation>Priorität {}: muss in 0..200 liegen</translation>
+    </message>
+    <message>
+        <source>'{}': expected an IPv4 address</source>
+        <translation>„{}“: erwartet eine IPv4-Adresse</translation>
+    </message>
+    <message>
+        <source>{}:{} is in use: another receiver runs already</source>
+        <translation>{}:{} ist belegt: ein anderer Empfänger läuft schon</translation>
+    </message>
+    <message>
+        <source>cannot listen on {}:{}: {}</source>
+        <translation>kann nicht auf {}:{} hören: {}</translation>
+    </message>
+    <message>
+        <source>no socket for E1.31: {}</source>
+        <translation>kein Socket für E1.31: {}</translation>
+    </message>
+    <message>
+        <source>listed twice: two share one identity</source>
+        <translation>zweimal gelistet: zwei teilen eine Kennung</translation>
+    </message>
+    <message>
+        <source>more than {} devices: the rest is left out</source>
+        <translation>mehr als {} Geräte: der Rest ist ausgelassen</translation>
+    </message>
+    <message>
+        <source>answers badly: {}</source>
+        <translation>antwortet schlecht: {}</translation>
+    </message>
+    <message>
+        <source>answers twice: two share one identity</source>
+        <translation>antwortet zweimal: zwei teilen eine Kennung</translation>
+    </message>
+    <message>
+        <source>refuses to say what it is</source>
+        <translation>weigert sich zu sagen, was es ist</translation>
+    </message>
+    <message>
+        <source>{} port {}: {}</source>
+        <translation>{} Port {}: {}</translation>
+    </message>
+    <message>
+        <source>nothing answers Art-Net here</source>
+        <translation>hier antwortet nichts auf Art-Net</translation>
+    </message>
+    <message>
+        <source>127.0.0.1:{}: {}</source>
+        <translation>127.0.0.1:{}: {}</translation>
+    </message>
+    <message>
+        <source>127.0.0.1:{}: an answer of more than {} bytes</source>
+        <translation>127.0.0.1:{}: eine Antwort von mehr als {} Bytes</translation>
+    </message>
+    <message>
+        <source>{}:{} is in use: another program listens there</source>
+        <translation>{}:{} ist belegt: ein anderes Programm hört dort</translation>
+    </message>
+    <message>
+        <source>{} bytes, RDM needs {}</source>
+        <translation>{} Bytes, RDM braucht {}</translation>
+    </message>
+    <message>
+        <source>start codes {:02x} {:02x}: not RDM</source>
+        <translation>Startcodes {:02x} {:02x}: nicht RDM</translation>
+    </message>
+    <message>
+        <source>length {} with {} of data in {} bytes: they disagree</source>
+        <translation>Länge {} mit {} Daten in {} Bytes: sie widersprechen sich</translation>
+    </message>
+    <message>
+        <source>checksum {:04x}, the bytes give {:04x}</source>
+        <translation>Prüfsumme {:04x}, die Bytes geben {:04x}</translation>
+    </message>
+    <message>
+        <source>sub-device {}: not used</source>
+        <translation>Untergerät {}: nicht benutzt</translation>
+    </message>
+    <message>
+        <source>command class {:02x}</source>
+        <translation>Befehlsklasse {:02x}</translation>
+    </message>
+    <message>
+        <source>device info of {} bytes: expected {}</source>
+        <translation>Geräteangaben von {} Bytes: erwartet {}</translation>
+    </message>
+    <message>
+        <source>footprint {}: must be within 0..512</source>
+        <translation>Platzbedarf {}: muss in 0..512 liegen</translation>
+    </message>
+    <message>
+        <source>start address {}: must be within 1..512</source>
+        <translation>Startadresse {}: muss in 1..512 liegen</translation>
+    </message>
+    <message>
+        <source>cannot be written: its folder is not there</source>
+        <translation>kann nicht geschrieben werden: der Ordner ist nicht da</translation>
+    </message>
+    <message>
+        <source>cannot be read: {}</source>
+        <translation>kann nicht gelesen werden: {}</translation>
+    </message>
+    <message>
+        <source>cannot be written: {}</source>
+        <translation>kann nicht geschrieben werden: {}</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>emitter {}: the type has {}</source>
+        <translation>Emitter {}: der Typ hat {}</translation>
+    </message>
+    <message>
+        <source>group</source>
+        <translation>Gruppe</translation>
+    </message>
+    <message>
+        <source>palette</source>
+        <translation>Palette</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>intensity</source>
+        <translation>Intensität</translation>
+    </message>
+    <message>
+        <source>look</source>
+        <translation>Look</translation>
+    </message>
+    <message>
+        <source>area</source>
+        <translation>Fläche</translation>
+    </message>
+    <message>
+        <source>measured light</source>
+        <translation>gemessenes Licht</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::AskedAs</name>
+    <message>
+        <source>First coordinate</source>
+        <translation>Erste Koordinate</translation>
+    </message>
+    <message>
+        <source>x, u′ or the hue in degrees</source>
+        <translation>x, u′ oder der Farbton in Grad</translation>
+    </message>
+    <message>
+        <source>Second coordinate</source>
+        <translation>Zweite Koordinate</translation>
+    </message>
+    <message>
+        <source>y, v′ or the saturation in %</source>
+        <translation>y, v′ oder die Sättigung in %</translation>
+    </message>
+    <message>
+        <source>As this lamp shows</source>
+        <translation>Wie diese Lampe zeigt</translation>
+    </message>
+    <message>
+        <source>The number of the lamp</source>
+        <translation>Die Nummer der Lampe</translation>
+    </message>
+    <message>
+        <source>Hex sRGB</source>
+        <translation>Hex sRGB</translation>
+    </message>
+    <message>
+        <source>Six hex digits: #f08040</source>
+        <translation>Sechs Hexziffern: #f08040</translation>
+    </message>
+    <message>
+        <source>Asked for as</source>
+        <translation>Verlangt als</translation>
+    </message>
+    <message>
+        <source>In which way the colour is asked for (↑ ↓, Enter for a gel or a file): it stays the same colour</source>
+        <translation>Auf welche Art die Farbe verlangt wird (↑ ↓, Enter für Folie oder Datei): es bleibt dieselbe Farbe</translation>
+    </message>
+    <message>
+        <source>%1: Enter chooses it</source>
+        <translation>%1: Enter wählt es</translation>
+    </message>
+    <message>
+        <source>°</source>
+        <translation>°</translation>
+    </message>
+    <message>
+        <source>x</source>
+        <translation>x</translation>
+    </message>
+    <message>
+        <source>u′</source>
+        <translation>u′</translation>
+    </message>
+    <message>
+        <source>%</source>
+        <translation>%</translation>
+    </message>
+    <message>
+        <source>y</source>
+        <translation>y</translation>
+    </message>
+    <message>
+        <source>v′</source>
+        <translation>v′</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::Asking</name>
+    <message>
+        <source>x y</source>
+        <translation>x y</translation>
+    </message>
+    <message>
+        <source>u′ v′</source>
+        <translation>u′ v′</translation>
+    </message>
+    <message>
+        <source>hex</source>
+        <translation>Hex</translation>
+    </message>
+    <message>
+        <source>measured</source>
+        <translation>gemessen</translation>
+    </message>
+    <message>
+        <source>palette</source>
+        <translation>Palette</translation>
+    </message>
+    <message>
+        <source>not in the book</source>
+        <translation>nicht im Buch</translation>
+    </message>
+    <message>
+        <source>kelvin white</source>
+        <translation>Kelvin-Weiß</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>pick a colour from the swatch book</source>
+        <translation>eine Farbe aus dem Farbbuch wählen</translation>
+    </message>
+    <message>
+        <source>gel, under a lamp of</source>
+        <translation>Folie, vor einer Lampe von</translation>
+    </message>
+    <message>
+        <source>white, with a tint of</source>
+        <translation>Weiß, mit einem Stich von</translation>
+    </message>
+    <message>
+        <source>palette, as it is now</source>
+        <translation>Palette, wie sie jetzt ist</translation>
+    </message>
+    <message>
+        <source>measured light</source>
+        <translation>gemessenes Licht</translation>
+    </message>
+    <message>
+        <source>typed colour</source>
+        <translation>getippte Farbe</translation>
+    </message>
+    <message>
+        <source>Colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Colour %1</source>
+        <translation>Farbe %1</translation>
+    </message>
+    <message>
+        <source>Lamp behind the gel</source>
+        <translation>Lampe hinter der Folie</translation>
+    </message>
+    <message>
+        <source>White</source>
+        <translation>Weiß</translation>
+    </message>
+    <message>
+        <source>Pick a colour first: it is asked for in another way then.</source>
+        <translation>Erst eine Farbe wählen: dann wird sie auf andere Art verlangt.</translation>
+    </message>
+    <message>
+        <source>This colour is too far from white to be kelvin and tint.</source>
+        <translation>Diese Farbe ist zu weit vom Weiß, um Kelvin und Stich zu sein.</translation>
+    </message>
+    <message>
+        <source>Lamp %1 shows no light now.</source>
+        <translation>Lampe %1 gibt jetzt kein Licht.</translation>
+    </message>
+    <message>
+        <source>There is no lamp %1.</source>
+        <translation>Es gibt keine Lampe %1.</translation>
+    </message>
+    <message>
+        <source>No colour was tried before this one.</source>
+        <translation>Vor dieser wurde keine Farbe versucht.</translation>
+    </message>
+    <message>
+        <source>This is the last colour that was tried.</source>
+        <translation>Dies ist die letzte Farbe, die versucht wurde.</translation>
+    </message>
+    <message>
+        <source>Pick a colour first.</source>
+        <translation>Erst eine Farbe wählen.</translation>
+    </message>
+    <message>
+        <source>There is no colour that all these types can show.</source>
+        <translation>Es gibt keine Farbe, die alle diese Typen zeigen können.</translation>
+    </message>
+    <message>
+        <source>All of these types reach this colour.</source>
+        <translation>Alle diese Typen erreichen diese Farbe.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CalibrationView</name>
+    <message>
+        <source>Measure</source>
+        <translation>Messen</translation>
+    </message>
+    <message>
+        <source>Each emitter alone at full, one after the other</source>
+        <translation>Jeder Emitter allein voll, einer nach dem andern</translation>
+    </message>
+    <message>
+        <source>Use it</source>
+        <translation>Verwenden</translation>
+    </message>
+    <message>
+        <source>The measured spectra become this fixture's own data</source>
+        <translation>Die gemessenen Spektren werden die eigenen Daten dieses Geräts</translation>
+    </message>
+    <message>
+        <source>Remove calibration</source>
+        <translation>Kalibrierung entfernen</translation>
+    </message>
+    <message>
+        <source>The fixture is as its type's data says again</source>
+        <translation>Das Gerät ist wieder, wie die Daten seines Typs sagen</translation>
+    </message>
+    <message>
+        <source>Done</source>
+        <translation>Fertig</translation>
+    </message>
+    <message>
+        <source>Esc</source>
+        <translation>Esc</translation>
+    </message>
+    <message>
+        <source>Back to Match</source>
+        <translation>Zurück zu Abgleich</translation>
+    </message>
+    <message>
+        <source>Correct</source>
+        <translation>Korrigieren</translation>
+    </message>
+    <message>
+        <source>The mix is corrected by how far this is from the colour wanted</source>
+        <translation>Die Mischung wird darum korrigiert, wie weit dies von der gewünschten Farbe ist</translation>
+    </message>
+    <message>
+        <source>Measured u′</source>
+        <translation>Gemessenes u′</translation>
+    </message>
+    <message>
+        <source>u′ of the light it shows now, as measured</source>
+        <translation>u′ des Lichts, das sie jetzt zeigt, wie gemessen</translation>
+    </message>
+    <message>
+        <source>u′</source>
+        <translation>u′</translation>
+    </message>
+    <message>
+        <source>Measured v′</source>
+        <translation>Gemessenes v′</translation>
+    </message>
+    <message>
+        <source>v′ of the light it shows now, as measured</source>
+        <translation>v′ des Lichts, das sie jetzt zeigt, wie gemessen</translation>
+    </message>
+    <message>
+        <source>v′</source>
+        <translation>v′</translation>
+    </message>
+    <message>
+        <source>Calibration</source>
+        <translation>Kalibrierung</translation>
+    </message>
+    <message>
+        <source>Stopped: something else was taken in hand.</source>
+        <translation>Abgebrochen: etwas anderes kam in die Hand.</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose the one to calibrate first.</source>
+        <translation>Keine Lampen in der Reihe: erst die wählen, die kalibriert wird.</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source>This fixture has no emitters to measure.</source>
+        <translation>Dieses Gerät hat keine Emitter zum Messen.</translation>
+    </message>
+    <message>
+        <source>Measuring needs the light: On stage, Dark off, master at 100 %.</source>
+        <translation>Messen braucht das Licht: Auf der Bühne, Dunkel aus, Master auf 100 %.</translation>
+    </message>
+    <message>
+        <source>the fixture is gone</source>
+        <translation>das Gerät ist weg</translation>
+    </message>
+    <message>
+        <source>Measure lamp %1</source>
+        <translation>Lampe %1 messen</translation>
+    </message>
+    <message>
+        <source>Calibrate lamp %1</source>
+        <translation>Lampe %1 kalibrieren</translation>
+    </message>
+    <message>
+        <source>No calibration of lamp %1</source>
+        <translation>Keine Kalibrierung von Lampe %1</translation>
+    </message>
+    <message>
+        <source>The lamp shows no light: nothing to correct.</source>
+        <translation>Die Lampe gibt kein Licht: nichts zu korrigieren.</translation>
+    </message>
+    <message>
+        <source>That is %1 off: more than a fixture differs from its data. Is it this lamp's light?</source>
+        <translation>Das ist %1 daneben: mehr, als ein Gerät von seinen Daten abweicht. Ist es das Licht dieser Lampe?</translation>
+    </message>
+    <message>
+        <source>Correct lamp %1 by hand</source>
+        <translation>Lampe %1 von Hand korrigieren</translation>
+    </message>
+    <message>
+        <source>data</source>
+        <translation>Daten</translation>
+    </message>
+    <message>
+        <source>%1 % of its data's light</source>
+        <translation>%1 % des Lichts seiner Daten</translation>
+    </message>
+    <message>
+        <source>, measured before</source>
+        <translation>, früher gemessen</translation>
+    </message>
+    <message>
+        <source>measuring %1 of %2</source>
+        <translation>misst %1 von %2</translation>
+    </message>
+    <message>
+        <source>dashed or plain: its type's data; filled: as measured</source>
+        <translation>gestrichelt oder leer: die Daten des Typs; gefüllt: wie gemessen</translation>
+    </message>
+    <message>
+        <source>measured: “Use it” makes it this lamp's own data</source>
+        <translation>gemessen: „Verwenden“ macht es zu den eigenen Daten dieser Lampe</translation>
+    </message>
+    <message>
+        <source>or by hand: measured u′ v′ of this light</source>
+        <translation>oder von Hand: gemessenes u′ v′ dieses Lichts</translation>
+    </message>
+    <message>
+        <source>Only emitters are calibrated yet: flags and wheels keep the type's data.</source>
+        <translation>Noch werden nur Emitter kalibriert: Flaggen und Räder behalten die Daten des Typs.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CheckPanel</name>
+    <message>
+        <source>Next dark lamp</source>
+        <translation>Nächste dunkle Lampe</translation>
+    </message>
+    <message>
+        <source>The next lamp that gives no light</source>
+        <translation>Die nächste Lampe, die kein Licht gibt</translation>
+    </message>
+    <message>
+        <source>Light check</source>
+        <translation>Lichtprüfung</translation>
+    </message>
+    <message>
+        <source>From what is asked for to the light that comes out, link by link</source>
+        <translation>Vom Verlangten bis zum Licht, das herauskommt, Glied für Glied</translation>
+    </message>
+    <message>
+        <source>Choose a lamp to check.</source>
+        <translation>Eine Lampe wählen, die geprüft wird.</translation>
+    </message>
+    <message>
+        <source>Every lamp gives light.</source>
+        <translation>Jede Lampe gibt Licht.</translation>
+    </message>
+    <message>
+        <source>lamp %1</source>
+        <translation>Lampe %1</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::ConvertForm</name>
+    <message>
+        <source>only the gels that are listed now</source>
+        <translation>nur die Folien, die jetzt gelistet sind</translation>
+    </message>
+    <message>
+        <source>which types…</source>
+        <translation>welche Typen …</translation>
+    </message>
+    <message>
+        <source>The types that are asked; none ticked: those of the lineup</source>
+        <translation>Die Typen, die gefragt werden; keiner angekreuzt: die der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Make palettes</source>
+        <translation>Paletten machen</translation>
+    </message>
+    <message>
+        <source>One palette for each gel, in one step</source>
+        <translation>Eine Palette für jede Folie, in einem Schritt</translation>
+    </message>
+    <message>
+        <source>Report</source>
+        <translation>Bericht</translation>
+    </message>
+    <message>
+        <source>How well these types make each gel</source>
+        <translation>Wie gut diese Typen jede Folie treffen</translation>
+    </message>
+    <message>
+        <source>Save CSV…</source>
+        <translation>CSV sichern …</translation>
+    </message>
+    <message>
+        <source>The report as a table</source>
+        <translation>Der Bericht als Tabelle</translation>
+    </message>
+    <message>
+        <source>Save PDF…</source>
+        <translation>PDF sichern …</translation>
+    </message>
+    <message>
+        <source>The report on paper</source>
+        <translation>Der Bericht auf Papier</translation>
+    </message>
+    <message>
+        <source>Convert the book</source>
+        <translation>Das Buch umrechnen</translation>
+    </message>
+    <message>
+        <source>Else the whole book</source>
+        <translation>Sonst das ganze Buch</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n palette(s) from the book</source>
+        <translation><numerusform>%n Palette aus dem Buch</numerusform><numerusform>%n Paletten aus dem Buch</numerusform></translation>
+    </message>
+    <message>
+        <source>%1. Ctrl+Z takes that back.</source>
+        <translation>%1. Strg+Z nimmt das zurück.</translation>
+    </message>
+    <message>
+        <source>No types: choose lamps into the lineup, or “which types…”.</source>
+        <translation>Keine Typen: Lampen in die Reihe wählen, oder „welche Typen …“.</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source> out</source>
+        <translation> daneben</translation>
+    </message>
+    <message>
+        <source>The swatch book on these types</source>
+        <translation>Das Farbbuch auf diesen Typen</translation>
+    </message>
+    <message>
+        <source>Show: %1. Lamp behind the gels: %2 K.</source>
+        <translation>Show: %1. Lampe hinter den Folien: %2 K.</translation>
+    </message>
+    <message>
+        <source>gel</source>
+        <translation>Folie</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>type</source>
+        <translation>Typ</translation>
+    </message>
+    <message>
+        <source>share of the brightest mix, %</source>
+        <translation>Anteil der hellsten Mischung, %</translation>
+    </message>
+    <message>
+        <source>Writing %1</source>
+        <translation>Schreibt %1</translation>
+    </message>
+    <message>
+        <source>Written: %1</source>
+        <translation>Geschrieben: %1</translation>
+    </message>
+    <message>
+        <source>Save the report</source>
+        <translation>Den Bericht sichern</translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation>PDF (*.pdf)</translation>
+    </message>
+    <message>
+        <source>Tables (*.csv)</source>
+        <translation>Tabellen (*.csv)</translation>
+    </message>
+    <message>
+        <source>%1, on %2</source>
+        <translation>%1, auf %2</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n gel(s)</source>
+        <translation><numerusform>%n Folie</numerusform><numerusform>%n Folien</numerusform></translation>
+    </message>
+    <message>
+        <source>no type yet</source>
+        <translation>noch kein Typ</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::Document</name>
+    <message>
+        <source>Unsaved work cannot be written: %1</source>
+        <translation>Ungesicherte Arbeit kann nicht geschrieben werden: %1</translation>
+    </message>
+    <message>
+        <source>Left out: %1</source>
+        <translation>Ausgelassen: %1</translation>
+    </message>
+    <message>
+        <source>What you changed in “%1” meanwhile is among the unsaved work left behind.</source>
+        <translation>Was inzwischen an „%1“ geändert wurde, ist bei der liegengebliebenen Arbeit.</translation>
+    </message>
+    <message>
+        <source>Opening the show</source>
+        <translation>Öffnet die Show</translation>
+    </message>
+    <message>
+        <source>Opening a copy</source>
+        <translation>Öffnet eine Kopie</translation>
+    </message>
+    <message>
+        <source>Reading the template</source>
+        <translation>Liest die Vorlage</translation>
+    </message>
+    <message>
+        <source>Taking the work back</source>
+        <translation>Holt die Arbeit zurück</translation>
+    </message>
+    <message>
+        <source>Saving</source>
+        <translation>Sichert</translation>
+    </message>
+    <message>
+        <source>Saving a copy</source>
+        <translation>Sichert eine Kopie</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FindPanel</name>
+    <message>
+        <source>search</source>
+        <translation>suchen</translation>
+    </message>
+    <message>
+        <source>Ask the network what is there, or stop asking</source>
+        <translation>Das Netz fragen, was da ist, oder aufhören zu fragen</translation>
+    </message>
+    <message>
+        <source>All finds that are new go into the rig, in this order</source>
+        <translation>Alle neuen Funde kommen in die Anlage, in dieser Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Find fixtures</source>
+        <translation>Geräte finden</translation>
+    </message>
+    <message>
+        <source>Found</source>
+        <translation>Gefunden</translation>
+    </message>
+    <message>
+        <source>What answered, in the order of the tables</source>
+        <translation>Was geantwortet hat, in der Reihenfolge der Tabellen</translation>
+    </message>
+    <message>
+        <source>No network: its port could not be opened.</source>
+        <translation>Kein Netz: sein Port ließ sich nicht öffnen.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Add the %n new one(s) in this order</source>
+        <translation><numerusform>Das neue Gerät hinzufügen</numerusform><numerusform>Die %n neuen in dieser Reihenfolge hinzufügen</numerusform></translation>
+    </message>
+    <message>
+        <source>stop</source>
+        <translation>halt</translation>
+    </message>
+    <message>
+        <source>asking who is there</source>
+        <translation>fragt, wer da ist</translation>
+    </message>
+    <message>
+        <source>port %1 of %2, %3 found so far</source>
+        <translation>Port %1 von %2, bis jetzt %3 gefunden</translation>
+    </message>
+    <message>
+        <source>not searched yet</source>
+        <translation>noch nicht gesucht</translation>
+    </message>
+    <message>
+        <source>%1 found, every patched fixture answers</source>
+        <translation>%1 gefunden, jedes gepatchte Gerät antwortet</translation>
+    </message>
+    <message>
+        <source>Add %1, found</source>
+        <translation>%1 hinzufügen, gefunden</translation>
+    </message>
+    <message>
+        <source>Patch as found</source>
+        <translation>Patchen wie gefunden</translation>
+    </message>
+    <message>
+        <source>%1 has mode %2 now</source>
+        <translation>%1 hat jetzt Modus %2</translation>
+    </message>
+    <message>
+        <source>%1 has address %2 now</source>
+        <translation>%1 hat jetzt Adresse %2</translation>
+    </message>
+    <message>
+        <source>%1 found; patched, not answering: %2</source>
+        <translation>%1 gefunden; gepatcht, antworten nicht: %2</translation>
+    </message>
+    <message>
+        <source>Search asks every port of the network which fixtures hang on it.</source>
+        <translation>Suchen fragt jeden Port des Netzes, welche Geräte an ihm hängen.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::Finder</name>
+    <message>
+        <source>a command</source>
+        <translation>ein Befehl</translation>
+    </message>
+    <message>
+        <source>Find a command</source>
+        <translation>Einen Befehl finden</translation>
+    </message>
+    <message>
+        <source>Type a part of its name; Enter does it</source>
+        <translation>Einen Teil des Namens tippen; Enter führt ihn aus</translation>
+    </message>
+    <message>
+        <source>Commands</source>
+        <translation>Befehle</translation>
+    </message>
+    <message>
+        <source>Enter or a click does it</source>
+        <translation>Enter oder ein Klick führt ihn aus</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FocusModel</name>
+    <message>
+        <source>no light</source>
+        <translation>kein Licht</translation>
+    </message>
+    <message>
+        <source>no colour asked for</source>
+        <translation>keine Farbe verlangt</translation>
+    </message>
+    <message>
+        <source>at %1 %: %2</source>
+        <translation>bei %1 %: %2</translation>
+    </message>
+    <message>
+        <source>shows %1</source>
+        <translation>zeigt %1</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose some first.</source>
+        <translation>Keine Lampen in der Reihe: erst welche wählen.</translation>
+    </message>
+    <message numerus="yes">
+        <source>lamp(s) %1</source>
+        <translation><numerusform>Lampe %1</numerusform><numerusform>Lampen %1</numerusform></translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FoundBlock</name>
+    <message>
+        <source>%1 at %2</source>
+        <translation>%1 bei %2</translation>
+    </message>
+    <message>
+        <source>%1, identity %2, label “%3”</source>
+        <translation>%1, Kennung %2, Aufschrift „%3“</translation>
+    </message>
+    <message>
+        <source>Flashing</source>
+        <translation>Blinkt</translation>
+    </message>
+    <message>
+        <source>Identify</source>
+        <translation>Zeigen</translation>
+    </message>
+    <message>
+        <source>This lamp flashes until pressed again</source>
+        <translation>Diese Lampe blinkt, bis nochmals gedrückt wird</translation>
+    </message>
+    <message>
+        <source>Add</source>
+        <translation>Hinzufügen</translation>
+    </message>
+    <message>
+        <source>Into the rig, at the address it has</source>
+        <translation>In die Anlage, mit der Adresse, die es hat</translation>
+    </message>
+    <message>
+        <source>Show it</source>
+        <translation>Wählen</translation>
+    </message>
+    <message>
+        <source>Into the lineup</source>
+        <translation>In die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Change patch</source>
+        <translation>Patch ändern</translation>
+    </message>
+    <message>
+        <source>The patch becomes what this device says</source>
+        <translation>Der Patch wird, was dieses Gerät sagt</translation>
+    </message>
+    <message>
+        <source>Change device</source>
+        <translation>Gerät ändern</translation>
+    </message>
+    <message>
+        <source>The device takes the address and mode of the patch</source>
+        <translation>Das Gerät nimmt Adresse und Modus des Patchs an</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FullReadings</name>
+    <message>
+        <source>Readings in full</source>
+        <translation>Ablesungen ganz</translation>
+    </message>
+    <message>
+        <source>Every number of the type in focus (I or a press closes)</source>
+        <translation>Jede Zahl des Typs im Blick (I oder ein Druck schließt)</translation>
+    </message>
+    <message>
+        <source>%1, at full; I closes</source>
+        <translation>%1, voll; I schließt</translation>
+    </message>
+    <message>
+        <source>wanted</source>
+        <translation>gewünscht</translation>
+    </message>
+    <message>
+        <source>got</source>
+        <translation>erhalten</translation>
+    </message>
+    <message>
+        <source>Miss as other observers see it</source>
+        <translation>Abweichung für andere Beobachter</translation>
+    </message>
+    <message>
+        <source>Δu′v′</source>
+        <translation>Δu′v′</translation>
+    </message>
+    <message>
+        <source>Hue bins of TM-30</source>
+        <translation>Farbtonfächer von TM-30</translation>
+    </message>
+    <message>
+        <source>circle: the reference; figures: the fidelity of each bin</source>
+        <translation>Kreis: die Referenz; Zahlen: die Treue jedes Fachs</translation>
+    </message>
+    <message>
+        <source>The rendering indices mean something near white only (Duv within 0.0054): this light is a colour.</source>
+        <translation>Die Indizes der Farbwiedergabe bedeuten nur nahe Weiß etwas (Duv bis 0,0054): dieses Licht ist eine Farbe.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::Header</name>
+    <message>
+        <source>Views</source>
+        <translation>Ansichten</translation>
+    </message>
+    <message>
+        <source>The six views, in the order of the work (1 to 6)</source>
+        <translation>Die sechs Ansichten, in der Reihenfolge der Arbeit (1 bis 6)</translation>
+    </message>
+    <message>
+        <source>Rig</source>
+        <translation>Anlage</translation>
+    </message>
+    <message>
+        <source>Match</source>
+        <translation>Abgleich</translation>
+    </message>
+    <message>
+        <source>Gradient</source>
+        <translation>Verlauf</translation>
+    </message>
+    <message>
+        <source>Crossfade</source>
+        <translation>Übergang</translation>
+    </message>
+    <message>
+        <source>Cues</source>
+        <translation>Cues</translation>
+    </message>
+    <message>
+        <source>Ripple</source>
+        <translation>Welle</translation>
+    </message>
+    <message>
+        <source>Master</source>
+        <translation>Master</translation>
+    </message>
+    <message>
+        <source>All intensities together</source>
+        <translation>Alle Intensitäten zusammen</translation>
+    </message>
+    <message>
+        <source>Dark</source>
+        <translation>Dunkel</translation>
+    </message>
+    <message>
+        <source>All light out, at once (Ctrl+D)</source>
+        <translation>Alles Licht aus, sofort (Strg+D)</translation>
+    </message>
+    <message>
+        <source>The show: open, save, undo, theme, help (F10 or Alt)</source>
+        <translation>Die Show: öffnen, sichern, zurück, Farben, Hilfe (F10 oder Alt)</translation>
+    </message>
+    <message>
+        <source>Header</source>
+        <translation>Kopf</translation>
+    </message>
+    <message>
+        <source>Show: %1</source>
+        <translation>Show: %1</translation>
+    </message>
+    <message>
+        <source>saved</source>
+        <translation>gesichert</translation>
+    </message>
+    <message>
+        <source>no file yet</source>
+        <translation>noch keine Datei</translation>
+    </message>
+    <message>
+        <source>not saved</source>
+        <translation>nicht gesichert</translation>
+    </message>
+    <message>
+        <source>to the network</source>
+        <translation>ans Netz</translation>
+    </message>
+    <message>
+        <source>this computer</source>
+        <translation>dieser Rechner</translation>
+    </message>
+    <message>
+        <source>%1 fps</source>
+        <translation>%1 B/s</translation>
+    </message>
+    <message>
+        <source>no output</source>
+        <translation>keine Ausgabe</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n receiver(s)</source>
+        <translation><numerusform>%n Empfänger</numerusform><numerusform>%n Empfänger</numerusform></translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::HomeForm</name>
+    <message>
+        <source>Choose lamps first: their home values are shown then.</source>
+        <translation>Erst Lampen wählen: dann erscheinen ihre Ruhewerte.</translation>
+    </message>
+    <message>
+        <source>Home values of %1 (%2)</source>
+        <translation>Ruhewerte von %1 (%2)</translation>
+    </message>
+    <message>
+        <source>Where each part rests while no colour is asked for. Not ticked: as its type says.</source>
+        <translation>Wo jeder Teil ruht, solange keine Farbe verlangt ist. Nicht angekreuzt: wie sein Typ sagt.</translation>
+    </message>
+    <message>
+        <source>A home value of these lamps' own</source>
+        <translation>Ein eigener Ruhewert dieser Lampen</translation>
+    </message>
+    <message>
+        <source>Home of %1</source>
+        <translation>Ruhewert von %1</translation>
+    </message>
+    <message>
+        <source>Where it rests; a double press: as its type says</source>
+        <translation>Wo er ruht; Doppelklick: wie der Typ sagt</translation>
+    </message>
+    <message>
+        <source>Set them</source>
+        <translation>Setzen</translation>
+    </message>
+    <message>
+        <source>Not now</source>
+        <translation>Nicht jetzt</translation>
+    </message>
+    <message>
+        <source>Home values of %1</source>
+        <translation>Ruhewerte von %1</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::HullPlot</name>
+    <message>
+        <source>Hull of the type</source>
+        <translation>Hülle des Typs</translation>
+    </message>
+    <message>
+        <source>u′ v′: each emitter where it is, and all that they reach together</source>
+        <translation>u′ v′: jeder Emitter, wo er ist, und alles, was sie zusammen erreichen</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::KeepForm</name>
+    <message>
+        <source>Keep as</source>
+        <translation>Behalten als</translation>
+    </message>
+    <message>
+        <source>What is kept (← →)</source>
+        <translation>Was behalten wird (← →)</translation>
+    </message>
+    <message>
+        <source>on stage</source>
+        <translation>auf der Bühne</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>intensity</source>
+        <translation>Intensität</translation>
+    </message>
+    <message>
+        <source>both</source>
+        <translation>beides</translation>
+    </message>
+    <message>
+        <source>look</source>
+        <translation>Look</translation>
+    </message>
+    <message>
+        <source>group</source>
+        <translation>Gruppe</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Enter</source>
+        <translation>Enter</translation>
+    </message>
+    <message>
+        <source>Keeps it</source>
+        <translation>Behält es</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>The name under which it is kept</source>
+        <translation>Der Name, unter dem es behalten wird</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Keep on stage: what is in hand becomes what the stage shows.</source>
+        <translation>Auf der Bühne behalten: was in der Hand ist, wird das, was die Bühne zeigt.</translation>
+    </message>
+    <message>
+        <source>A palette of the first lamp's colour, for any fixture.</source>
+        <translation>Eine Palette der Farbe der ersten Lampe, für jedes Gerät.</translation>
+    </message>
+    <message>
+        <source>A palette of the first lamp's intensity.</source>
+        <translation>Eine Palette der Intensität der ersten Lampe.</translation>
+    </message>
+    <message>
+        <source>A palette of the first lamp's colour and intensity.</source>
+        <translation>Eine Palette von Farbe und Intensität der ersten Lampe.</translation>
+    </message>
+    <message>
+        <source>palette</source>
+        <translation>Palette</translation>
+    </message>
+    <message>
+        <source>Keep %1 %2</source>
+        <translation>Behalten: %1 %2</translation>
+    </message>
+    <message>
+        <source>A look of what the lineup shows: %1.</source>
+        <translation>Ein Look von dem, was die Lampenreihe zeigt: %1.</translation>
+    </message>
+    <message>
+        <source>A group of the lineup in this order: %1.</source>
+        <translation>Eine Gruppe der Lampenreihe in dieser Reihenfolge: %1.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::KeySheet</name>
+    <message>
+        <source>Keys and commands</source>
+        <translation>Tasten und Befehle</translation>
+    </message>
+    <message>
+        <source>Type to search; Esc closes</source>
+        <translation>Tippen sucht; Esc schließt</translation>
+    </message>
+    <message>
+        <source>Search keys and commands</source>
+        <translation>Tasten und Befehle suchen</translation>
+    </message>
+    <message>
+        <source>A part of a command or its key</source>
+        <translation>Ein Teil eines Befehls oder seine Taste</translation>
+    </message>
+    <message>
+        <source>search</source>
+        <translation>suchen</translation>
+    </message>
+    <message>
+        <source>Keys</source>
+        <translation>Tasten</translation>
+    </message>
+    <message>
+        <source>All keys, by what they belong to</source>
+        <translation>Alle Tasten, nach dem, wozu sie gehören</translation>
+    </message>
+    <message>
+        <source>Nothing has that in its name.</source>
+        <translation>Nichts hat das im Namen.</translation>
+    </message>
+    <message>
+        <source>Esc closes; Ctrl+K finds a command and does it</source>
+        <translation>Esc schließt; Strg+K findet einen Befehl und führt ihn aus</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::LevelColumn</name>
+    <message>
+        <source>%1 level</source>
+        <translation>Pegel von %1</translation>
+    </message>
+    <message>
+        <source>%1: drag, wheel or type its level. P pins it, X keeps it out of the mix.</source>
+        <translation>%1: den Pegel ziehen, drehen oder tippen. P hält ihn fest, X lässt ihn aus der Mischung.</translation>
+    </message>
+    <message>
+        <source>Unpin %1	P</source>
+        <translation>%1 lösen	P</translation>
+    </message>
+    <message>
+        <source>Pin %1 here	P</source>
+        <translation>%1 hier festhalten	P</translation>
+    </message>
+    <message>
+        <source>Use %1 again	X</source>
+        <translation>%1 wieder verwenden	X</translation>
+    </message>
+    <message>
+        <source>Keep %1 out	X</source>
+        <translation>%1 auslassen	X</translation>
+    </message>
+    <message>
+        <source>Solve again	Backspace</source>
+        <translation>Neu lösen	Rücktaste</translation>
+    </message>
+    <message>
+        <source>out</source>
+        <translation>aus</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::LineupPanel</name>
+    <message>
+        <source>Choose lamps…</source>
+        <translation>Lampen wählen …</translation>
+    </message>
+    <message>
+        <source>Take a group into the lineup</source>
+        <translation>Eine Gruppe in die Lampenreihe nehmen</translation>
+    </message>
+    <message>
+        <source>Reverse</source>
+        <translation>Umkehren</translation>
+    </message>
+    <message>
+        <source>Turn the order round</source>
+        <translation>Die Reihenfolge umdrehen</translation>
+    </message>
+    <message>
+        <source>From the middle</source>
+        <translation>Von der Mitte</translation>
+    </message>
+    <message>
+        <source>Order from the middle outwards</source>
+        <translation>Reihenfolge von der Mitte nach außen</translation>
+    </message>
+    <message>
+        <source>Shuffle</source>
+        <translation>Würfeln</translation>
+    </message>
+    <message>
+        <source>Another random order</source>
+        <translation>Eine andere zufällige Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Lineup</source>
+        <translation>Lampenreihe</translation>
+    </message>
+    <message>
+        <source>The chosen lamps in their order: drag up or down for intensity, sideways to move</source>
+        <translation>Die gewählten Lampen in ihrer Reihenfolge: hoch oder runter ziehen für die Intensität, seitwärts zum Verschieben</translation>
+    </message>
+    <message>
+        <source>No lamps chosen yet.</source>
+        <translation>Noch keine Lampen gewählt.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 of %n type(s)</source>
+        <translation><numerusform>%1 eines Typs</numerusform><numerusform>%1 von %n Typen</numerusform></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n in hand, Esc puts it (them) down</source>
+        <translation><numerusform>%n in der Hand, Esc legt sie ab</numerusform><numerusform>%n in der Hand, Esc legt sie ab</numerusform></translation>
+    </message>
+    <message>
+        <source>nothing in hand</source>
+        <translation>nichts in der Hand</translation>
+    </message>
+    <message>
+        <source>lamp %1 is dark: %2</source>
+        <translation>Lampe %1 ist dunkel: %2</translation>
+    </message>
+    <message>
+        <source>Order</source>
+        <translation>Reihenfolge</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>, dark: %1</source>
+        <translation>, dunkel: %1</translation>
+    </message>
+    <message>
+        <source>, in hand</source>
+        <translation>, in der Hand</translation>
+    </message>
+    <message>
+        <source>Lamp %1</source>
+        <translation>Lampe %1</translation>
+    </message>
+    <message>
+        <source>Lamp %1, %2, %3 in universe %4</source>
+        <translation>Lampe %1, %2, %3 in Universum %4</translation>
+    </message>
+    <message>
+        <source>
+Dark: %1</source>
+        <translation>
+Dunkel: %1</translation>
+    </message>
+    <message>
+        <source>
+In hand</source>
+        <translation>
+In der Hand</translation>
+    </message>
+    <message>
+        <source>All lamps</source>
+        <translation>Alle Lampen</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::MainWindow</name>
+    <message>
+        <source>Zelochrome</source>
+        <translation>Zelochrome</translation>
+    </message>
+    <message>
+        <source>Gradient</source>
+        <translation>Verlauf</translation>
+    </message>
+    <message>
+        <source>Not built yet. Here colours will be spread along the lineup.</source>
+        <translation>Noch nicht gebaut. Hier werden Farben über die Lampenreihe verteilt.</translation>
+    </message>
+    <message>
+        <source>Crossfade</source>
+        <translation>Übergang</translation>
+    </message>
+    <message>
+        <source>Not built yet. Here the way of a fade through colour will be planned, round the white.</source>
+        <translation>Noch nicht gebaut. Hier wird der Weg einer Blende durch die Farben geplant, um das Weiß herum.</translation>
+    </message>
+    <message>
+        <source>Cues</source>
+        <translation>Cues</translation>
+    </message>
+    <message>
+        <source>Not built yet. Here will be the cue list, the stage picture and the faders.</source>
+        <translation>Noch nicht gebaut. Hier werden die Cueliste, das Bühnenbild und die Schieber sein.</translation>
+    </message>
+    <message>
+        <source>Ripple</source>
+        <translation>Welle</translation>
+    </message>
+    <message>
+        <source>Not built yet. Here colours will move along the lineup.</source>
+        <translation>Noch nicht gebaut. Hier werden Farben durch die Lampenreihe laufen.</translation>
+    </message>
+    <message>
+        <source>A measured light</source>
+        <translation>Ein gemessenes Licht</translation>
+    </message>
+    <message>
+        <source>Spectra (*.csv *.sp *.txt *.spdx)</source>
+        <translation>Spektren (*.csv *.sp *.txt *.spdx)</translation>
+    </message>
+    <message>
+        <source>No light in the lineup: nothing to look for.</source>
+        <translation>Kein Licht in der Lampenreihe: nichts zu suchen.</translation>
+    </message>
+    <message>
+        <source>%1 %2	Δu′v′ %3</source>
+        <translation>%1 %2	Δu′v′ %3</translation>
+    </message>
+    <message>
+        <source>%1 %2	spectrum %3 % off</source>
+        <translation>%1 %2	Spektrum %3 % daneben</translation>
+    </message>
+    <message>
+        <source>Which gel is this?</source>
+        <translation>Welche Folie ist das?</translation>
+    </message>
+    <message>
+        <source>Nearest in colour</source>
+        <translation>Nächste in der Farbe</translation>
+    </message>
+    <message>
+        <source>Nearest in spectrum</source>
+        <translation>Nächste im Spektrum</translation>
+    </message>
+    <message>
+        <source>History of edits</source>
+        <translation>Verlauf der Änderungen</translation>
+    </message>
+    <message>
+        <source>As opened</source>
+        <translation>Wie geöffnet</translation>
+    </message>
+    <message>
+        <source>%1	now</source>
+        <translation>%1	jetzt</translation>
+    </message>
+    <message>
+        <source>A report holds the log, the version and facts of this computer. May the show go into it too?</source>
+        <translation>Ein Bericht enthält das Protokoll, die Version und Angaben zu diesem Rechner. Darf die Show auch hinein?</translation>
+    </message>
+    <message>
+        <source>With the show</source>
+        <translation>Mit der Show</translation>
+    </message>
+    <message>
+        <source>Without it</source>
+        <translation>Ohne sie</translation>
+    </message>
+    <message>
+        <source>No report</source>
+        <translation>Kein Bericht</translation>
+    </message>
+    <message>
+        <source>Save a report</source>
+        <translation>Einen Bericht sichern</translation>
+    </message>
+    <message>
+        <source>Reports (*.zip)</source>
+        <translation>Berichte (*.zip)</translation>
+    </message>
+    <message>
+        <source>Writing the report</source>
+        <translation>Schreibt den Bericht</translation>
+    </message>
+    <message>
+        <source>The report is at %1.</source>
+        <translation>Der Bericht liegt in %1.</translation>
+    </message>
+    <message>
+        <source>Reading %1</source>
+        <translation>Liest %1</translation>
+    </message>
+    <message>
+        <source>Read %1 from %2</source>
+        <translation>%1 aus %2 gelesen</translation>
+    </message>
+    <message>
+        <source>%1. %2</source>
+        <translation>%1. %2</translation>
+    </message>
+    <message>
+        <source>Writing %1</source>
+        <translation>Schreibt %1</translation>
+    </message>
+    <message>
+        <source>Written: %1</source>
+        <translation>Geschrieben: %1</translation>
+    </message>
+    <message>
+        <source>%1; colours are shown as sRGB</source>
+        <translation>%1; Farben werden als sRGB gezeigt</translation>
+    </message>
+    <message>
+        <source>Nothing to explain under the pointer: move it over a control.</source>
+        <translation>Unter dem Zeiger ist nichts zu erklären: ihn über ein Bedienelement führen.</translation>
+    </message>
+    <message>
+        <source>type its value: Enter takes it, Esc does not</source>
+        <translation>seinen Wert tippen: Enter nimmt ihn, Esc nicht</translation>
+    </message>
+    <message>
+        <source>figures</source>
+        <translation>Ziffern</translation>
+    </message>
+    <message>
+        <source>change it; Shift fine, Ctrl coarse</source>
+        <translation>ändern; Umschalt fein, Strg grob</translation>
+    </message>
+    <message>
+        <source>arrows, wheel, drag</source>
+        <translation>Pfeile, Rad, Ziehen</translation>
+    </message>
+    <message>
+        <source>least, most</source>
+        <translation>kleinster, größter</translation>
+    </message>
+    <message>
+        <source>Home, End</source>
+        <translation>Pos1, Ende</translation>
+    </message>
+    <message>
+        <source>back to its default</source>
+        <translation>zurück zum Ausgangswert</translation>
+    </message>
+    <message>
+        <source>Backspace</source>
+        <translation>Rücktaste</translation>
+    </message>
+    <message>
+        <source>back to its default, with the mouse</source>
+        <translation>zurück zum Ausgangswert, mit der Maus</translation>
+    </message>
+    <message>
+        <source>double-click</source>
+        <translation>Doppelklick</translation>
+    </message>
+    <message>
+        <source>an emitter: pin it, keep it out</source>
+        <translation>ein Emitter: festhalten, auslassen</translation>
+    </message>
+    <message>
+        <source>P, X</source>
+        <translation>P, X</translation>
+    </message>
+    <message>
+        <source>a cell of a table: type over it, or edit it</source>
+        <translation>eine Zelle einer Tabelle: überschreiben oder bearbeiten</translation>
+    </message>
+    <message>
+        <source>signs, Enter</source>
+        <translation>Zeichen, Enter</translation>
+    </message>
+    <message>
+        <source>a colour of the swatch book: mark it as favourite</source>
+        <translation>eine Farbe des Farbbuchs: als Favorit merken</translation>
+    </message>
+    <message>
+        <source>B</source>
+        <translation>B</translation>
+    </message>
+    <message>
+        <source>New show</source>
+        <translation>Neue Show</translation>
+    </message>
+    <message>
+        <source>Open a show…</source>
+        <translation>Show öffnen …</translation>
+    </message>
+    <message>
+        <source>Recent shows…</source>
+        <translation>Letzte Shows …</translation>
+    </message>
+    <message>
+        <source>Start from a template…</source>
+        <translation>Mit einer Vorlage beginnen …</translation>
+    </message>
+    <message>
+        <source>Save</source>
+        <translation>Sichern</translation>
+    </message>
+    <message>
+        <source>Save as…</source>
+        <translation>Sichern als …</translation>
+    </message>
+    <message>
+        <source>Save a copy…</source>
+        <translation>Eine Kopie sichern …</translation>
+    </message>
+    <message>
+        <source>Unsaved work left behind…</source>
+        <translation>Liegengebliebene Arbeit …</translation>
+    </message>
+    <message>
+        <source>Read a rig (MVR)…</source>
+        <translation>Eine Anlage lesen (MVR) …</translation>
+    </message>
+    <message>
+        <source>Read a rig</source>
+        <translation>Eine Anlage lesen</translation>
+    </message>
+    <message>
+        <source>Rigs (*.mvr)</source>
+        <translation>Anlagen (*.mvr)</translation>
+    </message>
+    <message>
+        <source>Write the rig (MVR)…</source>
+        <translation>Die Anlage schreiben (MVR) …</translation>
+    </message>
+    <message>
+        <source>Write the rig</source>
+        <translation>Die Anlage schreiben</translation>
+    </message>
+    <message>
+        <source>Close the show</source>
+        <translation>Die Show schließen</translation>
+    </message>
+    <message>
+        <source>Quit</source>
+        <translation>Beenden</translation>
+    </message>
+    <message>
+        <source>Undo</source>
+        <translation>Rückgängig</translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>History of edits…</source>
+        <translation>Verlauf der Änderungen …</translation>
+    </message>
+    <message>
+        <source>Put down what is in hand</source>
+        <translation>Ablegen, was in der Hand ist</translation>
+    </message>
+    <message>
+        <source>Keep as…</source>
+        <translation>Behalten als …</translation>
+    </message>
+    <message>
+        <source>Rig</source>
+        <translation>Anlage</translation>
+    </message>
+    <message>
+        <source>Match</source>
+        <translation>Abgleich</translation>
+    </message>
+    <message>
+        <source>View %1</source>
+        <translation>Ansicht %1</translation>
+    </message>
+    <message>
+        <source>with Ctrl also from a text field</source>
+        <translation>mit Strg auch aus einem Textfeld</translation>
+    </message>
+    <message>
+        <source>Dark or light theme</source>
+        <translation>Dunkle oder helle Oberfläche</translation>
+    </message>
+    <message>
+        <source>Whole screen</source>
+        <translation>Ganzer Bildschirm</translation>
+    </message>
+    <message>
+        <source>Size of everything: 100, 120 or 140 %…</source>
+        <translation>Größe von allem: 100, 120 oder 140 % …</translation>
+    </message>
+    <message>
+        <source>Split field over the whole window</source>
+        <translation>Teilfeld über das ganze Fenster</translation>
+    </message>
+    <message>
+        <source>Split field in a window of its own</source>
+        <translation>Teilfeld in einem eigenen Fenster</translation>
+    </message>
+    <message>
+        <source>Readings in full</source>
+        <translation>Ablesungen ganz</translation>
+    </message>
+    <message>
+        <source>Dark: all light out, or back</source>
+        <translation>Dunkel: alles Licht aus, oder zurück</translation>
+    </message>
+    <message>
+        <source>Rehearsal or On stage</source>
+        <translation>Probe oder Auf der Bühne</translation>
+    </message>
+    <message>
+        <source>Menu of the show</source>
+        <translation>Menü der Show</translation>
+    </message>
+    <message>
+        <source>Menu of the show, too</source>
+        <translation>Menü der Show, auch</translation>
+    </message>
+    <message>
+        <source>Alt alone</source>
+        <translation>Alt allein</translation>
+    </message>
+    <message>
+        <source>Choose lamps</source>
+        <translation>Lampen wählen</translation>
+    </message>
+    <message>
+        <source>All lamps into the lineup</source>
+        <translation>Alle Lampen in die Reihe</translation>
+    </message>
+    <message>
+        <source>Groups</source>
+        <translation>Gruppen</translation>
+    </message>
+    <message>
+        <source>Group from the lineup</source>
+        <translation>Gruppe aus der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Looks</source>
+        <translation>Looks</translation>
+    </message>
+    <message>
+        <source>Reverse the lineup</source>
+        <translation>Die Lampenreihe umkehren</translation>
+    </message>
+    <message>
+        <source>Lineup from the middle</source>
+        <translation>Lampenreihe von der Mitte</translation>
+    </message>
+    <message>
+        <source>Shuffle the lineup</source>
+        <translation>Die Lampenreihe würfeln</translation>
+    </message>
+    <message>
+        <source>with the keyboard there: the lamp in focus</source>
+        <translation>mit der Tastatur dort: die Lampe im Blick</translation>
+    </message>
+    <message>
+        <source>moves that lamp in the order</source>
+        <translation>verschiebt diese Lampe in der Reihenfolge</translation>
+    </message>
+    <message>
+        <source>Ctrl+← →</source>
+        <translation>Strg+← →</translation>
+    </message>
+    <message>
+        <source>intensity of all, Shift fine, Ctrl coarse</source>
+        <translation>Intensität von allen, Umschalt fein, Strg grob</translation>
+    </message>
+    <message>
+        <source>Search the swatch book</source>
+        <translation>Das Farbbuch durchsuchen</translation>
+    </message>
+    <message>
+        <source>The colour tried before</source>
+        <translation>Die Farbe, die davor versucht wurde</translation>
+    </message>
+    <message>
+        <source>The colour tried after</source>
+        <translation>Die Farbe, die danach versucht wurde</translation>
+    </message>
+    <message>
+        <source>Level all types to the weakest</source>
+        <translation>Alle Typen auf den schwächsten angleichen</translation>
+    </message>
+    <message>
+        <source>The nearest colour that all types can show</source>
+        <translation>Die nächste Farbe, die alle Typen zeigen können</translation>
+    </message>
+    <message>
+        <source>Calibrate the first lamp of the lineup</source>
+        <translation>Die erste Lampe der Reihe kalibrieren</translation>
+    </message>
+    <message>
+        <source>Add lamps to the rig</source>
+        <translation>Der Anlage Lampen hinzufügen</translation>
+    </message>
+    <message>
+        <source>Remove the chosen lamps</source>
+        <translation>Die gewählten Lampen entfernen</translation>
+    </message>
+    <message>
+        <source>Copy the patch for a spreadsheet</source>
+        <translation>Den Patch für eine Tabelle kopieren</translation>
+    </message>
+    <message>
+        <source>Paste lamps from a spreadsheet</source>
+        <translation>Lampen aus einer Tabelle einfügen</translation>
+    </message>
+    <message>
+        <source>Home values of the chosen lamps…</source>
+        <translation>Ruhewerte der gewählten Lampen …</translation>
+    </message>
+    <message>
+        <source>Move what clashes to free slots</source>
+        <translation>Was sich überschneidet, auf freie Plätze rücken</translation>
+    </message>
+    <message>
+        <source>Find fixtures on the network</source>
+        <translation>Geräte im Netz finden</translation>
+    </message>
+    <message>
+        <source>Fixture types</source>
+        <translation>Gerätetypen</translation>
+    </message>
+    <message>
+        <source>Output map</source>
+        <translation>Ausgabekarte</translation>
+    </message>
+    <message>
+        <source>Light check: why is it dark?</source>
+        <translation>Lichtprüfung: warum ist sie dunkel?</translation>
+    </message>
+    <message>
+        <source>All lamps in view</source>
+        <translation>Alle Lampen ins Bild</translation>
+    </message>
+    <message>
+        <source>Align the chosen lamps in a row</source>
+        <translation>Die gewählten Lampen in eine Reihe stellen</translation>
+    </message>
+    <message>
+        <source>Spread them evenly</source>
+        <translation>Sie gleichmäßig verteilen</translation>
+    </message>
+    <message>
+        <source>Turn them left</source>
+        <translation>Sie nach links drehen</translation>
+    </message>
+    <message>
+        <source>Turn them right</source>
+        <translation>Sie nach rechts drehen</translation>
+    </message>
+    <message>
+        <source>Pan their beams left</source>
+        <translation>Ihre Strahlen nach links schwenken</translation>
+    </message>
+    <message>
+        <source>Pan their beams right</source>
+        <translation>Ihre Strahlen nach rechts schwenken</translation>
+    </message>
+    <message>
+        <source>on the plan: moves the chosen lamps, Shift finely</source>
+        <translation>auf dem Plan: bewegt die gewählten Lampen, Umschalt fein</translation>
+    </message>
+    <message>
+        <source>arrows</source>
+        <translation>Pfeile</translation>
+    </message>
+    <message>
+        <source>on the plan: moves the paper</source>
+        <translation>auf dem Plan: bewegt das Papier</translation>
+    </message>
+    <message>
+        <source>Alt+arrows</source>
+        <translation>Alt+Pfeile</translation>
+    </message>
+    <message>
+        <source>on the plan: nearer, farther</source>
+        <translation>auf dem Plan: näher, ferner</translation>
+    </message>
+    <message>
+        <source>+ −</source>
+        <translation>+ −</translation>
+    </message>
+    <message>
+        <source>Explain what is under the pointer</source>
+        <translation>Erklären, was unter dem Zeiger ist</translation>
+    </message>
+    <message>
+        <source>Keys and commands</source>
+        <translation>Tasten und Befehle</translation>
+    </message>
+    <message>
+        <source>Find a command…</source>
+        <translation>Einen Befehl finden …</translation>
+    </message>
+    <message>
+        <source>Save a report for help…</source>
+        <translation>Einen Bericht für Hilfe sichern …</translation>
+    </message>
+    <message>
+        <source>Where the log is</source>
+        <translation>Wo das Protokoll ist</translation>
+    </message>
+    <message>
+        <source>The log is in %1</source>
+        <translation>Das Protokoll ist in %1</translation>
+    </message>
+    <message>
+        <source>About Zelochrome</source>
+        <translation>Über Zelochrome</translation>
+    </message>
+    <message>
+        <source>Undo: %1</source>
+        <translation>Rückgängig: %1</translation>
+    </message>
+    <message>
+        <source>Redo: %1</source>
+        <translation>Wiederholen: %1</translation>
+    </message>
+    <message>
+        <source>Size of everything</source>
+        <translation>Größe von allem</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>Zelochrome will be at %1 % from the next start on.</source>
+        <translation>Zelochrome ist ab dem nächsten Start auf %1 %.</translation>
+    </message>
+    <message>
+        <source>Zelochrome %1</source>
+        <translation>Zelochrome %1</translation>
+    </message>
+    <message>
+        <source>Colour for multi-emitter LED fixtures: match, spread, fade, play.
+Free software under the GNU General Public License, version 3 or later.
+Built on Qt %1. %2</source>
+        <translation>Farbe für Scheinwerfer mit vielen Emittern: abgleichen, verteilen, blenden, spielen.
+Freie Software unter der GNU General Public License, Version 3 oder später.
+Gebaut mit Qt %1. %2</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Language: English, Deutsch…</source>
+        <translation>Sprache: English, Deutsch …</translation>
+    </message>
+    <message>
+        <source>Language</source>
+        <translation>Sprache</translation>
+    </message>
+    <message>
+        <source>Zelochrome will speak %1 from the next start on.</source>
+        <translation>Zelochrome spricht ab dem nächsten Start %1.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::MatchView</name>
+    <message>
+        <source>Colours as the eye sees them that takes this lamp for white, or as a camera balanced to it shows them</source>
+        <translation>Farben, wie das Auge sie sieht, das diese Lampe für Weiß nimmt, oder wie eine darauf abgeglichene Kamera sie zeigt</translation>
+    </message>
+    <message>
+        <source>Lamp behind the gel</source>
+        <translation>Lampe hinter der Folie</translation>
+    </message>
+    <message>
+        <source>Colour temperature of the lamp</source>
+        <translation>Farbtemperatur der Lampe</translation>
+    </message>
+    <message>
+        <source>K</source>
+        <translation>K</translation>
+    </message>
+    <message>
+        <source>White</source>
+        <translation>Weiß</translation>
+    </message>
+    <message>
+        <source>Colour temperature</source>
+        <translation>Farbtemperatur</translation>
+    </message>
+    <message>
+        <source>Tint</source>
+        <translation>Stich</translation>
+    </message>
+    <message>
+        <source>Duv: above 0 greener, below pinker</source>
+        <translation>Duv: über 0 grüner, darunter rosiger</translation>
+    </message>
+    <message>
+        <source>Duv</source>
+        <translation>Duv</translation>
+    </message>
+    <message>
+        <source>White in mired</source>
+        <translation>Weiß in Mired</translation>
+    </message>
+    <message>
+        <source>Reciprocal colour temperature, 1e6 / K</source>
+        <translation>Kehrwert der Farbtemperatur, 1e6 / K</translation>
+    </message>
+    <message>
+        <source>mired</source>
+        <translation>Mired</translation>
+    </message>
+    <message>
+        <source>as daylight</source>
+        <translation>wie Tageslicht</translation>
+    </message>
+    <message>
+        <source>The tint of the daylight locus at this colour temperature; a double press on the tint goes back to the lamps' white</source>
+        <translation>Der Stich des Tageslichts bei dieser Farbtemperatur; ein Doppelklick auf den Stich geht zum Weiß der Lampen zurück</translation>
+    </message>
+    <message>
+        <source>Light wanted</source>
+        <translation>Gewünschtes Licht</translation>
+    </message>
+    <message>
+        <source>The light wanted; dashed: the lamp before the gel</source>
+        <translation>Das gewünschte Licht; gestrichelt: die Lampe vor der Folie</translation>
+    </message>
+    <message>
+        <source>Seen by</source>
+        <translation>Gesehen von</translation>
+    </message>
+    <message>
+        <source>Eye</source>
+        <translation>Auge</translation>
+    </message>
+    <message>
+        <source>Camera</source>
+        <translation>Kamera</translation>
+    </message>
+    <message>
+        <source>White of the eye</source>
+        <translation>Weiß des Auges</translation>
+    </message>
+    <message>
+        <source>The lamp that the eye takes for white; a double press: the one behind the gels of the swatch book</source>
+        <translation>Die Lampe, die das Auge für Weiß nimmt; Doppelklick: die hinter den Folien des Farbbuchs</translation>
+    </message>
+    <message>
+        <source>Camera balance</source>
+        <translation>Abgleich der Kamera</translation>
+    </message>
+    <message>
+        <source>What the camera is balanced to</source>
+        <translation>Worauf die Kamera abgeglichen ist</translation>
+    </message>
+    <message>
+        <source>level all</source>
+        <translation>alle angleichen</translation>
+    </message>
+    <message>
+        <source>All types at the brightness of the weakest, by their intensities</source>
+        <translation>Alle Typen so hell wie der schwächste, durch ihre Intensitäten</translation>
+    </message>
+    <message>
+        <source>nearest shared colour</source>
+        <translation>nächste gemeinsame</translation>
+    </message>
+    <message>
+        <source>The nearest colour that every type of the lineup can show</source>
+        <translation>Die nächste Farbe, die jeder Typ der Lampenreihe zeigen kann</translation>
+    </message>
+    <message>
+        <source>Match</source>
+        <translation>Abgleich</translation>
+    </message>
+    <message>
+        <source>What each type gets</source>
+        <translation>Was jeder Typ erhält</translation>
+    </message>
+    <message>
+        <source>A press brings a type into focus</source>
+        <translation>Ein Druck bringt einen Typ in den Blick</translation>
+    </message>
+    <message>
+        <source>Mix, scrolled</source>
+        <translation>Mischung, gerollt</translation>
+    </message>
+    <message>
+        <source>Want</source>
+        <translation>Wunsch</translation>
+    </message>
+    <message>
+        <source>No colour yet</source>
+        <translation>Noch keine Farbe</translation>
+    </message>
+    <message>
+        <source>lets through</source>
+        <translation>lässt durch</translation>
+    </message>
+    <message>
+        <source>asked for as</source>
+        <translation>verlangt als</translation>
+    </message>
+    <message>
+        <source>beyond this screen: shown as near as it can</source>
+        <translation>jenseits dieses Schirms: so nah wie möglich</translation>
+    </message>
+    <message>
+        <source>light through the gel</source>
+        <translation>Licht durch die Folie</translation>
+    </message>
+    <message>
+        <source>light wanted</source>
+        <translation>gewünschtes Licht</translation>
+    </message>
+    <message>
+        <source>Get</source>
+        <translation>Erhalt</translation>
+    </message>
+    <message>
+        <source>Choose lamps in the lineup: L</source>
+        <translation>Lampen in die Reihe wählen: L</translation>
+    </message>
+    <message>
+        <source>miss Δu′v′</source>
+        <translation>Abw. Δu′v′</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::MessageLine</name>
+    <message>
+        <source>Messages</source>
+        <translation>Meldungen</translation>
+    </message>
+    <message>
+        <source>A click closes it</source>
+        <translation>Ein Klick schließt sie</translation>
+    </message>
+    <message>
+        <source>%1: %2 s. A click stops it.</source>
+        <translation>%1: %2 s. Ein Klick hält an.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::MixModel</name>
+    <message>
+        <source>Give-up</source>
+        <translation>Verzicht</translation>
+    </message>
+    <message>
+        <source>%1 held at a level</source>
+        <translation>%1 auf einem Pegel gehalten</translation>
+    </message>
+    <message>
+        <source>%1 by hand</source>
+        <translation>%1 von Hand</translation>
+    </message>
+    <message>
+        <source>Solve again</source>
+        <translation>Neu lösen</translation>
+    </message>
+    <message>
+        <source>Use %1 again</source>
+        <translation>%1 wieder verwenden</translation>
+    </message>
+    <message>
+        <source>Keep %1 out</source>
+        <translation>%1 auslassen</translation>
+    </message>
+    <message>
+        <source>Unpin %1</source>
+        <translation>%1 lösen</translation>
+    </message>
+    <message>
+        <source>Pin %1</source>
+        <translation>%1 festhalten</translation>
+    </message>
+    <message>
+        <source>warm</source>
+        <translation>warm</translation>
+    </message>
+    <message>
+        <source>green</source>
+        <translation>grün</translation>
+    </message>
+    <message>
+        <source>blue</source>
+        <translation>blau</translation>
+    </message>
+    <message>
+        <source>white</source>
+        <translation>weiß</translation>
+    </message>
+    <message>
+        <source>all</source>
+        <translation>alle</translation>
+    </message>
+    <message>
+        <source>Brightest gives no brightness up.</source>
+        <translation>Hellste verzichtet auf keine Helligkeit.</translation>
+    </message>
+    <message>
+        <source>No curve: this colour came without a spectrum to compare with.</source>
+        <translation>Keine Kurve: diese Farbe kam ohne Spektrum, mit dem zu vergleichen wäre.</translation>
+    </message>
+    <message>
+        <source>Levelling needs two types in the lineup.</source>
+        <translation>Angleichen braucht zwei Typen in der Lampenreihe.</translation>
+    </message>
+    <message>
+        <source>One of the types gives no light: nothing to level to.</source>
+        <translation>Einer der Typen gibt kein Licht: nichts, worauf anzugleichen wäre.</translation>
+    </message>
+    <message>
+        <source>Level to %1 cd</source>
+        <translation>Angleichen auf %1 cd</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::MixPanel</name>
+    <message>
+        <source>Intent</source>
+        <translation>Absicht</translation>
+    </message>
+    <message>
+        <source>What to favour among all mixes that show the colour: the most light, the spectrum nearest the wanted one, the best colour on skin and cloth, or the least power</source>
+        <translation>Was unter allen Mischungen dieser Farbe vorgeht: das meiste Licht, das Spektrum nächst dem gewünschten, die schönste Farbe auf Haut und Stoff oder die kleinste Leistung</translation>
+    </message>
+    <message>
+        <source>Give-up</source>
+        <translation>Verzicht</translation>
+    </message>
+    <message>
+        <source>How much brightness a truer spectrum may cost</source>
+        <translation>Wie viel Helligkeit ein treueres Spektrum kosten darf</translation>
+    </message>
+    <message>
+        <source>% of the brightest</source>
+        <translation>% der hellsten</translation>
+    </message>
+    <message>
+        <source>solve again</source>
+        <translation>neu lösen</translation>
+    </message>
+    <message>
+        <source>Let go of the levels set by hand</source>
+        <translation>Die von Hand gesetzten Pegel loslassen</translation>
+    </message>
+    <message>
+        <source>families</source>
+        <translation>Familien</translation>
+    </message>
+    <message>
+        <source>Warm, green, blue and white emitters together, to see how light adds; or each alone</source>
+        <translation>Warme, grüne, blaue und weiße Emitter zusammen, um zu sehen, wie Licht sich addiert; oder jeder für sich</translation>
+    </message>
+    <message>
+        <source>hold colour</source>
+        <translation>Farbe halten</translation>
+    </message>
+    <message>
+        <source>A level that is moved is pinned there, and the others hold the colour; off: the others stay</source>
+        <translation>Ein bewegter Pegel wird dort festgehalten, und die anderen halten die Farbe; aus: die anderen bleiben</translation>
+    </message>
+    <message>
+        <source>Mix</source>
+        <translation>Mischung</translation>
+    </message>
+    <message>
+        <source>cd</source>
+        <translation>cd</translation>
+    </message>
+    <message>
+        <source>, by hand</source>
+        <translation>, von Hand</translation>
+    </message>
+    <message>
+        <source>The most light this colour can have: %1 cd</source>
+        <translation>Das meiste Licht, das diese Farbe haben kann: %1 cd</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::OutputPanel</name>
+    <message>
+        <source>Add a line</source>
+        <translation>Eine Zeile hinzufügen</translation>
+    </message>
+    <message>
+        <source>Universes that go somewhere of their own</source>
+        <translation>Universen, die an einen eigenen Ort gehen</translation>
+    </message>
+    <message>
+        <source>Remove it</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message>
+        <source>The line with the keyboard goes</source>
+        <translation>Die Zeile mit der Tastatur fällt weg</translation>
+    </message>
+    <message>
+        <source>Output map</source>
+        <translation>Ausgabekarte</translation>
+    </message>
+    <message>
+        <source>Network</source>
+        <translation>Netz</translation>
+    </message>
+    <message>
+        <source>Which network card may be used. This computer only: nothing leaves it</source>
+        <translation>Welche Netzkarte benutzt werden darf. Nur dieser Rechner: nichts verlässt ihn</translation>
+    </message>
+    <message>
+        <source>Lines of the output map</source>
+        <translation>Zeilen der Ausgabekarte</translation>
+    </message>
+    <message>
+        <source>Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the first universe there, on or off; Enter edits</source>
+        <translation>Universen, Protokoll (E1.31 oder Art-Net), IPv4-Adresse oder Multicast, das erste Universum dort, an oder aus; Enter bearbeitet</translation>
+    </message>
+    <message>
+        <source>univ.</source>
+        <translation>Univ.</translation>
+    </message>
+    <message>
+        <source>protocol</source>
+        <translation>Protokoll</translation>
+    </message>
+    <message>
+        <source>address</source>
+        <translation>Adresse</translation>
+    </message>
+    <message>
+        <source>sent as</source>
+        <translation>dort als</translation>
+    </message>
+    <message>
+        <source>on</source>
+        <translation>an</translation>
+    </message>
+    <message>
+        <source>this computer only</source>
+        <translation>nur dieser Rechner</translation>
+    </message>
+    <message>
+        <source>Art-Net</source>
+        <translation>Art-Net</translation>
+    </message>
+    <message>
+        <source>E1.31</source>
+        <translation>E1.31</translation>
+    </message>
+    <message>
+        <source>“%1”: expected universes such as 1 or 1–4.</source>
+        <translation>„%1“: erwartet Universen wie 1 oder 1–4.</translation>
+    </message>
+    <message>
+        <source>“%1”: expected E1.31 or Art-Net.</source>
+        <translation>„%1“: erwartet E1.31 oder Art-Net.</translation>
+    </message>
+    <message>
+        <source>“%1”: expected a number.</source>
+        <translation>„%1“: erwartet eine Zahl.</translation>
+    </message>
+    <message>
+        <source>Output line %1</source>
+        <translation>Ausgabezeile %1</translation>
+    </message>
+    <message>
+        <source>Add an output line</source>
+        <translation>Eine Ausgabezeile hinzufügen</translation>
+    </message>
+    <message>
+        <source>Remove an output line</source>
+        <translation>Eine Ausgabezeile entfernen</translation>
+    </message>
+    <message>
+        <source>Levels will go out to the network at %1, to every fixture that listens there.</source>
+        <translation>Pegel werden ins Netz bei %1 gehen, an jedes Gerät, das dort hört.</translation>
+    </message>
+    <message>
+        <source>Go out</source>
+        <translation>Hinausgehen</translation>
+    </message>
+    <message>
+        <source>Stay on this computer</source>
+        <translation>Auf diesem Rechner bleiben</translation>
+    </message>
+    <message>
+        <source>Output</source>
+        <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>network</source>
+        <translation>Netz</translation>
+    </message>
+    <message>
+        <source>universes and where they go</source>
+        <translation>Universen und wohin sie gehen</translation>
+    </message>
+    <message>
+        <source>No line: every universe goes as E1.31 to this computer, where the practice rig listens.</source>
+        <translation>Keine Zeile: jedes Universum geht als E1.31 an diesen Rechner, wo die Übungsanlage hört.</translation>
+    </message>
+    <message>
+        <source>No output: its port could not be opened.</source>
+        <translation>Keine Ausgabe: ihr Port ließ sich nicht öffnen.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n receiver(s) connected</source>
+        <translation><numerusform>%n Empfänger verbunden</numerusform><numerusform>%n Empfänger verbunden</numerusform></translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 packet(s)</source>
+        <translation><numerusform>%1 Paket</numerusform><numerusform>%1 Pakete</numerusform></translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::PatchModel</name>
+    <message numerus="yes">
+        <source>overlaps %1 by %n slot(s)</source>
+        <translation><numerusform>überschneidet %1 um %n Platz</numerusform><numerusform>überschneidet %1 um %n Plätze</numerusform></translation>
+    </message>
+    <message>
+        <source>runs past slot 512</source>
+        <translation>geht über Platz 512 hinaus</translation>
+    </message>
+    <message>
+        <source>%1, not in the library</source>
+        <translation>%1, nicht in der Bibliothek</translation>
+    </message>
+    <message>
+        <source>no</source>
+        <translation>Nr.</translation>
+    </message>
+    <message>
+        <source>label</source>
+        <translation>Aufschrift</translation>
+    </message>
+    <message>
+        <source>type</source>
+        <translation>Typ</translation>
+    </message>
+    <message>
+        <source>mode</source>
+        <translation>Modus</translation>
+    </message>
+    <message>
+        <source>univ.</source>
+        <translation>Univ.</translation>
+    </message>
+    <message>
+        <source>address</source>
+        <translation>Adresse</translation>
+    </message>
+    <message>
+        <source>height m</source>
+        <translation>Höhe m</translation>
+    </message>
+    <message>
+        <source>group</source>
+        <translation>Gruppe</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>Number</source>
+        <translation>Nummer</translation>
+    </message>
+    <message>
+        <source>Label</source>
+        <translation>Aufschrift</translation>
+    </message>
+    <message>
+        <source>Mode</source>
+        <translation>Modus</translation>
+    </message>
+    <message>
+        <source>Universe</source>
+        <translation>Universum</translation>
+    </message>
+    <message>
+        <source>Address</source>
+        <translation>Adresse</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>Note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>There is no room for all that clash.</source>
+        <translation>Es ist nicht für alle Platz, die sich überschneiden.</translation>
+    </message>
+    <message>
+        <source>Move %1 to free slots</source>
+        <translation>%1 auf freie Plätze rücken</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::Plan</name>
+    <message>
+        <source>Plan</source>
+        <translation>Plan</translation>
+    </message>
+    <message>
+        <source>Lamps where they hang: press or sweep to choose (Shift adds, Ctrl toggles), drag to move, wheel to zoom, Alt and drag to move the paper</source>
+        <translation>Lampen, wo sie hängen: drücken oder aufziehen wählt (Umschalt fügt hinzu, Strg schaltet um), ziehen bewegt, das Rad zoomt, Alt und ziehen bewegt das Papier</translation>
+    </message>
+    <message>
+        <source>No lamps yet: Add lamps… puts the first ones here.</source>
+        <translation>Noch keine Lampen: „Lampen hinzufügen …“ setzt die ersten hierher.</translation>
+    </message>
+    <message>
+        <source>No lamp lights “%1”.</source>
+        <translation>Keine Lampe beleuchtet „%1“.</translation>
+    </message>
+    <message>
+        <source>Align %1</source>
+        <translation>%1 ausrichten</translation>
+    </message>
+    <message>
+        <source>Spread %1 evenly</source>
+        <translation>%1 gleichmäßig verteilen</translation>
+    </message>
+    <message>
+        <source>Turn %1</source>
+        <translation>%1 drehen</translation>
+    </message>
+    <message>
+        <source>Pan %1</source>
+        <translation>%1 schwenken</translation>
+    </message>
+    <message>
+        <source>Move %1</source>
+        <translation>%1 bewegen</translation>
+    </message>
+    <message>
+        <source>Lamp %1</source>
+        <translation>Lampe %1</translation>
+    </message>
+    <message>
+        <source>%1 m across, %2 m upstage</source>
+        <translation>%1 m seitlich, %2 m nach hinten</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::ReachMap</name>
+    <message>
+        <source>Reach map</source>
+        <translation>Reichweitenkarte</translation>
+    </message>
+    <message>
+        <source>All colours the type in focus can make, in u′ v′. Cross: wanted. Ring: got. Dots: the other types. The black line is the white of lamps, dotted beside it that of daylight. Press or drag picks a colour; arrow keys step it, Shift finely.</source>
+        <translation>Alle Farben, die der Typ im Blick machen kann, in u′ v′. Kreuz: gewünscht. Ring: erhalten. Punkte: die anderen Typen. Die schwarze Linie ist das Weiß der Lampen, gepunktet daneben das des Tageslichts. Drücken oder ziehen wählt eine Farbe; Pfeiltasten rücken sie, Umschalt fein.</translation>
+    </message>
+    <message>
+        <source>one ring %1</source>
+        <translation>ein Ring %1</translation>
+    </message>
+    <message>
+        <source>wanted</source>
+        <translation>gewünscht</translation>
+    </message>
+    <message>
+        <source>%1 shows</source>
+        <translation>%1 zeigt</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::ReadingsPanel</name>
+    <message>
+        <source>Spectrum</source>
+        <translation>Spektrum</translation>
+    </message>
+    <message>
+        <source>The emitters of the mix, stacked; the line is the light wanted</source>
+        <translation>Die Emitter der Mischung, gestapelt; die Linie ist das gewünschte Licht</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Keep what is in hand</source>
+        <translation>Behalten, was in der Hand ist</translation>
+    </message>
+    <message>
+        <source>Put down</source>
+        <translation>Ablegen</translation>
+    </message>
+    <message>
+        <source>Let go of everything in hand</source>
+        <translation>Alles in der Hand loslassen</translation>
+    </message>
+    <message>
+        <source>Readings</source>
+        <translation>Ablesungen</translation>
+    </message>
+    <message>
+        <source>u′</source>
+        <translation>u′</translation>
+    </message>
+    <message>
+        <source>v′</source>
+        <translation>v′</translation>
+    </message>
+    <message>
+        <source>kelvin</source>
+        <translation>Kelvin</translation>
+    </message>
+    <message>
+        <source>tint Duv</source>
+        <translation>Stich Duv</translation>
+    </message>
+    <message>
+        <source>R_f</source>
+        <translation>R_f</translation>
+    </message>
+    <message>
+        <source>agreement</source>
+        <translation>Übereinstimmung</translation>
+    </message>
+    <message>
+        <source>SSI to wanted</source>
+        <translation>SSI zum Wunsch</translation>
+    </message>
+    <message>
+        <source>wanted %1, got %2</source>
+        <translation>gewünscht %1, erhalten %2</translation>
+    </message>
+    <message>
+        <source>Reach of %1</source>
+        <translation>Reichweite von %1</translation>
+    </message>
+    <message>
+        <source>Reach</source>
+        <translation>Reichweite</translation>
+    </message>
+    <message>
+        <source>u′ v′</source>
+        <translation>u′ v′</translation>
+    </message>
+    <message>
+        <source>wanted as line</source>
+        <translation>Wunsch als Linie</translation>
+    </message>
+    <message>
+        <source>wanted</source>
+        <translation>gewünscht</translation>
+    </message>
+    <message>
+        <source>got</source>
+        <translation>erhalten</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RigSide</name>
+    <message>
+        <source>Right side of Rig</source>
+        <translation>Rechte Seite der Anlage</translation>
+    </message>
+    <message>
+        <source>What stands on the right</source>
+        <translation>Was rechts steht</translation>
+    </message>
+    <message>
+        <source>Find</source>
+        <translation>Finden</translation>
+    </message>
+    <message>
+        <source>Types</source>
+        <translation>Typen</translation>
+    </message>
+    <message>
+        <source>Output</source>
+        <translation>Ausgabe</translation>
+    </message>
+    <message>
+        <source>Check</source>
+        <translation>Prüfen</translation>
+    </message>
+    <message>
+        <source>Tools of the rig</source>
+        <translation>Werkzeuge der Anlage</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RigView</name>
+    <message>
+        <source>Filter of the patch</source>
+        <translation>Filter des Patchs</translation>
+    </message>
+    <message>
+        <source>Only rows that hold these letters</source>
+        <translation>Nur Zeilen, die diese Buchstaben enthalten</translation>
+    </message>
+    <message>
+        <source>hide light</source>
+        <translation>Licht aus</translation>
+    </message>
+    <message>
+        <source>Show the light of each lamp on the plan, or not</source>
+        <translation>Das Licht jeder Lampe auf dem Plan zeigen, oder nicht</translation>
+    </message>
+    <message>
+        <source>fit</source>
+        <translation>alles</translation>
+    </message>
+    <message>
+        <source>All lamps in view</source>
+        <translation>Alle Lampen ins Bild</translation>
+    </message>
+    <message>
+        <source>Add lamps…</source>
+        <translation>Lampen hinzufügen …</translation>
+    </message>
+    <message>
+        <source>New lamps by type, mode, count and address</source>
+        <translation>Neue Lampen nach Typ, Modus, Anzahl und Adresse</translation>
+    </message>
+    <message>
+        <source>Move what clashes to free slots</source>
+        <translation>Was sich überschneidet, auf freie Plätze rücken</translation>
+    </message>
+    <message>
+        <source>Each lamp that overlaps another or runs past slot 512 goes to the next free place, in one step</source>
+        <translation>Jede Lampe, die eine andere überschneidet oder über Platz 512 hinausgeht, kommt an den nächsten freien Platz, in einem Schritt</translation>
+    </message>
+    <message>
+        <source>layers</source>
+        <translation>Lagen</translation>
+    </message>
+    <message>
+        <source>Which groups are drawn on the plan; the others are out of the way</source>
+        <translation>Welche Gruppen auf dem Plan gezeichnet werden; die anderen sind aus dem Weg</translation>
+    </message>
+    <message>
+        <source>arrange</source>
+        <translation>ordnen</translation>
+    </message>
+    <message>
+        <source>Align, spread, turn or pan the chosen lamps</source>
+        <translation>Die gewählten Lampen ausrichten, verteilen, drehen oder schwenken</translation>
+    </message>
+    <message>
+        <source>Rig</source>
+        <translation>Anlage</translation>
+    </message>
+    <message>
+        <source>show light</source>
+        <translation>Licht zeigen</translation>
+    </message>
+    <message>
+        <source>Align in a row	R</source>
+        <translation>In eine Reihe	R</translation>
+    </message>
+    <message>
+        <source>Spread evenly	E</source>
+        <translation>Gleichmäßig	E</translation>
+    </message>
+    <message>
+        <source>Turn left	[</source>
+        <translation>Nach links drehen	[</translation>
+    </message>
+    <message>
+        <source>Turn right	]</source>
+        <translation>Nach rechts drehen	]</translation>
+    </message>
+    <message>
+        <source>Pan beams left	,</source>
+        <translation>Strahlen nach links	,</translation>
+    </message>
+    <message>
+        <source>Pan beams right	.</source>
+        <translation>Strahlen nach rechts	.</translation>
+    </message>
+    <message>
+        <source>Patch</source>
+        <translation>Patch</translation>
+    </message>
+    <message>
+        <source>The patch: Enter or a double press edits a cell, for all chosen rows</source>
+        <translation>Der Patch: Enter oder ein Doppelklick bearbeitet eine Zelle, für alle gewählten Zeilen</translation>
+    </message>
+    <message>
+        <source>filter</source>
+        <translation>Filter</translation>
+    </message>
+    <message>
+        <source>No groups yet: Shift+G makes one from the lineup</source>
+        <translation>Noch keine Gruppen: Umschalt+G macht eine aus der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>%1 copied, for a spreadsheet</source>
+        <translation>%1 kopiert, für eine Tabelle</translation>
+    </message>
+    <message>
+        <source>Paste %1</source>
+        <translation>%1 einfügen</translation>
+    </message>
+    <message>
+        <source>Remove %1</source>
+        <translation>%1 entfernen</translation>
+    </message>
+    <message>
+        <source>%1. Ctrl+Z brings them back.</source>
+        <translation>%1. Strg+Z bringt sie zurück.</translation>
+    </message>
+    <message>
+        <source>Add %1</source>
+        <translation>%1 hinzufügen</translation>
+    </message>
+    <message>
+        <source>Add lamps</source>
+        <translation>Lampen hinzufügen</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message>
+        <source>A name makes a group of them, in the same step</source>
+        <translation>Ein Name macht im selben Schritt eine Gruppe aus ihnen</translation>
+    </message>
+    <message>
+        <source>no gap</source>
+        <translation>keine Lücke</translation>
+    </message>
+    <message>
+        <source>Type</source>
+        <translation>Typ</translation>
+    </message>
+    <message>
+        <source>Mode</source>
+        <translation>Modus</translation>
+    </message>
+    <message>
+        <source>How many</source>
+        <translation>Wie viele</translation>
+    </message>
+    <message>
+        <source>Numbers from</source>
+        <translation>Nummern ab</translation>
+    </message>
+    <message>
+        <source>Universe</source>
+        <translation>Universum</translation>
+    </message>
+    <message>
+        <source>First address</source>
+        <translation>Erste Adresse</translation>
+    </message>
+    <message>
+        <source>Slots from lamp to lamp</source>
+        <translation>Plätze von Lampe zu Lampe</translation>
+    </message>
+    <message>
+        <source>Group</source>
+        <translation>Gruppe</translation>
+    </message>
+    <message>
+        <source>Add</source>
+        <translation>Hinzufügen</translation>
+    </message>
+    <message>
+        <source>Not now</source>
+        <translation>Nicht jetzt</translation>
+    </message>
+    <message>
+        <source>Plan</source>
+        <translation>Plan</translation>
+    </message>
+    <message>
+        <source>, %1 chosen in order</source>
+        <translation>, %1 der Reihe nach gewählt</translation>
+    </message>
+    <message>
+        <source>, %1 out of sight</source>
+        <translation>, %1 ausgeblendet</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::ShowFiles</name>
+    <message>
+        <source>%1. You may open a copy: it gets a file of its own when you save it.</source>
+        <translation>%1. Es kann eine Kopie geöffnet werden: sie bekommt beim Sichern eine eigene Datei.</translation>
+    </message>
+    <message>
+        <source>Open a copy</source>
+        <translation>Eine Kopie öffnen</translation>
+    </message>
+    <message>
+        <source>Leave it</source>
+        <translation>Lassen</translation>
+    </message>
+    <message>
+        <source>Untitled</source>
+        <translation>Ohne Namen</translation>
+    </message>
+    <message>
+        <source>Open a show</source>
+        <translation>Eine Show öffnen</translation>
+    </message>
+    <message>
+        <source>Recent shows</source>
+        <translation>Letzte Shows</translation>
+    </message>
+    <message>
+        <source>No show was opened or saved yet</source>
+        <translation>Es wurde noch keine Show geöffnet oder gesichert</translation>
+    </message>
+    <message>
+        <source>%1. Save yours as this show, and leave the other beside it under a dated name? Both are there then.</source>
+        <translation>%1. Ihre als diese Show sichern und die andere unter einem Namen mit Datum daneben lassen? Dann sind beide da.</translation>
+    </message>
+    <message>
+        <source>Save, both stay</source>
+        <translation>Sichern, beide bleiben</translation>
+    </message>
+    <message>
+        <source>Save under another name…</source>
+        <translation>Unter anderem Namen sichern …</translation>
+    </message>
+    <message>
+        <source>Not now</source>
+        <translation>Nicht jetzt</translation>
+    </message>
+    <message>
+        <source>Save the show as</source>
+        <translation>Die Show sichern als</translation>
+    </message>
+    <message>
+        <source>Save a copy as</source>
+        <translation>Eine Kopie sichern als</translation>
+    </message>
+    <message>
+        <source>%1 copy.zelo</source>
+        <translation>%1 Kopie.zelo</translation>
+    </message>
+    <message>
+        <source>A copy is at %1; you go on in the same show.</source>
+        <translation>Eine Kopie liegt in %1; die Arbeit geht in derselben Show weiter.</translation>
+    </message>
+    <message>
+        <source>Start from this show</source>
+        <translation>Mit dieser Show beginnen</translation>
+    </message>
+    <message>
+        <source>New, from %1</source>
+        <translation>Neu, aus %1</translation>
+    </message>
+    <message>
+        <source>“%1” has changes that are not on disk yet.</source>
+        <translation>„%1“ hat Änderungen, die noch nicht auf der Platte sind.</translation>
+    </message>
+    <message>
+        <source>Save them</source>
+        <translation>Sichern</translation>
+    </message>
+    <message>
+        <source>Lose them</source>
+        <translation>Verlieren</translation>
+    </message>
+    <message>
+        <source>Stay here</source>
+        <translation>Hier bleiben</translation>
+    </message>
+    <message>
+        <source>Work on %1 was not saved when its program ended. Its last state is of %2%3.</source>
+        <translation>Arbeit an %1 war nicht gesichert, als ihr Programm endete. Ihr letzter Stand ist von %2%3.</translation>
+    </message>
+    <message>
+        <source>, and its file was saved later</source>
+        <translation>, und ihre Datei wurde später gesichert</translation>
+    </message>
+    <message>
+        <source>, and is newer than its file</source>
+        <translation>, und ist neuer als ihre Datei</translation>
+    </message>
+    <message>
+        <source>Take it back</source>
+        <translation>Zurückholen</translation>
+    </message>
+    <message>
+        <source>Throw it away</source>
+        <translation>Wegwerfen</translation>
+    </message>
+    <message>
+        <source>Decide later</source>
+        <translation>Später entscheiden</translation>
+    </message>
+    <message>
+        <source>Work left behind</source>
+        <translation>Liegengebliebene Arbeit</translation>
+    </message>
+    <message>
+        <source>Nothing was left behind: all is saved</source>
+        <translation>Nichts blieb liegen: alles ist gesichert</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::SkinPanel</name>
+    <message>
+        <source>On skin and cloth</source>
+        <translation>Auf Haut und Stoff</translation>
+    </message>
+    <message>
+        <source>Left half: under the light wanted. Right half: under what the type in focus makes. ΔE in CAM16-UCS, the eye adapted to the lamp: below 1 nobody sees it</source>
+        <translation>Linke Hälfte: im gewünschten Licht. Rechte Hälfte: in dem, was der Typ im Blick macht. ΔE in CAM16-UCS, das Auge an die Lampe gewöhnt: unter 1 sieht es niemand</translation>
+    </message>
+    <message>
+        <source>largest difference on skin %1</source>
+        <translation>größter Unterschied auf Haut %1</translation>
+    </message>
+    <message>
+        <source>ΔE %1</source>
+        <translation>ΔE %1</translation>
+    </message>
+    <message>
+        <source>ΔE</source>
+        <translation>ΔE</translation>
+    </message>
+    <message>
+        <source>A colour typed as numbers has no spectrum: how it looks on skin depends on the light that has it. Ask for a gel, a white or a measured light.</source>
+        <translation>Eine als Zahlen getippte Farbe hat kein Spektrum: wie sie auf Haut aussieht, hängt vom Licht ab, das sie hat. Eine Folie, ein Weiß oder ein gemessenes Licht verlangen.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::SlotStrip</name>
+    <message>
+        <source>Slots of %1</source>
+        <translation>Plätze von %1</translation>
+    </message>
+    <message>
+        <source>%1: a press takes a slot, the arrow keys step, P pins it, Backspace solves again</source>
+        <translation>%1: ein Druck nimmt einen Platz, die Pfeiltasten rücken, P hält ihn fest, die Rücktaste löst neu</translation>
+    </message>
+    <message>
+        <source>between %1 and %2: %3</source>
+        <translation>zwischen %1 und %2: %3</translation>
+    </message>
+    <message>
+        <source>%1, Δu′v′ %2</source>
+        <translation>%1, Δu′v′ %2</translation>
+    </message>
+    <message>
+        <source>Unpin %1	P</source>
+        <translation>%1 lösen	P</translation>
+    </message>
+    <message>
+        <source>Pin %1 here	P</source>
+        <translation>%1 hier festhalten	P</translation>
+    </message>
+    <message>
+        <source>Solve again	Backspace</source>
+        <translation>Neu lösen	Rücktaste</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::SplitField</name>
+    <message>
+        <source>Split field</source>
+        <translation>Teilfeld</translation>
+    </message>
+    <message>
+        <source>Wanted at the left, got at the right (Z or a press closes)</source>
+        <translation>Links gewünscht, rechts erhalten (Z oder ein Druck schließt)</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::SplitWindow</name>
+    <message>
+        <source>Split field, its own window</source>
+        <translation>Teilfeld, eigenes Fenster</translation>
+    </message>
+    <message>
+        <source>Wanted at the left, got at the right: put it on another screen (Esc closes, F fills the screen)</source>
+        <translation>Links gewünscht, rechts erhalten: auf einen anderen Schirm stellen (Esc schließt, F füllt den Schirm)</translation>
+    </message>
+    <message>
+        <source>Wanted and got</source>
+        <translation>Gewünscht und erhalten</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::StageSwitch</name>
+    <message>
+        <source>Rehearsal or On stage</source>
+        <translation>Probe oder Auf der Bühne</translation>
+    </message>
+    <message>
+        <source>Rehearsal: the fixtures hold what they show while you work. On stage: what you do goes out (F9)</source>
+        <translation>Probe: die Geräte halten, was sie zeigen, während gearbeitet wird. Auf der Bühne: was getan wird, geht hinaus (F9)</translation>
+    </message>
+    <message>
+        <source>On stage</source>
+        <translation>Auf der Bühne</translation>
+    </message>
+    <message>
+        <source>Rehearsal</source>
+        <translation>Probe</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::SwatchModel</name>
+    <message>
+        <source>%1 %2: %3. Δu′v′ %4 on %5</source>
+        <translation>%1 %2: %3. Δu′v′ %4 auf %5</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::SwatchPanel</name>
+    <message>
+        <source>All</source>
+        <translation>Alle</translation>
+    </message>
+    <message>
+        <source>Gels</source>
+        <translation>Folien</translation>
+    </message>
+    <message>
+        <source>Whites</source>
+        <translation>Weiße</translation>
+    </message>
+    <message>
+        <source>Palettes</source>
+        <translation>Paletten</translation>
+    </message>
+    <message>
+        <source>Measured</source>
+        <translation>Gemessen</translation>
+    </message>
+    <message>
+        <source>Search the swatch book</source>
+        <translation>Das Farbbuch durchsuchen</translation>
+    </message>
+    <message>
+        <source>Type a gel's number or name, a kelvin, words such as pale blue, or a colour such as xy:0.44,0.40; Enter takes the first (/)</source>
+        <translation>Nummer oder Name einer Folie tippen, Kelvin, Wörter wie blasses Blau, oder eine Farbe wie xy:0.44,0.40; Enter nimmt die erste (/)</translation>
+    </message>
+    <message>
+        <source>Kind of colour</source>
+        <translation>Art der Farbe</translation>
+    </message>
+    <message>
+        <source>Which kinds the list shows</source>
+        <translation>Welche Arten die Liste zeigt</translation>
+    </message>
+    <message>
+        <source>more…</source>
+        <translation>mehr …</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose some first.</source>
+        <translation>Keine Lampen in der Reihe: erst welche wählen.</translation>
+    </message>
+    <message>
+        <source>Palette %1</source>
+        <translation>Palette %1</translation>
+    </message>
+    <message>
+        <source>No favourite: %1</source>
+        <translation>Kein Favorit: %1</translation>
+    </message>
+    <message>
+        <source>Favourite: %1</source>
+        <translation>Favorit: %1</translation>
+    </message>
+    <message>
+        <source>%1 of %2 loaded, before those already there.</source>
+        <translation>%1 aus %2 geladen, vor denen, die schon da waren.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n gel(s)</source>
+        <translation><numerusform>%n Folie</numerusform><numerusform>%n Folien</numerusform></translation>
+    </message>
+    <message>
+        <source>Measured light %1</source>
+        <translation>Gemessenes Licht %1</translation>
+    </message>
+    <message>
+        <source>By number</source>
+        <translation>Nach Nummer</translation>
+    </message>
+    <message>
+        <source>By hue</source>
+        <translation>Nach Farbton</translation>
+    </message>
+    <message>
+        <source>By transmission</source>
+        <translation>Nach Durchlass</translation>
+    </message>
+    <message>
+        <source>By miss</source>
+        <translation>Nach Abweichung</translation>
+    </message>
+    <message>
+        <source>Lamp behind the gels</source>
+        <translation>Lampe hinter den Folien</translation>
+    </message>
+    <message>
+        <source>%1 K</source>
+        <translation>%1 K</translation>
+    </message>
+    <message>
+        <source>Second layer</source>
+        <translation>Zweite Lage</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message>
+        <source>gel %1, over each</source>
+        <translation>Folie %1, über jeder</translation>
+    </message>
+    <message>
+        <source>pick a gel first: it can lie over all others</source>
+        <translation>erst eine Folie wählen: sie kann über allen andern liegen</translation>
+    </message>
+    <message>
+        <source>Favourites only</source>
+        <translation>Nur Favoriten</translation>
+    </message>
+    <message>
+        <source>Load a swatch book…</source>
+        <translation>Ein Farbbuch laden …</translation>
+    </message>
+    <message>
+        <source>Load a swatch book</source>
+        <translation>Ein Farbbuch laden</translation>
+    </message>
+    <message>
+        <source>Swatch books (*.txt *.csv)</source>
+        <translation>Farbbücher (*.txt *.csv)</translation>
+    </message>
+    <message>
+        <source>Convert the book…</source>
+        <translation>Das Buch umrechnen …</translation>
+    </message>
+    <message>
+        <source>Load a measured light…</source>
+        <translation>Ein gemessenes Licht laden …</translation>
+    </message>
+    <message>
+        <source>Load a measured light</source>
+        <translation>Ein gemessenes Licht laden</translation>
+    </message>
+    <message>
+        <source>Spectra (*.csv *.sp *.txt *.spdx)</source>
+        <translation>Spektren (*.csv *.sp *.txt *.spdx)</translation>
+    </message>
+    <message>
+        <source>No favourite any more	B</source>
+        <translation>Kein Favorit mehr	B</translation>
+    </message>
+    <message>
+        <source>Favourite	B</source>
+        <translation>Favorit	B</translation>
+    </message>
+    <message>
+        <source>Take it out of the show</source>
+        <translation>Aus der Show nehmen</translation>
+    </message>
+    <message>
+        <source>Remove a measured light</source>
+        <translation>Ein gemessenes Licht entfernen</translation>
+    </message>
+    <message>
+        <source>Rename…</source>
+        <translation>Umbenennen …</translation>
+    </message>
+    <message>
+        <source>Becomes what the first of the lineup shows</source>
+        <translation>Wird, was die erste der Lampenreihe zeigt</translation>
+    </message>
+    <message>
+        <source>Change palette %1</source>
+        <translation>Palette %1 ändern</translation>
+    </message>
+    <message>
+        <source>Unlock</source>
+        <translation>Entsperren</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>Lock %1</source>
+        <translation>%1 sperren</translation>
+    </message>
+    <message>
+        <source>Unlock %1</source>
+        <translation>%1 entsperren</translation>
+    </message>
+    <message>
+        <source>Merge into</source>
+        <translation>Zusammenlegen mit</translation>
+    </message>
+    <message>
+        <source>Merge into %1</source>
+        <translation>Zusammenlegen mit %1</translation>
+    </message>
+    <message>
+        <source>Where it is used</source>
+        <translation>Wo sie benutzt wird</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>on stage</source>
+        <translation>auf der Bühne</translation>
+    </message>
+    <message>
+        <source>in hand</source>
+        <translation>in der Hand</translation>
+    </message>
+    <message>
+        <source>look %1: %2</source>
+        <translation>Look %1: %2</translation>
+    </message>
+    <message>
+        <source>nowhere</source>
+        <translation>nirgends</translation>
+    </message>
+    <message>
+        <source>Delete…</source>
+        <translation>Löschen …</translation>
+    </message>
+    <message>
+        <source>Rename</source>
+        <translation>Umbenennen</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Rename palette to %1</source>
+        <translation>Palette umbenennen in %1</translation>
+    </message>
+    <message>
+        <source>Delete palette %1</source>
+        <translation>Palette %1 löschen</translation>
+    </message>
+    <message>
+        <source>Palette %1 deleted. Ctrl+Z brings it back.</source>
+        <translation>Palette %1 gelöscht. Strg+Z bringt sie zurück.</translation>
+    </message>
+    <message>
+        <source>%1 on stage</source>
+        <translation>%1 auf der Bühne</translation>
+    </message>
+    <message>
+        <source>%1 in hand</source>
+        <translation>%1 in der Hand</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n look(s)</source>
+        <translation><numerusform>%n Look</numerusform><numerusform>%n Looks</numerusform></translation>
+    </message>
+    <message>
+        <source>The palette “%2” is used by %1. Its values stay there and follow it no more.</source>
+        <translation>Die Palette „%2“ wird benutzt von: %1. Ihre Werte bleiben dort und folgen ihr nicht mehr.</translation>
+    </message>
+    <message>
+        <source>Delete it</source>
+        <translation>Löschen</translation>
+    </message>
+    <message>
+        <source>Keep it</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>number, name or kelvin</source>
+        <translation>Nummer, Name oder Kelvin</translation>
+    </message>
+    <message>
+        <source>search</source>
+        <translation>suchen</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n found</source>
+        <translation><numerusform>%n gefunden</numerusform><numerusform>%n gefunden</numerusform></translation>
+    </message>
+    <message>
+        <source>choose lamps to see what they make of it</source>
+        <translation>Lampen wählen, um zu sehen, was sie daraus machen</translation>
+    </message>
+    <message>
+        <source>left wanted, right %1; lamp %2 K</source>
+        <translation>links Wunsch, rechts %1; Lampe %2 K</translation>
+    </message>
+    <message>
+        <source>, under %1</source>
+        <translation>, unter %1</translation>
+    </message>
+    <message>
+        <source>%1; lamp %2 K</source>
+        <translation>%1; Lampe %2 K</translation>
+    </message>
+    <message>
+        <source>No favourites: B on a row marks one.</source>
+        <translation>Keine Favoriten: B auf einer Zeile merkt einen.</translation>
+    </message>
+    <message>
+        <source>No palettes yet: K keeps what is in hand.</source>
+        <translation>Noch keine Paletten: K behält, was in der Hand ist.</translation>
+    </message>
+    <message>
+        <source>None yet: “more…” loads a measured light.</source>
+        <translation>Noch keine: „mehr …“ lädt ein gemessenes Licht.</translation>
+    </message>
+    <message>
+        <source>Nothing found: try a number or a part of a name.</source>
+        <translation>Nichts gefunden: eine Nummer oder einen Teil eines Namens versuchen.</translation>
+    </message>
+    <message>
+        <source>Order, lamp, second layer, favourites; load a book</source>
+        <translation>Ordnung, Lampe, zweite Lage, Favoriten; ein Buch laden</translation>
+    </message>
+    <message>
+        <source>Swatch book</source>
+        <translation>Farbbuch</translation>
+    </message>
+    <message>
+        <source>Colours</source>
+        <translation>Farben</translation>
+    </message>
+    <message>
+        <source>A click or Enter gives the colour to the lineup; B marks a favourite; the menu key opens what else can be done</source>
+        <translation>Ein Klick oder Enter gibt die Farbe der Lampenreihe; B merkt einen Favoriten; die Menütaste zeigt, was sonst noch geht</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::TypeButton</name>
+    <message>
+        <source>%1 gets it</source>
+        <translation>%1 erhält es</translation>
+    </message>
+    <message>
+        <source>miss %1, %2; %3, R_f %4</source>
+        <translation>Abweichung %1, %2; %3, R_f %4</translation>
+    </message>
+    <message>
+        <source>%1 is in focus: Mix and Readings are about it</source>
+        <translation>%1 ist im Blick: Mischung und Ablesungen gelten ihm</translation>
+    </message>
+    <message>
+        <source>Bring %1 into focus. %2</source>
+        <translation>%1 in den Blick bringen. %2</translation>
+    </message>
+    <message>
+        <source>Its light has a fidelity index R f of %1.</source>
+        <translation>Sein Licht hat einen Treueindex R f von %1.</translation>
+    </message>
+    <message>
+        <source>%1 cd</source>
+        <translation>%1 cd</translation>
+    </message>
+    <message>
+        <source>R_f %1</source>
+        <translation>R_f %1</translation>
+    </message>
+    <message>
+        <source>cd at full</source>
+        <translation>cd voll</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::TypeEditor</name>
+    <message>
+        <source>Maker</source>
+        <translation>Hersteller</translation>
+    </message>
+    <message>
+        <source>Who makes it</source>
+        <translation>Wer es macht</translation>
+    </message>
+    <message>
+        <source>Spectra</source>
+        <translation>Spektren</translation>
+    </message>
+    <message>
+        <source>Each emitter at full</source>
+        <translation>Jeder Emitter voll</translation>
+    </message>
+    <message>
+        <source>Add emitter</source>
+        <translation>Emitter hinzufügen</translation>
+    </message>
+    <message>
+        <source>One more, modelled from peak and width</source>
+        <translation>Einer mehr, aus Gipfel und Breite modelliert</translation>
+    </message>
+    <message>
+        <source>Remove it</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message>
+        <source>The emitter with the keyboard goes, and its channels</source>
+        <translation>Der Emitter mit der Tastatur fällt weg, und seine Kanäle</translation>
+    </message>
+    <message>
+        <source>Measured…</source>
+        <translation>Gemessen …</translation>
+    </message>
+    <message>
+        <source>Its spectrum from a file: CSV, CGATS.17 or TM-27</source>
+        <translation>Sein Spektrum aus einer Datei: CSV, CGATS.17 oder TM-27</translation>
+    </message>
+    <message>
+        <source>Done</source>
+        <translation>Fertig</translation>
+    </message>
+    <message>
+        <source>Back to the plan</source>
+        <translation>Zurück zum Plan</translation>
+    </message>
+    <message>
+        <source>Fixture type editor</source>
+        <translation>Bearbeiten des Gerätetyps</translation>
+    </message>
+    <message>
+        <source>maker</source>
+        <translation>Hersteller</translation>
+    </message>
+    <message>
+        <source>Emitters</source>
+        <translation>Emitter</translation>
+    </message>
+    <message>
+        <source>Type into a cell: a new peak, width or candela models the spectrum anew</source>
+        <translation>In eine Zelle tippen: ein neuer Gipfel, Breite oder Candela modelliert das Spektrum neu</translation>
+    </message>
+    <message>
+        <source>emitter</source>
+        <translation>Emitter</translation>
+    </message>
+    <message>
+        <source>peak nm</source>
+        <translation>Gipfel nm</translation>
+    </message>
+    <message>
+        <source>width nm</source>
+        <translation>Breite nm</translation>
+    </message>
+    <message>
+        <source>candela</source>
+        <translation>Candela</translation>
+    </message>
+    <message>
+        <source>watt</source>
+        <translation>Watt</translation>
+    </message>
+    <message>
+        <source>spectrum</source>
+        <translation>Spektrum</translation>
+    </message>
+    <message>
+        <source>Channels</source>
+        <translation>Kanäle</translation>
+    </message>
+    <message>
+        <source>Slots of the mode; home is the resting level in %</source>
+        <translation>Plätze des Modus; Ruhe ist der ruhende Pegel in %</translation>
+    </message>
+    <message>
+        <source>slots</source>
+        <translation>Plätze</translation>
+    </message>
+    <message>
+        <source>sets</source>
+        <translation>setzt</translation>
+    </message>
+    <message>
+        <source>attribute</source>
+        <translation>Attribut</translation>
+    </message>
+    <message>
+        <source>home %</source>
+        <translation>Ruhe %</translation>
+    </message>
+    <message>
+        <source>Mode</source>
+        <translation>Modus</translation>
+    </message>
+    <message>
+        <source>The mode whose channels are shown</source>
+        <translation>Der Modus, dessen Kanäle gezeigt werden</translation>
+    </message>
+    <message>
+        <source>Bits</source>
+        <translation>Bits</translation>
+    </message>
+    <message>
+        <source>How fine every channel of the mode is</source>
+        <translation>Wie fein jeder Kanal des Modus ist</translation>
+    </message>
+    <message>
+        <source>8 bit</source>
+        <translation>8 Bit</translation>
+    </message>
+    <message>
+        <source>16 bit</source>
+        <translation>16 Bit</translation>
+    </message>
+    <message>
+        <source>24 bit</source>
+        <translation>24 Bit</translation>
+    </message>
+    <message>
+        <source>Response</source>
+        <translation>Kennlinie</translation>
+    </message>
+    <message>
+        <source>How a level becomes light, in all emitters of the mode</source>
+        <translation>Wie aus einem Pegel Licht wird, in allen Emittern des Modus</translation>
+    </message>
+    <message>
+        <source>straight</source>
+        <translation>gerade</translation>
+    </message>
+    <message>
+        <source>square</source>
+        <translation>quadratisch</translation>
+    </message>
+    <message>
+        <source>as its data says</source>
+        <translation>wie seine Daten</translation>
+    </message>
+    <message>
+        <source>A measured spectrum</source>
+        <translation>Ein gemessenes Spektrum</translation>
+    </message>
+    <message>
+        <source>Spectra (*.csv *.sp *.txt *.spdx)</source>
+        <translation>Spektren (*.csv *.sp *.txt *.spdx)</translation>
+    </message>
+    <message>
+        <source>%1 bit</source>
+        <translation>%1 Bit</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>measured, with droop</source>
+        <translation>gemessen, mit Abfall</translation>
+    </message>
+    <message>
+        <source>modelled</source>
+        <translation>modelliert</translation>
+    </message>
+    <message>
+        <source>from its data</source>
+        <translation>aus seinen Daten</translation>
+    </message>
+    <message>
+        <source>dimmer</source>
+        <translation>Dimmer</translation>
+    </message>
+    <message>
+        <source>“%1”: expected a number.</source>
+        <translation>„%1“: erwartet eine Zahl.</translation>
+    </message>
+    <message>
+        <source>Emitter %1</source>
+        <translation>Emitter %1</translation>
+    </message>
+    <message>
+        <source>Home must be within 0 and 100 %.</source>
+        <translation>Ruhe muss zwischen 0 und 100 % liegen.</translation>
+    </message>
+    <message>
+        <source>Home of %1</source>
+        <translation>Ruhewert von %1</translation>
+    </message>
+    <message>
+        <source>Emitter added</source>
+        <translation>Emitter hinzugefügt</translation>
+    </message>
+    <message>
+        <source>Choose an emitter first.</source>
+        <translation>Erst einen Emitter wählen.</translation>
+    </message>
+    <message>
+        <source>Emitter removed</source>
+        <translation>Emitter entfernt</translation>
+    </message>
+    <message>
+        <source>Measured spectrum of %1</source>
+        <translation>Gemessenes Spektrum von %1</translation>
+    </message>
+    <message>
+        <source>%1 slots</source>
+        <translation>%1 Plätze</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::TypesPanel</name>
+    <message>
+        <source>Spectra of the type</source>
+        <translation>Spektren des Typs</translation>
+    </message>
+    <message>
+        <source>Each emitter at full</source>
+        <translation>Jeder Emitter voll</translation>
+    </message>
+    <message>
+        <source>Fixture types</source>
+        <translation>Gerätetypen</translation>
+    </message>
+    <message>
+        <source>Types</source>
+        <translation>Typen</translation>
+    </message>
+    <message>
+        <source>All fixture types at hand; Enter edits one</source>
+        <translation>Alle Gerätetypen zur Hand; Enter bearbeitet einen</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Edit</source>
+        <translation>Bearbeiten</translation>
+    </message>
+    <message>
+        <source>Emitters, channels, response and home of this type</source>
+        <translation>Emitter, Kanäle, Kennlinie und Ruhe dieses Typs</translation>
+    </message>
+    <message>
+        <source>Copy…</source>
+        <translation>Kopieren …</translation>
+    </message>
+    <message>
+        <source>A new type that begins as this one</source>
+        <translation>Ein neuer Typ, der wie dieser beginnt</translation>
+    </message>
+    <message>
+        <source>Copy</source>
+        <translation>Kopieren</translation>
+    </message>
+    <message>
+        <source>%1 copy</source>
+        <translation>%1 Kopie</translation>
+    </message>
+    <message>
+        <source>New…</source>
+        <translation>Neu …</translation>
+    </message>
+    <message>
+        <source>A type from nothing: emitters from files or by peak and width</source>
+        <translation>Ein Typ aus dem Nichts: Emitter aus Dateien oder aus Gipfel und Breite</translation>
+    </message>
+    <message>
+        <source>New fixture type</source>
+        <translation>Neuer Gerätetyp</translation>
+    </message>
+    <message>
+        <source>Read…</source>
+        <translation>Lesen …</translation>
+    </message>
+    <message>
+        <source>A type from a GDTF file; it is saved in this show</source>
+        <translation>Ein Typ aus einer GDTF-Datei; er wird in dieser Show gesichert</translation>
+    </message>
+    <message>
+        <source>Read a fixture type</source>
+        <translation>Einen Gerätetyp lesen</translation>
+    </message>
+    <message>
+        <source>GDTF (*.gdtf description.xml)</source>
+        <translation>GDTF (*.gdtf description.xml)</translation>
+    </message>
+    <message>
+        <source>Write…</source>
+        <translation>Schreiben …</translation>
+    </message>
+    <message>
+        <source>This type as a GDTF file</source>
+        <translation>Dieser Typ als GDTF-Datei</translation>
+    </message>
+    <message>
+        <source>Write the fixture type</source>
+        <translation>Den Gerätetyp schreiben</translation>
+    </message>
+    <message>
+        <source>GDTF (*.gdtf)</source>
+        <translation>GDTF (*.gdtf)</translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message>
+        <source>Takes a type of this show's own away; a shipped one comes back</source>
+        <translation>Nimmt einen eigenen Typ dieser Show weg; ein mitgelieferter kommt zurück</translation>
+    </message>
+    <message>
+        <source>  (this show's)</source>
+        <translation>  (dieser Show)</translation>
+    </message>
+    <message>
+        <source>There is a fixture type “%1” already.</source>
+        <translation>Es gibt schon einen Gerätetyp „%1“.</translation>
+    </message>
+    <message>
+        <source>New fixture type %1</source>
+        <translation>Neuer Gerätetyp %1</translation>
+    </message>
+    <message>
+        <source>Copy of %1</source>
+        <translation>Kopie von %1</translation>
+    </message>
+    <message>
+        <source>Remove type %1</source>
+        <translation>Typ %1 entfernen</translation>
+    </message>
+    <message>
+        <source>Reading %1</source>
+        <translation>Liest %1</translation>
+    </message>
+    <message>
+        <source>Read %1</source>
+        <translation>%1 lesen</translation>
+    </message>
+    <message>
+        <source>Read, with notes: %1</source>
+        <translation>Gelesen, mit Anmerkungen: %1</translation>
+    </message>
+    <message>
+        <source>Writing %1</source>
+        <translation>Schreibt %1</translation>
+    </message>
+    <message>
+        <source>Written: %1</source>
+        <translation>Geschrieben: %1</translation>
+    </message>
+    <message>
+        <source>%1, %2, %3</source>
+        <translation>%1, %2, %3</translation>
+    </message>
+    <message>
+        <source>no maker</source>
+        <translation>kein Hersteller</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n emitter(s)</source>
+        <translation><numerusform>%n Emitter</numerusform><numerusform>%n Emitter</numerusform></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n mode(s)</source>
+        <translation><numerusform>%n Modus</numerusform><numerusform>%n Modi</numerusform></translation>
+    </message>
+    <message>
+        <source>none chosen</source>
+        <translation>keiner gewählt</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::UniverseStrip</name>
+    <message>
+        <source>Slots of the universe</source>
+        <translation>Plätze des Universums</translation>
+    </message>
+    <message>
+        <source>Who takes which of the 512 slots; wheel or arrow keys: another universe</source>
+        <translation>Wer welche der 512 Plätze hat; Rad oder Pfeiltasten: ein anderes Universum</translation>
+    </message>
+    <message>
+        <source>Universe</source>
+        <translation>Universum</translation>
+    </message>
+    <message>
+        <source>%1 of 512 slots used</source>
+        <translation>%1 von 512 Plätzen benutzt</translation>
+    </message>
+    <message numerus="yes">
+        <source>, %n clash(es)</source>
+        <translation><numerusform>, %n Überschneidung</numerusform><numerusform>, %n Überschneidungen</numerusform></translation>
+    </message>
+    <message>
+        <source>slots %1 to %2</source>
+        <translation>Plätze %1 bis %2</translation>
+    </message>
+    <message>
+        <source>Lamp %1</source>
+        <translation>Lampe %1</translation>
+    </message>
+    <message>
+        <source>Lamp %1, %2</source>
+        <translation>Lampe %1, %2</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::rig::RigWindow</name>
+    <message>
+        <source>Zelochrome practice rig</source>
+        <translation>Zelochrome Übungsanlage</translation>
+    </message>
+    <message>
+        <source>Practice rig</source>
+        <translation>Übungsanlage</translation>
+    </message>
+    <message>
+        <source>Simulated lamps: what a real rig would show of what is sent</source>
+        <translation>Simulierte Lampen: was eine echte Anlage vom Gesendeten zeigen würde</translation>
+    </message>
+    <message>
+        <source>%1 lamps, 127.0.0.1:%2, %3 packets</source>
+        <translation>%1 Lampen, 127.0.0.1:%2, %3 Pakete</translation>
+    </message>
+</context>
+</TS>

@@ -1,0 +1,156 @@
+<?xml version="1.0" encoding="utf-8"?>
+<!DOCTYPE TS>
+<TS version="2.1" language="en">
+<context>
+    <name>QObject</name>
+    <message numerus="yes">
+        <source>%n lamp(s)</source>
+        <translation>
+            <numerusform>%n lamp</numerusform>
+            <numerusform>%n lamps</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::ConvertForm</name>
+    <message numerus="yes">
+        <source>%n palette(s) from the book</source>
+        <translation>
+            <numerusform>%n palette from the book</numerusform>
+            <numerusform>%n palettes from the book</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n gel(s)</source>
+        <translation>
+            <numerusform>%n gel</numerusform>
+            <numerusform>%n gels</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FindPanel</name>
+    <message numerus="yes">
+        <source>Add the %n new one(s) in this order</source>
+        <translation>
+            <numerusform>Add the new one</numerusform>
+            <numerusform>Add the %n new ones in this order</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FocusModel</name>
+    <message numerus="yes">
+        <source>lamp(s) %1</source>
+        <translation>
+            <numerusform>lamp %1</numerusform>
+            <numerusform>lamps %1</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::Header</name>
+    <message numerus="yes">
+        <source>%n receiver(s)</source>
+        <translation>
+            <numerusform>%n receiver</numerusform>
+            <numerusform>%n receivers</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::LineupPanel</name>
+    <message numerus="yes">
+        <source>%1 of %n type(s)</source>
+        <translation>
+            <numerusform>%1 of one type</numerusform>
+            <numerusform>%1 of %n types</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n in hand, Esc puts it (them) down</source>
+        <translation>
+            <numerusform>%n in hand, Esc puts it down</numerusform>
+            <numerusform>%n in hand, Esc puts them down</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::OutputPanel</name>
+    <message numerus="yes">
+        <source>%n receiver(s) connected</source>
+        <translation>
+            <numerusform>%n receiver is connected</numerusform>
+            <numerusform>%n receivers are connected</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 packet(s)</source>
+        <translation>
+            <numerusform>%1 packet</numerusform>
+            <numerusform>%1 packets</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::PatchModel</name>
+    <message numerus="yes">
+        <source>overlaps %1 by %n slot(s)</source>
+        <translation>
+            <numerusform>overlaps %1 by a slot</numerusform>
+            <numerusform>overlaps %1 by %n slots</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::SwatchPanel</name>
+    <message numerus="yes">
+        <source>%n gel(s)</source>
+        <translation>
+            <numerusform>%n gel</numerusform>
+            <numerusform>%n gels</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n look(s)</source>
+        <translation>
+            <numerusform>%n look</numerusform>
+            <numerusform>%n looks</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n found</source>
+        <translation>
+            <numerusform>%n found</numerusform>
+            <numerusform>%n found</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::TypesPanel</name>
+    <message numerus="yes">
+        <source>%n emitter(s)</source>
+        <translation>
+            <numerusform>%n emitter</numerusform>
+            <numerusform>%n emitters</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n mode(s)</source>
+        <translation>
+            <numerusform>%n mode</numerusform>
+            <numerusform>%n modes</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::UniverseStrip</name>
+    <message numerus="yes">
+        <source>, %n clash(es)</source>
+        <translation>
+            <numerusform>, %n clash</numerusform>
+            <numerusform>, %n clashes</numerusform>
+        </translation>
+    </message>
+</context>
+</TS>
