@@ -107,7 +107,10 @@ TEST(Mvr, SaysWhatIsWrong) {
             {{"x.gdtf", "rubbish"}}));
     ASSERT_TRUE(broken) << "a type that cannot be read does not cost the rig";
     ASSERT_FALSE(broken->notes.empty());
-    EXPECT_THAT(broken->notes[0].english(), HasSubstr("x.gdtf"));
+    const auto tells = [](const Sentence& note) {
+        return note.english().find("x.gdtf") != std::string::npos;
+    };
+    EXPECT_TRUE(std::any_of(broken->notes.begin(), broken->notes.end(), tells));
 }
 
 constexpr const char* kCues = R"(! made elsewhere

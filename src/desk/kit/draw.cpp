@@ -12,6 +12,9 @@ namespace zelo::desk {
 
 namespace {
 
+constexpr double kNarrowest = 0.6;
+constexpr int kSmallest_px = 9;
+
 // "R_f 87" in its parts: plain, lowered, plain.
 struct Piece {
     QString text;
@@ -76,14 +79,36 @@ int drawText(QPainter& p, int x, int y, const QString& text, const QFont& font, 
 
 int drawElided(QPainter& p, int x, int y, int room, const QString& text, const QFont& font,
                const QColor& c) {
-    if (textWidth(text, font) <= room)
+    const int wide = textWidth(text, font);
+    if (wide <= room)
         return drawText(p, x, y, text, font, c);
-    const QString part = QFontMetrics(font).elidedText(text, Qt::ElideRight, room);
-    p.setFont(font);
-    p.setPen(c);
-    p.drawText(QPoint(x, y), part);
-    logged(p, x, y, part, font, true);
-    return textWidth(part, font);
+    const double narrow = std::max(kNarrowest, room / static_cast<double>(wide));
+    const int before = static_cast<int>(room / narrow); // of letters as wide as they are
+    const bool cut = wide > before;
+    const QString part = cut ? QFontMetrics(font).elidedText(text, Qt::ElideRight, before) : text;
+    p.save();
+    p.translate(x, y);
+    p.scale(narrow, 1);
+    if (cut) {
+        p.setFont(font);
+        p.setPen(c);
+        p.drawText(QPoint(0, 0), part);
+        logged(p, 0, 0, part, font, true);
+    } else {
+        drawText(p, 0, 0, part, font, c);
+    }
+    p.restore();
+    return room;
+}
+
+void drawEnds(QPainter& p, int left, int right, int y, const Ends& ends) {
+    constexpr int kGap = 10;
+    const int half = (right - left - kGap) / 2;
+    const int wide =
+        std::min(textWidth(ends.right, ends.right_font),
+                 std::max(half, right - left - kGap - textWidth(ends.left, ends.left_font)));
+    drawElided(p, right - wide, y, wide, ends.right, ends.right_font, ends.right_colour);
+    drawElided(p, left, y, right - left - wide - kGap, ends.left, ends.left_font, ends.left_colour);
 }
 
 void paintGround(QPainter& p, const QRect& ground, const QColor& c) {
@@ -93,11 +118,16 @@ void paintGround(QPainter& p, const QRect& ground, const QColor& c) {
 
 int drawWrapped(QPainter& p, const QRect& room, const QString& text, const QFont& font,
                 const QColor& c) {
-    p.setFont(font);
+    QFont fits = font;
+    const auto takenBy = [&](const QFont& f) {
+        return QFontMetrics(f).boundingRect(room.adjusted(0, 0, 0, 4000), Qt::TextWordWrap, text);
+    };
+    while (takenBy(fits).height() > room.height() && fits.pixelSize() > kSmallest_px)
+        fits.setPixelSize(fits.pixelSize() - 1);
+    p.setFont(fits);
     p.setPen(c);
     p.drawText(room, Qt::TextWordWrap, text);
-    const QRect taken =
-        QFontMetrics(font).boundingRect(room.adjusted(0, 0, 0, 4000), Qt::TextWordWrap, text);
+    const QRect taken = takenBy(fits);
     TextLog::add(p, taken, text, taken.height() > room.height() || taken.width() > room.width());
     return taken.height();
 }

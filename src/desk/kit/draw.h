@@ -16,12 +16,24 @@ int drawTextRight(QPainter& p, int right, int y, const QString& text, const QFon
                   const QColor& c);
 void drawTextCentred(QPainter& p, int centre, int y, const QString& text, const QFont& font,
                      const QColor& c);
-// Shortened to `room` with an ellipsis when it is longer.
+// In `room`: with narrower letters when it is longer, down to three fifths, and shortened beyond.
+// Returns the width it takes.
 int drawElided(QPainter& p, int x, int y, int room, const QString& text, const QFont& font,
                const QColor& c);
+// A line with words at both ends: those at the left have the room that the others leave.
+struct Ends {
+    QString left;
+    QFont left_font;
+    QColor left_colour;
+    QString right;
+    QFont right_font;
+    QColor right_colour;
+};
+void drawEnds(QPainter& p, int left, int right, int y, const Ends& ends);
 // The ground of a panel that lies over others.
 void paintGround(QPainter& p, const QRect& ground, const QColor& c);
-// In whole words over several lines, from the top of `room`; returns the height they take.
+// In whole words over several lines, from the top of `room`, in smaller letters when it needs more
+// height; returns the height they take.
 int drawWrapped(QPainter& p, const QRect& room, const QString& text, const QFont& font,
                 const QColor& c);
 int textWidth(const QString& text, const QFont& font);

@@ -9,6 +9,7 @@
 namespace zelo::desk {
 
 namespace {
+constexpr int kLeastGap = 8;
 constexpr int kKeyGap = 5;
 } // namespace
 
@@ -46,25 +47,36 @@ void Stations::setOnEdge(bool on) {
 }
 
 QSize Stations::sizeHint() const {
-    return {wordRect(static_cast<int>(words_.size()) - 1).right() + 8, 32};
+    constexpr int kAny = 100'000;
+    const int last = static_cast<int>(words_.size()) - 1;
+    return {(spread_ ? wordRect(last) : wordRect(last, kAny)).right() + 8, 32};
 }
 
-QRect Stations::wordRect(int index) const {
+QRect Stations::wordRect(int index, int room) const {
     // Widths are those of the bold word, so nothing moves when another is chosen.
-    const auto widthOf = [&](int i) {
-        const int key = keys_.isEmpty() ? 0 : textWidth(keys_[i], typeface(Type::Small)) + kKeyGap;
-        return key + textWidth(words_[i], typeface(small_ ? Type::Small : Type::Work, true));
+    const auto keyOf = [&](int i) {
+        return keys_.isEmpty() ? 0 : textWidth(keys_[i], typeface(Type::Small)) + kKeyGap;
     };
-    int total = 0;
-    for (int i = 0; i < words_.size(); ++i)
-        total += widthOf(i);
-    const int gap = spread_ && words_.size() > 1
-                        ? (width() - total) / static_cast<int>(words_.size() - 1)
-                        : gap_;
-    int x = 0;
+    const auto wordOf = [&](int i) {
+        return textWidth(words_[i], typeface(small_ ? Type::Small : Type::Work, true));
+    };
+    int keys = 0;
+    int words = 0;
+    for (int i = 0; i < words_.size(); ++i) {
+        keys += keyOf(i);
+        words += wordOf(i);
+    }
+    // Where they do not fit the gaps give room first, then all words alike.
+    const int gaps = std::max(1, static_cast<int>(words_.size()) - 1);
+    const bool fits = keys + words + gap_ * gaps <= room;
+    const int gap = std::max(kLeastGap, spread_ || !fits ? (room - keys - words) / gaps : gap_);
+    const double narrow =
+        std::clamp((room - gap * gaps - keys) / std::max(1.0, words * 1.0), 0.0, 1.0);
+    const auto widthOf = [&](int i) { return keyOf(i) + wordOf(i) * narrow; };
+    double x = 0;
     for (int i = 0; i < index; ++i)
         x += widthOf(i) + gap;
-    return {x, 0, widthOf(index), height()};
+    return {static_cast<int>(x), 0, static_cast<int>(std::ceil(widthOf(index))), height()};
 }
 
 int Stations::at(const QPoint& pos) const {
@@ -95,9 +107,10 @@ void Stations::paintEvent(QPaintEvent*) {
         if (!keys_.isEmpty())
             x += drawText(p, x, base, keys_[i], typeface(Type::Small), theme().dim) + kKeyGap;
         const QFont f = typeface(small_ ? Type::Small : Type::Work, on);
-        const int inset = (r.right() + 1 - x - textWidth(words_[i], f)) / 2;
-        drawText(p, x + inset, base, words_[i], f,
-                 on || i == hovered_ ? theme().bright : theme().text);
+        const int room = r.right() + 1 - x;
+        const int inset = std::max(0, (room - textWidth(words_[i], f)) / 2);
+        drawElided(p, x + inset, base, room, words_[i], f,
+                   on || i == hovered_ ? theme().bright : theme().text);
         if (on)
             drawPointer(p, {r.center().x() + 0.5, rule - 0.5}, Points::Up, 11, 7, theme().bright);
         else

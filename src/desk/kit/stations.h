@@ -37,7 +37,8 @@ protected:
     void leaveEvent(QEvent* event) override;
 
 private:
-    QRect wordRect(int index) const;
+    QRect wordRect(int index) const { return wordRect(index, width()); }
+    QRect wordRect(int index, int room) const;
     int at(const QPoint& pos) const;
     void choose(int index);
 

@@ -264,8 +264,9 @@ NumberField::NumberField(const QString& name, const QString& tip, const Range& r
 }
 
 int NumberField::numberRight() const {
+    constexpr int kNumber = 48; // keeps its room
     const int unit_width = unit().isEmpty() ? 0 : textWidth(unit(), typeface(Type::Small)) + 5;
-    return width() - unit_width - 4;
+    return std::max(width() - unit_width - 4, std::min(kNumber, width() - 4));
 }
 
 QRect NumberField::editorRect() const {
@@ -285,7 +286,7 @@ void NumberField::paintEvent(QPaintEvent*) {
         else if (isEnabled())
             drawDotted(p, right - std::max(w, 28), right, base + 4, theme().rule);
     }
-    drawText(p, right + 5, base, unit(), typeface(Type::Small), theme().dim);
+    drawElided(p, right + 5, base, width() - right - 5, unit(), typeface(Type::Small), theme().dim);
     if (hasFocus())
         drawFocusBrackets(p, QRect(right - 46, base - 16, 50, 24));
 }

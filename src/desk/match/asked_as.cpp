@@ -165,8 +165,8 @@ void AskedAs::paintEvent(QPaintEvent*) {
         p.fillRect(0, y + kRow / 2, 3, 1, theme().faint);
         if (on)
             drawPointer(p, {9.0, y + kRow / 2 + 0.5}, Points::Right, 9, 6, theme().bright);
-        drawText(p, 16, y + 13, wordOf(i), typeface(Type::Work, on),
-                 on ? theme().bright : theme().text);
+        drawElided(p, 16, y + 13, width() - 16, wordOf(i), typeface(Type::Work, on),
+                   on ? theme().bright : theme().text);
     }
     if (hasFocus())
         drawFocusBrackets(p, QRect(0, 0, width() - 2, kCount * kRow));

@@ -220,12 +220,17 @@ void CalibrationView::hideEvent(QHideEvent*) {
 void CalibrationView::resizeEvent(QResizeEvent*) {
     const int right = width() - kMargin;
     done_->setGeometry(right - 90, 16, 90, 28);
+    const auto hint = [](const Button* b) { return std::max(70, b->sizeHint().width()); };
+    constexpr int kNumbers = 86 + 82 + 16;
+    const int all = hint(start_) + hint(keep_) + hint(forget_) + hint(correct_);
+    const int room = right - kMargin - kNumbers - 3 * 8;
+    const double share = std::min(1.0, room / static_cast<double>(all)); // they may be narrower
     int x = kMargin;
     for (Button* b : {start_, keep_, forget_}) {
-        b->setGeometry(x, height() - 44, std::max(70, b->sizeHint().width()), 28);
+        b->setGeometry(x, height() - 44, static_cast<int>(hint(b) * share), 28);
         x += b->width() + 8;
     }
-    const int wide = correct_->sizeHint().width();
+    const int wide = static_cast<int>(hint(correct_) * share);
     correct_->setGeometry(right - wide, height() - 44, wide, 28);
     v_->setGeometry(correct_->x() - 86, height() - 42, 78, 24);
     u_->setGeometry(v_->x() - 82, height() - 42, 78, 24);
@@ -293,7 +298,8 @@ void CalibrationView::paintEvent(QPaintEvent*) {
     QString note = toQt(t->name);
     if (f->calibration)
         note += tr(", measured before");
-    drawText(p, kMargin + w + 14, 36, note, typeface(Type::Small), theme().dim);
+    drawElided(p, kMargin + w + 14, 36, done_->x() - kMargin - w - 24, note, typeface(Type::Small),
+               theme().dim);
     const int room = width() - 2 * kMargin;
     p.fillRect(kMargin, 56, room, 2, theme().hair);
     if (!t->emitters.empty())
@@ -317,14 +323,14 @@ void CalibrationView::paintEvent(QPaintEvent*) {
         drawText(p, kMargin, foot - 18,
                  tr("Only emitters are calibrated yet: flags and wheels keep the type's data."),
                  typeface(Type::Small), theme().text);
-    drawText(p, kMargin, foot,
-             !said_.isEmpty()    ? said_
-             : measuring_        ? tr("measuring %1 of %2").arg(step_ + 1).arg(t->emitters.size())
-             : measured_.empty() ? tr("dashed or plain: its type's data; filled: as measured")
-                                 : tr("measured: “Use it” makes it this lamp's own data"),
-             typeface(Type::Small), theme().dim);
-    drawTextRight(p, width() - kMargin, foot, tr("or by hand: measured u′ v′ of this light"),
-                  typeface(Type::Small), theme().dim);
+    const QString now =
+        !said_.isEmpty()    ? said_
+        : measuring_        ? tr("measuring %1 of %2").arg(step_ + 1).arg(t->emitters.size())
+        : measured_.empty() ? tr("dashed or plain: its type's data; filled: as measured")
+                            : tr("measured: “Use it” makes it this lamp's own data");
+    drawEnds(p, kMargin, width() - kMargin, foot,
+             {now, typeface(Type::Small), theme().dim,
+              tr("or by hand: measured u′ v′ of this light"), typeface(Type::Small), theme().dim});
 }
 
 } // namespace zelo::desk

@@ -473,10 +473,13 @@ void MatchView::paintWant(QPainter& p) {
         else // over the number
             drawElided(p, kMargin, y - 44, room, name, face, theme().bright);
     }
-    drawText(p, kMargin, y + 22, asking_.kindText(), typeface(Type::Small), theme().dim);
+    const int number = asking_.lampK() || asking_.whiteK() ? 76 : 0; // at the right
+    drawElided(p, kMargin, y + 22, side - number, asking_.kindText(), typeface(Type::Small),
+               theme().dim);
     const light::Wanted* wanted = focus_.wanted();
     if (asking_.lampK() && wanted) {
-        drawText(p, kMargin, y + 44, tr("lets through"), typeface(Type::Small), theme().dim);
+        drawElided(p, kMargin, y + 44, side - 60, tr("lets through"), typeface(Type::Small),
+                   theme().dim);
         drawTextRight(p, kMargin + side - 17, y + 44, numberText(100 * wanted->transmitted, 0),
                       typeface(Type::Work), theme().text);
         drawText(p, kMargin + side - 12, y + 44, QStringLiteral("%"), typeface(Type::Small),
@@ -495,9 +498,9 @@ void MatchView::paintWant(QPainter& p) {
         drawWrapped(p, notes, tr("beyond this screen: shown as near as it can"),
                     typeface(Type::Small), theme().dim);
     if (through_->isVisible())
-        drawText(p, kMargin, through_->y() - 12,
-                 asking_.lampK() ? tr("light through the gel") : tr("light wanted"),
-                 typeface(Type::Small), theme().dim);
+        drawElided(p, kMargin, through_->y() - 12, through_->width(),
+                   asking_.lampK() ? tr("light through the gel") : tr("light wanted"),
+                   typeface(Type::Small), theme().dim);
 }
 
 void MatchView::paintEvent(QPaintEvent*) {
@@ -506,13 +509,14 @@ void MatchView::paintEvent(QPaintEvent*) {
     paintDisc(p);
     paintWant(p);
     const int get = places().get();
-    drawText(p, get, 36, tr("Get"), typeface(Type::Title), theme().text);
     if (focus_.rows().empty()) {
-        drawText(p, get, 60, tr("Choose lamps in the lineup: L"), typeface(Type::Small),
-                 theme().text);
+        drawElided(p, get, 60, places().side, tr("Choose lamps in the lineup: L"),
+                   typeface(Type::Small), theme().text);
         return;
     }
-    drawTextRight(p, width() - kMargin, 36, tr("miss Δu′v′"), typeface(Type::Small), theme().dim);
+    drawEnds(p, get, width() - kMargin, 36,
+             {tr("Get"), typeface(Type::Title), theme().text, tr("miss Δu′v′"),
+              typeface(Type::Small), theme().dim});
 }
 
 } // namespace zelo::desk

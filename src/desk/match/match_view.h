@@ -101,10 +101,10 @@ private:
     Button* daylight_;
     SpectrumPlot* through_;
     Stations* seen_by_;
-    NumberField* eye_;     // the white of the eye
-    NumberField* balance_; // of the camera
+    NumberField* eye_;      // the white of the eye
+    NumberField* balance_;  // of the camera
     QScrollArea* mix_room_; // it is scrolled when it does not fit
-    QScrollArea* get_;     // the rows of Get, more of them than fit are scrolled
+    QScrollArea* get_;      // the rows of Get, more of them than fit are scrolled
     std::vector<TypeButton*> types_;
     std::pair<int, std::size_t> in_view_{0, 0}; // height, and the focus that was scrolled to
     AskedAs* asked_as_;

@@ -133,14 +133,20 @@ void MixPanel::resizeEvent(QResizeEvent*) {
     const int y = top() - (compact_ ? kCurve : 0);
     intents_->setGeometry(0, top() + 26, width(), 34);
     slider_->setGeometry(0, y + 100, width(), 26);
-    give_up_->setGeometry(56, y + 128, 156, 24);
+    const int label = std::min(textWidth(tr("Give-up"), typeface(Type::Work)), width() / 4);
+    const int give_up = std::max(56, label + 8);
+    const int unit = textWidth(give_up_->unit(), typeface(Type::Small)) + 60;
+    give_up_->setGeometry(give_up, y + 128, std::min(unit, width() - give_up), 24);
+    int all = 0;
+    for (Button* b : {families_, again_, hold_})
+        all += b->isHidden() ? 0 : b->sizeHint().width() + 4; // bold when it is on
+    const double share = std::min(1.0, (width() - 14) / static_cast<double>(all));
     int left = 0;
     for (Button* b : {families_, again_}) {
-        const int w = b->sizeHint().width() + 4; // bold when it is on
-        b->setGeometry(left, y + 152, w, 20);
-        left += w + 10;
+        b->setGeometry(left, y + 152, static_cast<int>((b->sizeHint().width() + 4) * share), 20);
+        left += b->width() + (share < 1 ? 6 : 10);
     }
-    const int hold = hold_->sizeHint().width() + 4;
+    const int hold = static_cast<int>((hold_->sizeHint().width() + 4) * share);
     hold_->setGeometry(width() - hold, y + 152, hold, 20);
     const int well = y + kAboveWells;
     const int high = std::max(columns_.empty() ? 0 : kLeastColumn, height() - well - belowWells());
@@ -250,7 +256,10 @@ void MixPanel::refresh() {
     const bool gives = wish && wish->intent != mix::Intent::Brightest;
     slider_->setVisible(gives);
     give_up_->setVisible(gives);
-    again_->setVisible(row && row->lamp.by_hand);
+    if (again_->isHidden() == (row && row->lamp.by_hand)) {
+        again_->setHidden(!again_->isHidden());
+        resizeEvent(nullptr);
+    }
     hold_->setVisible(families_shown_.empty() && row);
     families_->setVisible(row && !row->lamp.mixer->type().emitters.empty());
     for (std::size_t i = 0; row && i < families_shown_.size(); ++i) {
@@ -355,10 +364,11 @@ void MixPanel::paintEvent(QPaintEvent*) {
         drawText(p, label_x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
                  theme().bright);
     } else if (!compact_) {
-        drawWrapped(p, QRect(0, top() + 64, width(), 36), mix_.noTradeOff(), typeface(Type::Small),
+        drawWrapped(p, QRect(0, top() + 62, width(), 38), mix_.noTradeOff(), typeface(Type::Small),
                     theme().dim);
     }
-    drawText(p, 0, give_up_->y() + 17, tr("Give-up"), typeface(Type::Work), theme().text);
+    drawElided(p, 0, give_up_->y() + 17, give_up_->x() - 8, tr("Give-up"), typeface(Type::Work),
+               theme().text);
 }
 
 // As the rest is now, at full also where the lamp is dimmed.

@@ -21,7 +21,7 @@ public:
     MixPanel(Document& document, FocusModel& focus, MixModel& mix, QWidget* parent);
     const std::vector<LevelColumn*>& columns() const { return columns_; }
     const std::vector<SlotStrip*>& strips() const { return strips_; } // of wheels and scrollers
-    int leastHeight() const; // at its width; with less than that it is scrolled
+    int leastHeight() const;   // at its width; with less than that it is scrolled
     void setFamilies(bool on); // a column for warm, green, blue, white and all
 
 signals:

@@ -82,11 +82,12 @@ std::vector<PaintedPart> SkinPanel::parts() {
 
 void SkinPanel::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    drawText(p, 0, 14, tr("On skin and cloth"), typeface(Type::Work), theme().bright);
-    drawTextRight(p, width(), 14, tr("ΔE"), typeface(Type::Small), theme().dim);
+    drawEnds(p, 0, width(), 14,
+             {tr("On skin and cloth"), typeface(Type::Work), theme().bright, tr("ΔE"),
+              typeface(Type::Small), theme().dim});
     if (seen_.empty()) {
         if (focus_.wanted())
-            drawWrapped(p, QRect(0, 26, width(), 130),
+            drawWrapped(p, QRect(0, 26, width(), height() - 30),
                         tr("A colour typed as numbers has no spectrum: how it looks on skin "
                            "depends on the light that has it. Ask for a gel, a white or a measured "
                            "light."),

@@ -183,7 +183,8 @@ void FullReadings::paintEvent(QPaintEvent*) {
     p.fillRect(kMargin, y + 6, got_right - kMargin + 26, 1, theme().hair);
     for (const auto& r : numbers_.rows) {
         y += kRow;
-        drawText(p, kMargin, y, r.name, typeface(Type::Work), theme().text);
+        drawElided(p, kMargin, y, wanted_right - 60 - kMargin, r.name, typeface(Type::Work),
+                   theme().text);
         if (std::isfinite(r.wanted))
             drawTextRight(p, wanted_right, y, numberText(r.wanted, r.decimals),
                           typeface(Type::Work), theme().text);
@@ -193,9 +194,9 @@ void FullReadings::paintEvent(QPaintEvent*) {
     }
     y += kRow + 20;
     if (!numbers_.observers.empty()) {
-        drawText(p, kMargin, y, tr("Miss as other observers see it"), typeface(Type::Work),
-                 theme().bright);
-        drawTextRight(p, got_right, y, tr("Δu′v′"), typeface(Type::Small), theme().dim);
+        drawEnds(p, kMargin, got_right, y,
+                 {tr("Miss as other observers see it"), typeface(Type::Work), theme().bright,
+                  tr("Δu′v′"), typeface(Type::Small), theme().dim});
         p.fillRect(kMargin, y + 6, got_right - kMargin + 26, 1, theme().hair);
         for (const auto& [name, miss] : numbers_.observers) {
             y += kRow;
@@ -209,7 +210,7 @@ void FullReadings::paintEvent(QPaintEvent*) {
         drawText(p, static_cast<int>(bins.left()), 76, tr("Hue bins of TM-30"),
                  typeface(Type::Work), theme().bright);
         paintBins(p, bins.translated(0, 24));
-        drawWrapped(p, QRect(bins.toRect().left(), bins.toRect().bottom() + 34, bin_width, 34),
+        drawWrapped(p, QRect(bins.toRect().left(), bins.toRect().bottom() + 34, bin_width, 50),
                     tr("circle: the reference; figures: the fidelity of each bin"),
                     typeface(Type::Small), theme().dim);
     } else {

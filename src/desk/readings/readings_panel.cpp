@@ -152,12 +152,13 @@ void ReadingsPanel::paintEvent(QPaintEvent*) {
     p.fillRect(rect(), theme().side);
     const int right = width() - kMargin;
     const TypeRow* row = focus_.focus();
-    drawText(p, kMargin, 32, row ? tr("Reach of %1").arg(row->name) : tr("Reach"),
-             typeface(Type::Work), theme().bright);
-    drawTextRight(p, right, 32, tr("u′ v′"), typeface(Type::Small), theme().dim);
+    drawEnds(p, kMargin, right, 32,
+             {row ? tr("Reach of %1").arg(row->name) : tr("Reach"), typeface(Type::Work),
+              theme().bright, tr("u′ v′"), typeface(Type::Small), theme().dim});
     const int plot = spectrum_->geometry().top();
-    drawText(p, kMargin, plot - 12, tr("Spectrum"), typeface(Type::Work), theme().bright);
-    drawTextRight(p, right, plot - 12, tr("wanted as line"), typeface(Type::Small), theme().dim);
+    drawEnds(p, kMargin, right, plot - 12,
+             {tr("Spectrum"), typeface(Type::Work), theme().bright, tr("wanted as line"),
+              typeface(Type::Small), theme().dim});
 
     int y = firstLine() - kRow - 1;
     const int wanted_right = width() - 92;
@@ -166,7 +167,8 @@ void ReadingsPanel::paintEvent(QPaintEvent*) {
     p.fillRect(kMargin, y + 5, width() - 2 * kMargin, 1, theme().hair);
     y += kRow + 1;
     for (const ReadingRow& r : rows_) {
-        drawText(p, kMargin, y, r.name, typeface(Type::Work), theme().text);
+        drawElided(p, kMargin, y, wanted_right - 56 - kMargin + (r.one ? 60 : 0), r.name,
+                   typeface(Type::Work), theme().text);
         if (!r.one)
             drawTextRight(p, wanted_right, y, numberOrDash(r.wanted, r.decimals),
                           typeface(Type::Work), theme().text);

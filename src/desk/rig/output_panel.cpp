@@ -226,23 +226,25 @@ void OutputPanel::paintEvent(QPaintEvent*) {
     const int room = width() - 2 * kMargin;
     p.setFont(typeface(Type::Small));
     if (document_.show().outputs.empty()) {
-        drawWrapped(p, QRect(kMargin, 178, room, 60),
+        drawWrapped(p, QRect(kMargin, 178, room, lines_->geometry().bottom() - 182),
                     tr("No line: every universe goes as E1.31 to this computer, where the practice "
                        "rig listens."),
                     typeface(Type::Small), theme().text);
     }
     int y = add_->geometry().bottom() + 26;
     if (!network) {
-        drawText(p, kMargin, y, tr("No output: its port could not be opened."),
-                 typeface(Type::Small), theme().text);
+        drawWrapped(p, QRect(kMargin, y - 12, room, 60),
+                    tr("No output: its port could not be opened."), typeface(Type::Small),
+                    theme().text);
         return;
     }
-    drawText(p, kMargin, y, tr("%n receiver(s) connected", nullptr, network->receivers()),
-             typeface(Type::Work), theme().text);
-    drawTextRight(p, width() - kMargin, y,
-                  tr("%1 packet(s)", nullptr, static_cast<int>(network->outputs().packets()))
-                      .arg(numberText(static_cast<double>(network->outputs().packets()), 0)),
-                  typeface(Type::Small), theme().dim);
+    const auto packets = network->outputs().packets();
+    drawEnds(p, kMargin, width() - kMargin, y,
+             {tr("%n receiver(s) connected", nullptr, network->receivers()), typeface(Type::Work),
+              theme().text,
+              tr("%1 packet(s)", nullptr, static_cast<int>(packets))
+                  .arg(numberText(static_cast<double>(packets), 0)),
+              typeface(Type::Small), theme().dim});
     p.setPen(theme().text);
     p.setFont(typeface(Type::Small));
     y += 10;

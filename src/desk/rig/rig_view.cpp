@@ -475,7 +475,8 @@ void RigView::paintEvent(QPaintEvent*) {
         sum += tr(", %1 chosen in order").arg(chosen);
     if (const auto gone = plan_->outOfSight())
         sum += tr(", %1 out of sight").arg(gone);
-    drawText(p, kMargin + w + 14, 36, sum, typeface(Type::Small), theme().dim);
+    drawElided(p, kMargin + w + 14, 36, layers_->x() - kMargin - w - 24, sum, typeface(Type::Small),
+               theme().dim);
 }
 
 } // namespace zelo::desk

@@ -15,7 +15,7 @@ void ComingView::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.fillRect(rect(), theme().bench);
     drawText(p, 24, 36, title_, typeface(Type::Title), theme().text);
-    drawText(p, 24, 64, line_, typeface(Type::Work), theme().dim);
+    drawWrapped(p, QRect(24, 52, width() - 48, 80), line_, typeface(Type::Work), theme().dim);
 }
 
 } // namespace zelo::desk

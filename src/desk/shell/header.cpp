@@ -150,8 +150,9 @@ void Header::resizeEvent(QResizeEvent*) {
     const int s = stage_->sizeHint().width();
     int x = width() - 20 - s;
     stage_->setGeometry(x, 11, s, 26);
-    x -= 62;
-    dark_->setGeometry(x, 11, 46, 26);
+    const int dark = std::max(46, textWidth(dark_->text(), typeface(Type::Work)) + 16);
+    x -= dark + 16;
+    dark_->setGeometry(x, 11, dark, 26);
     x -= 78;
     master_->setGeometry(x, 13, 62, 24);
     // The views stand over the bench; a narrow window lets them move left, and what stands beside
@@ -160,12 +161,15 @@ void Header::resizeEvent(QResizeEvent*) {
     beat_right_ = x - master_word + 8;
     narrow_ = width() < kNarrow;
     views_->setGap(width() < kNarrowest ? 6 : narrow_ ? 12 : 20);
-    const int v = views_->sizeHint().width();
     const int beat = narrow_ ? 96 : 180;
-    const int at = std::min(284, beat_right_ - beat - v - 10);
+    const int saved = narrow_ ? 0 : 84;
+    const int name = std::min(name_->sizeHint().width() + 2, narrow_ ? 110 : 170);
+    const int least = 20 + name + 16 + saved; // the name comes first, then the views' words
+    const int v = std::min(views_->sizeHint().width(), beat_right_ - beat - 10 - least);
+    const int at = std::max(least, std::min(284, beat_right_ - beat - v - 10));
     views_->setGeometry(at, 0, v, 49);
-    const int name = at - 20 - 16 - (narrow_ ? 0 : 70);
-    name_->setGeometry(20, narrow_ ? 4 : 10, std::min(name_->sizeHint().width() + 2, name), 28);
+    name_->setGeometry(20, narrow_ ? 4 : 10,
+                       std::min(name_->sizeHint().width() + 2, at - 36 - saved), 28);
 }
 
 void Header::mousePressEvent(QMouseEvent*) {
@@ -181,10 +185,9 @@ void Header::paintEvent(QPaintEvent*) {
     const QString saved = document_.kept()            ? tr("saved")
                           : document_.nothingToLose() ? tr("no file yet")
                                                       : tr("not saved");
-    if (narrow_)
-        drawText(p, 20, 42, saved, typeface(Type::Small), theme().dim);
-    else
-        drawText(p, name_->geometry().right() + 12, 30, saved, typeface(Type::Small), theme().dim);
+    const int saved_x = narrow_ ? 20 : name_->geometry().right() + 12;
+    drawElided(p, saved_x, narrow_ ? 42 : 30, views_->x() - saved_x - 8, saved,
+               typeface(Type::Small), theme().dim);
 
     // Heartbeat: a bar that moves while frames go out, and where to.
     const host::Player* player = document_.player();

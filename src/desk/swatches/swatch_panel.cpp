@@ -133,8 +133,9 @@ SwatchPanel::SwatchPanel(Document& document, FocusModel& focus, Asking& asking, 
                             TextField::Esc::Clears, this)),
       kinds_(new Stations(tr("Kind of colour"), tr("Which kinds the list shows"), kindNames(),
                           QStringList(), true, this)),
-      menu_(new Button(tr("more…"), QString(), tr("Order, lamp, second layer, favourites; load a book"),
-                       Button::Kind::Text, this)),
+      menu_(new Button(tr("more…"), QString(),
+                       tr("Order, lamp, second layer, favourites; load a book"), Button::Kind::Text,
+                       this)),
       list_(new QListView(this)) {
     kinds_->setSmall(true);
     connect(menu_, &Button::clicked, this, &SwatchPanel::openMenu);
