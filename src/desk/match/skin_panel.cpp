@@ -4,10 +4,10 @@
 #include "colour/lamp.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/split_chip.h"
 #include "desk/kit/watch.h"
 #include "light/levels.h"
 
-#include <QPainterPath>
 #include <cmath>
 
 namespace zelo::desk {
@@ -95,22 +95,11 @@ void SkinPanel::paintEvent(QPaintEvent*) {
         return;
     }
     const auto& samples = document_.library().surfaces().gels;
-    p.setRenderHint(QPainter::Antialiasing);
     for (std::size_t i = 0; i < seen_.size() && i < samples.size(); ++i) {
         const QRectF disc = discOf(i);
         const QPointF centre = disc.center();
-        const double r = disc.width() / 2;
-        p.setPen(Qt::NoPen);
-        p.save();
-        QPainterPath whole;
-        whole.addEllipse(disc);
-        p.setClipPath(whole);
-        p.setRenderHint(QPainter::Antialiasing, false); // the halves touch, without a seam
-        p.fillRect(QRectF(disc.left() - 1, disc.top() - 1, r + 1, 2 * r + 2),
-                   document_.colours().surface(seen_[i].wanted));
-        p.fillRect(QRectF(centre.x(), disc.top() - 1, r + 1, 2 * r + 2),
-                   document_.colours().surface(seen_[i].got));
-        p.restore();
+        paintSplitDisc(p, disc, document_.colours().surface(seen_[i].wanted),
+                       document_.colours().surface(seen_[i].got));
         const int base = static_cast<int>(disc.bottom()) + 13;
         drawTextCentred(p, static_cast<int>(centre.x()), base, toQt(samples[i].id),
                         typeface(Type::Small), theme().dim);

@@ -6,6 +6,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/split_chip.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/text_field.h"
 #include "desk/swatches/convert_form.h"
@@ -62,11 +63,9 @@ public:
         const int number_x = named ? kNumberX : kPulledOut + 6;
         const int leaf = on ? kPulledOut : kLeaf;
         if (const Chip* chip = model_.chip(index.row())) {
-            p.fillRect(r.left(), r.top(), leaf / 2, kRow - 1, document_.colours().of(chip->wanted));
-            const QRect got(r.left() + leaf / 2, r.top(), leaf - leaf / 2, kRow - 1);
-            p.fillRect(got, document_.colours().of(chip->got));
-            if (chip->out_of_reach)
-                drawHatch(p, got);
+            paintSplitChip(p, {r.left(), r.top(), leaf, kRow - 1},
+                           document_.colours().of(chip->wanted), document_.colours().of(chip->got),
+                           chip->out_of_reach);
             drawMissMark(p, {r.right() - (named ? 26.0 : 12.0), r.center().y() + 0.5}, chip->off);
         } else {
             p.fillRect(r.left(), r.top(), leaf, kRow - 1, theme().glass);
