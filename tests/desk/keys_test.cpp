@@ -476,6 +476,29 @@ TEST_F(KeysTest, HeldArrowsAreOneStepAndMoveALampInTheOrder) {
     EXPECT_EQ(lineup(), swapped);
 }
 
+TEST_F(KeysTest, ALampIsChosenOnThePlanByKeyboard) {
+    window.showView(MainWindow::Rig);
+    document.setLineup({{1}}); // the front row: lamps 1 to 6, from left to right
+    auto& plan = window.rigView().plan();
+    plan.setFocus();
+    press(Qt::Key_Right, Qt::ControlModifier);
+    EXPECT_EQ(plan.cursor(), show::FixtureId{1}) << "from the first of the lineup";
+    press(Qt::Key_Right, Qt::ControlModifier);
+    press(Qt::Key_Right, Qt::ControlModifier);
+    EXPECT_EQ(plan.cursor(), show::FixtureId{3});
+    EXPECT_EQ(lineup(), std::vector<int>{1}) << "nothing is chosen by going there";
+    press(Qt::Key_Return);
+    EXPECT_EQ(lineup(), std::vector<int>{3});
+    press(Qt::Key_Left, Qt::ControlModifier);
+    press(Qt::Key_Return, Qt::ShiftModifier);
+    EXPECT_EQ(lineup(), (std::vector<int>{3, 2}));
+    press(Qt::Key_Return, Qt::ShiftModifier);
+    EXPECT_EQ(lineup(), std::vector<int>{3});
+    press(Qt::Key_Up, Qt::ControlModifier);
+    EXPECT_GT(fixture(plan.cursor()->value).place.y_m, fixture(2).place.y_m) << "upstage is up";
+    EXPECT_EQ(document.history().position(), 0u) << "no lamp was moved";
+}
+
 TEST_F(KeysTest, TheWholeJobOfMatchByKeyboardAlone) {
     press(Qt::Key_A, Qt::ControlModifier);
     EXPECT_EQ(document.lineup().size(), 40u);

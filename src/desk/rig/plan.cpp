@@ -288,8 +288,11 @@ void Plan::paintEvent(QPaintEvent*) {
         drawTextCentred(p, width() / 2, height() / 2,
                         tr("No lamps yet: Add lamps… puts the first ones here."),
                         typeface(Type::Work), theme().dim);
-    if (hasFocus())
-        drawFocusBrackets(p, rect().adjusted(4, 4, -4, -4));
+    if (!hasFocus())
+        return;
+    drawFocusBrackets(p, rect().adjusted(4, 4, -4, -4));
+    if (cursor_ && shown.contains(*cursor_))
+        drawFocusBrackets(p, QRect(place(*cursor_).toPoint() - QPoint(17, 17), QSize(34, 34)));
 }
 
 void Plan::choose(const std::vector<FixtureId>& ids, How how) {
@@ -522,7 +525,42 @@ bool Plan::claims(const QKeyEvent& key) const {
     }
 }
 
+// To the lamp that lies nearest in this direction: half as much counts what is straight ahead.
+void Plan::moveCursor(const QPointF& way) {
+    const auto lamps = seen();
+    const auto known = std::any_of(lamps.begin(), lamps.end(),
+                                   [&](const auto& lamp) { return lamp.first == cursor_; });
+    if (!known) { // from the first of the lineup
+        const auto& lineup = document_.lineup();
+        cursor_ = !lineup.empty()  ? std::optional(lineup.front())
+                  : !lamps.empty() ? std::optional(lamps.front().first)
+                                   : std::nullopt;
+        return update();
+    }
+    const QPointF from = place(*cursor_);
+    double least = HUGE_VAL;
+    for (const auto& [id, f] : lamps) {
+        const QPointF off = toPixels(f->place.x_m, f->place.y_m) - from;
+        const double ahead = QPointF::dotProduct(off, way);
+        const double aside = std::abs(off.x() * way.y() - off.y() * way.x());
+        if (id == *cursor_ || ahead <= 1 || aside > 2 * ahead || ahead + 2 * aside >= least)
+            continue;
+        least = ahead + 2 * aside;
+        cursor_ = id;
+    }
+    update();
+}
+
 void Plan::keyPressEvent(QKeyEvent* event) {
+    if (isEnter(*event) && cursor_)
+        return choose({*cursor_}, event->modifiers() & Qt::ShiftModifier ? How::Toggle : How::Only);
+    if (event->modifiers() & Qt::ControlModifier && isArrow(*event)) {
+        const int key = event->key();
+        return moveCursor(key == Qt::Key_Left    ? QPointF(-1, 0)
+                          : key == Qt::Key_Right ? QPointF(1, 0)
+                          : key == Qt::Key_Up    ? QPointF(0, -1)
+                                                 : QPointF(0, 1));
+    }
     const double step = event->modifiers() & Qt::ShiftModifier ? kSnap_m : 5 * kSnap_m;
     const auto nudge = [&](double x, double y) {
         if (event->modifiers() & Qt::AltModifier) { // the paper instead of the lamps

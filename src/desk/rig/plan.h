@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The plan of the stage: lamps where they hang, the light of each where it falls, in metres. Press,
-// Shift, Ctrl and sweep choose; a drag or the arrow keys move; wheel zooms, Alt or the middle
+// Shift, Ctrl and sweep choose, Ctrl with arrows and Enter by keyboard; a drag or the arrow keys move; wheel zooms, Alt or the middle
 // button moves the paper.
 #pragma once
 
@@ -28,6 +28,9 @@ public:
     std::size_t outOfSight() const; // lamps
     bool beams() const { return beams_; }
 
+    // The lamp that the keyboard is at: Ctrl and arrows go to the next one that way, Enter chooses
+    // it, Shift and Enter takes it in or out.
+    std::optional<show::FixtureId> cursor() const { return cursor_; }
     QPointF place(show::FixtureId id) const; // centre of a lamp, px; for tests and pictures
 
     enum class How { Only, Add, Toggle };
@@ -63,6 +66,7 @@ private:
     void hoverArea(const QPointF& at);
     void paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen);
     QPoint roomForNumber(const QPointF& at, int wide); // baseline
+    void moveCursor(const QPointF& way);
     void moveChosen(double dx_m, double dy_m, const std::string& merge);
     std::vector<show::FixtureId> swept() const; // in the order of the sweep
 
@@ -78,7 +82,7 @@ private:
     show::ShowPtr before_; // the show when the lamps were taken
     Gesture gesture_;
     std::vector<QRectF> taken_; // by lamps and labels, while it is painted
-    std::optional<show::FixtureId> pressed_;
+    std::optional<show::FixtureId> pressed_, cursor_;
     std::string hovered_area_;
 };
 

@@ -213,6 +213,8 @@ void MainWindow::makeRigCommands() {
     arrange(tr("Pan their beams left"), ",", Plan::Arrange::PanLeft);
     arrange(tr("Pan their beams right"), ".", Plan::Arrange::PanRight);
     rig.tell(tr("on the plan: moves the chosen lamps, Shift finely"), tr("arrows"));
+    rig.tell(tr("on the plan: to another lamp; Enter chooses it, Shift+Enter adds it"),
+             tr("Ctrl+arrows"));
     rig.tell(tr("on the plan: moves the paper"), tr("Alt+arrows"));
     rig.tell(tr("on the plan: nearer, farther"), tr("+ −"));
 }
