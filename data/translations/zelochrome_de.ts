@@ -1,4 +1,5 @@
-<?xml version='1.0' encoding='utf-8'?>
+<?xml version="1.0" encoding="utf-8"?>
+<!DOCTYPE TS>
 <TS version="2.1" language="de">
 <context>
     <name>QObject</name>
@@ -15,7 +16,7 @@
         <translation>Farbe %1</translation>
     </message>
     <message>
-        <source>Shown by this screen's profile, “%1”.</source>
+        <source>Shown by this screen&apos;s profile, “%1”.</source>
         <translation>Gezeigt nach dem Profil dieses Bildschirms, „%1“.</translation>
     </message>
     <message>
@@ -28,7 +29,10 @@
     </message>
     <message numerus="yes">
         <source>%n lamp(s)</source>
-        <translation><numerusform>%n Lampe</numerusform><numerusform>%n Lampen</numerusform></translation>
+        <translation>
+            <numerusform>%n Lampe</numerusform>
+            <numerusform>%n Lampen</numerusform>
+        </translation>
     </message>
     <message>
         <source>paler</source>
@@ -358,15 +362,15 @@
         <translation>ICC-Profil von {} Bytes: darf höchstens {} haben</translation>
     </message>
     <message>
-        <source>the monitor's profile is no ICC profile</source>
+        <source>the monitor&apos;s profile is no ICC profile</source>
         <translation>das Profil des Bildschirms ist kein ICC-Profil</translation>
     </message>
     <message>
-        <source>the monitor's profile is not of an RGB device</source>
+        <source>the monitor&apos;s profile is not of an RGB device</source>
         <translation>das Profil des Bildschirms ist nicht von einem RGB-Gerät</translation>
     </message>
     <message>
-        <source>the monitor's profile has no way from sRGB</source>
+        <source>the monitor&apos;s profile has no way from sRGB</source>
         <translation>das Profil des Bildschirms hat keinen Weg von sRGB</translation>
     </message>
     <message>
@@ -530,7 +534,7 @@
         <translation>kann kein Archiv machen</translation>
     </message>
     <message>
-        <source>line {}: '{}': only Ident 3:0 is read</source>
+        <source>line {}: &apos;{}&apos;: only Ident 3:0 is read</source>
         <translation>Zeile {}: „{}“: nur Ident 3:0 wird gelesen</translation>
     </message>
     <message>
@@ -538,7 +542,7 @@
         <translation>Zeile {}</translation>
     </message>
     <message>
-        <source>no line 'Ident 3:0': not an ASCII cue file</source>
+        <source>no line &apos;Ident 3:0&apos;: not an ASCII cue file</source>
         <translation>keine Zeile „Ident 3:0“: keine ASCII-Cue-Datei</translation>
     </message>
     <message>
@@ -614,7 +618,7 @@
         <translation>{} spektrale Spalten: erwartet 3 oder mehr, benannt wie SPECTRAL_NM400</translation>
     </message>
     <message>
-        <source>'{}' in {}: expected a number</source>
+        <source>&apos;{}&apos; in {}: expected a number</source>
         <translation>„{}“ in {}: erwartet eine Zahl</translation>
     </message>
     <message>
@@ -626,7 +630,7 @@
         <translation>{} Emitter, Flaggen, Räder und Achsen: höchstens {}</translation>
     </message>
     <message>
-        <source>DMXMode '{}'</source>
+        <source>DMXMode &apos;{}&apos;</source>
         <translation>DMXMode „{}“</translation>
     </message>
     <message>
@@ -650,7 +654,7 @@
         <translation>Platz {} ist von {} belegt</translation>
     </message>
     <message>
-        <source>mode '{}': a second dimmer is left at home</source>
+        <source>mode &apos;{}&apos;: a second dimmer is left at home</source>
         <translation>Modus „{}“: ein zweiter Dimmer bleibt in Ruhe</translation>
     </message>
     <message>
@@ -658,7 +662,7 @@
         <translation>mehr als {} Kanäle</translation>
     </message>
     <message>
-        <source>mode '{}': only the channels of its first break are read</source>
+        <source>mode &apos;{}&apos;: only the channels of its first break are read</source>
         <translation>Modus „{}“: nur die Kanäle seines ersten Breaks werden gelesen</translation>
     </message>
     <message>
@@ -666,7 +670,7 @@
         <translation>keine Kanäle</translation>
     </message>
     <message>
-        <source>Offset '{}': expected up to four numbers from 1 to 512</source>
+        <source>Offset &apos;{}&apos;: expected up to four numbers from 1 to 512</source>
         <translation>Offset „{}“: erwartet bis zu vier Zahlen von 1 bis 512</translation>
     </message>
     <message>
@@ -674,7 +678,7 @@
         <translation>{}: sein viertes Byte bleibt auf 0</translation>
     </message>
     <message>
-        <source>DMXProfile '{}' is not there</source>
+        <source>DMXProfile &apos;{}&apos; is not there</source>
         <translation>DMXProfile „{}“ ist nicht da</translation>
     </message>
     <message>
@@ -686,19 +690,19 @@
         <translation>ein zweiter Kanal für {} bleibt in Ruhe</translation>
     </message>
     <message>
-        <source>Emitter '{}' is not there</source>
+        <source>Emitter &apos;{}&apos; is not there</source>
         <translation>Emitter „{}“ ist nicht da</translation>
     </message>
     <message>
-        <source>Filter '{}' is not there</source>
+        <source>Filter &apos;{}&apos; is not there</source>
         <translation>Filter „{}“ ist nicht da</translation>
     </message>
     <message>
-        <source>Wheel '{}' is not there</source>
+        <source>Wheel &apos;{}&apos; is not there</source>
         <translation>Rad „{}“ ist nicht da</translation>
     </message>
     <message>
-        <source>MeasurementPoint {}: WaveLength '{}' and Energy '{}' must be numbers</source>
+        <source>MeasurementPoint {}: WaveLength &apos;{}&apos; and Energy &apos;{}&apos; must be numbers</source>
         <translation>MeasurementPoint {}: WaveLength „{}“ und Energy „{}“ müssen Zahlen sein</translation>
     </message>
     <message>
@@ -722,7 +726,7 @@
         <translation>LuminousIntensity {}: muss in 0..1e9 cd liegen</translation>
     </message>
     <message>
-        <source>{}: no LuminousIntensity, its Color's is taken</source>
+        <source>{}: no LuminousIntensity, its Color&apos;s is taken</source>
         <translation>{}: keine LuminousIntensity, die der Color wird genommen</translation>
     </message>
     <message>
@@ -746,7 +750,7 @@
         <translation>ein Rad braucht einen Namen (Name)</translation>
     </message>
     <message>
-        <source>{}: slot '{}' is modelled from its colour</source>
+        <source>{}: slot &apos;{}&apos; is modelled from its colour</source>
         <translation>{}: Platz „{}“ ist aus seiner Farbe modelliert</translation>
     </message>
     <message>
@@ -758,7 +762,7 @@
         <translation>keine Plätze</translation>
     </message>
     <message>
-        <source>DMXProfile '{}'</source>
+        <source>DMXProfile &apos;{}&apos;</source>
         <translation>DMXProfile „{}“</translation>
     </message>
     <message>
@@ -834,8 +838,8 @@
         <translation>eine Leistung muss in 0..{} liegen</translation>
     </message>
     <message>
-        <source>is missing: a colour such as "gel:214@3200"</source>
-        <translation>fehlt: eine Farbe wie "gel:214@3200"</translation>
+        <source>is missing: a colour such as &quot;gel:214@3200&quot;</source>
+        <translation>fehlt: eine Farbe wie &quot;gel:214@3200&quot;</translation>
     </message>
     <message>
         <source>expected a number within -1..1</source>
@@ -846,7 +850,7 @@
         <translation>{}: {}; genommen wird die damit bewahrte Farbe</translation>
     </message>
     <message>
-        <source>'{}': expected brightest, truest, kindest or leanest</source>
+        <source>&apos;{}&apos;: expected brightest, truest, kindest or leanest</source>
         <translation>„{}“: erwartet brightest, truest, kindest oder leanest</translation>
     </message>
     <message>
@@ -918,15 +922,15 @@
         <translation>{}: {}: ausgelassen</translation>
     </message>
     <message>
-        <source>'{}': expected E1.31 or Art-Net</source>
+        <source>&apos;{}&apos;: expected E1.31 or Art-Net</source>
         <translation>„{}“: erwartet E1.31 oder Art-Net</translation>
     </message>
     <message>
-        <source>fixture type '{}': the show's types are more than {} MB in all</source>
+        <source>fixture type &apos;{}&apos;: the show&apos;s types are more than {} MB in all</source>
         <translation>Gerätetyp „{}“: die Typen der Show sind zusammen mehr als {} MB</translation>
     </message>
     <message>
-        <source>fixture type '{}'</source>
+        <source>fixture type &apos;{}&apos;</source>
         <translation>Gerätetyp „{}“</translation>
     </message>
     <message>
@@ -950,8 +954,8 @@
         <translation>mehr als {} Filter</translation>
     </message>
     <message>
-        <source>zelochrome.json is not read: expected {{"emitters": {{…}}}}</source>
-        <translation>zelochrome.json wird nicht gelesen: erwartet {{"emitters": {{…}}}}</translation>
+        <source>zelochrome.json is not read: expected {{&quot;emitters&quot;: {{…}}}}</source>
+        <translation>zelochrome.json wird nicht gelesen: erwartet {{&quot;emitters&quot;: {{…}}}}</translation>
     </message>
     <message>
         <source>more than {} bytes or {} files in the folder</source>
@@ -990,7 +994,7 @@
         <translation>und mehr dergleichen</translation>
     </message>
     <message>
-        <source>Fixture {} '{}'</source>
+        <source>Fixture {} &apos;{}&apos;</source>
         <translation>Gerät {} „{}“</translation>
     </message>
     <message>
@@ -998,7 +1002,7 @@
         <translation>kein GDTFSpec: welcher Typ ist es?</translation>
     </message>
     <message>
-        <source>{}: FixtureID '{}' is no number up to {}: it gets {}</source>
+        <source>{}: FixtureID &apos;{}&apos; is no number up to {}: it gets {}</source>
         <translation>{}: FixtureID „{}“ ist keine Zahl bis {}: es bekommt {}</translation>
     </message>
     <message>
@@ -1014,7 +1018,7 @@
         <translation>mehr als {} Geräte</translation>
     </message>
     <message>
-        <source>Address '{}': expected a number from 1, or UNIVERSE.ADDRESS</source>
+        <source>Address &apos;{}&apos;: expected a number from 1, or UNIVERSE.ADDRESS</source>
         <translation>Address „{}“: erwartet eine Zahl ab 1, oder UNIVERSUM.ADRESSE</translation>
     </message>
     <message>
@@ -1030,7 +1034,7 @@
         <translation>{}: keine GeneralSceneDescription darin</translation>
     </message>
     <message>
-        <source>line {}: '{}': expected red, green, blue (0..255) and a name</source>
+        <source>line {}: &apos;{}&apos;: expected red, green, blue (0..255) and a name</source>
         <translation>Zeile {}: „{}“: erwartet Rot, Grün, Blau (0..255) und einen Namen</translation>
     </message>
     <message>
@@ -1042,16 +1046,16 @@
         <translation>mehr als {} Farben</translation>
     </message>
     <message>
-        <source>line 1: expected a heading with name, u' and v'</source>
-        <translation>Zeile 1: erwartet eine Kopfzeile mit name, u' und v'</translation>
+        <source>line 1: expected a heading with name, u&apos; and v&apos;</source>
+        <translation>Zeile 1: erwartet eine Kopfzeile mit name, u&apos; und v&apos;</translation>
     </message>
     <message>
         <source>line 1: more than {} columns</source>
         <translation>Zeile 1: mehr als {} Spalten</translation>
     </message>
     <message>
-        <source>line {}: u' '{}' and v' '{}' must be within 0..1</source>
-        <translation>Zeile {}: u' „{}“ und v' „{}“ müssen in 0..1 liegen</translation>
+        <source>line {}: u&apos; &apos;{}&apos; and v&apos; &apos;{}&apos; must be within 0..1</source>
+        <translation>Zeile {}: u&apos; „{}“ und v&apos; „{}“ müssen in 0..1 liegen</translation>
     </message>
     <message>
         <source>line {}: more than {} levels</source>
@@ -1086,8 +1090,8 @@
         <translation>und {} mehr dergleichen</translation>
     </message>
     <message>
-        <source>not a Zelochrome show: "format" is not "{}"</source>
-        <translation>keine Zelochrome-Show: "format" ist nicht "{}"</translation>
+        <source>not a Zelochrome show: &quot;format&quot; is not &quot;{}&quot;</source>
+        <translation>keine Zelochrome-Show: &quot;format&quot; ist nicht &quot;{}&quot;</translation>
     </message>
     <message>
         <source>saved by a newer Zelochrome (format version {}, this one reads up to {})</source>
@@ -1114,11 +1118,11 @@
         <translation>Wurzel &lt;{}&gt;: erwartet &lt;IESTM27…&gt;</translation>
     </message>
     <message>
-        <source>SpectralData {}: wavelength '{}' and value '{}' must be numbers</source>
+        <source>SpectralData {}: wavelength &apos;{}&apos; and value &apos;{}&apos; must be numbers</source>
         <translation>SpectralData {}: Wellenlänge „{}“ und Wert „{}“ müssen Zahlen sein</translation>
     </message>
     <message>
-        <source>'{}': expected a wavelength in nm and a value</source>
+        <source>&apos;{}&apos;: expected a wavelength in nm and a value</source>
         <translation>„{}“: erwartet eine Wellenlänge in nm und einen Wert</translation>
     </message>
     <message>
@@ -1126,7 +1130,7 @@
         <translation>{} Zeilen: eine Datei mit einem Licht hat eine</translation>
     </message>
     <message>
-        <source>ending '{}': expected .csv, .sp, .txt or .spdx</source>
+        <source>ending &apos;{}&apos;: expected .csv, .sp, .txt or .spdx</source>
         <translation>Endung „{}“: erwartet .csv, .sp, .txt oder .spdx</translation>
     </message>
     <message>
@@ -1138,7 +1142,7 @@
         <translation>mehr als {} Folien</translation>
     </message>
     <message>
-        <source>'{}': the heading must be id,name, then wavelengths</source>
+        <source>&apos;{}&apos;: the heading must be id,name, then wavelengths</source>
         <translation>„{}“: die Kopfzeile muss id,name sein, dann Wellenlängen</translation>
     </message>
     <message>
@@ -1150,7 +1154,7 @@
         <translation>{} Zellen: die Kopfzeile hat {}</translation>
     </message>
     <message>
-        <source>'{}' at {} nm: expected a number</source>
+        <source>&apos;{}&apos; at {} nm: expected a number</source>
         <translation>„{}“ bei {} nm: erwartet eine Zahl</translation>
     </message>
     <message>
@@ -1226,27 +1230,27 @@
         <translation>keine Folie {} im Farbbuch</translation>
     </message>
     <message>
-        <source>no palette '{}': no show is open</source>
+        <source>no palette &apos;{}&apos;: no show is open</source>
         <translation>keine Palette „{}“: keine Show ist offen</translation>
     </message>
     <message>
-        <source>no palette '{}' in the show '{}'</source>
+        <source>no palette &apos;{}&apos; in the show &apos;{}&apos;</source>
         <translation>keine Palette „{}“ in der Show „{}“</translation>
     </message>
     <message>
-        <source>palette '{}' has an intensity and no colour</source>
+        <source>palette &apos;{}&apos; has an intensity and no colour</source>
         <translation>Palette „{}“ hat eine Intensität und keine Farbe</translation>
     </message>
     <message>
-        <source>palette '{}' is itself '{}'</source>
+        <source>palette &apos;{}&apos; is itself &apos;{}&apos;</source>
         <translation>Palette „{}“ ist selbst „{}“</translation>
     </message>
     <message>
-        <source>'{}': neither a fixture type of the library ({}) nor a GDTF file or folder</source>
+        <source>&apos;{}&apos;: neither a fixture type of the library ({}) nor a GDTF file or folder</source>
         <translation>„{}“: weder ein Gerätetyp der Bibliothek ({}) noch eine GDTF-Datei oder ein Ordner</translation>
     </message>
     <message>
-        <source>log level '{}': expected debug, info, warning or error</source>
+        <source>log level &apos;{}&apos;: expected debug, info, warning or error</source>
         <translation>Protokollstufe „{}“: erwartet debug, info, warning oder error</translation>
     </message>
     <message>
@@ -1258,7 +1262,7 @@
         <translation>das Messgerät: {}</translation>
     </message>
     <message>
-        <source>'{}': expected measure ID</source>
+        <source>&apos;{}&apos;: expected measure ID</source>
         <translation>„{}“: erwartet measure KENNZAHL</translation>
     </message>
     <message>
@@ -1322,7 +1326,7 @@
         <translation>Ablegen</translation>
     </message>
     <message>
-        <source>'{}': a colour temperature is a number from {} to {} K</source>
+        <source>&apos;{}&apos;: a colour temperature is a number from {} to {} K</source>
         <translation>„{}“: eine Farbtemperatur ist eine Zahl von {} bis {} K</translation>
     </message>
     <message>
@@ -1342,7 +1346,7 @@
         <translation>{}: erwartet srgb:#RRGGBB mit sechs Hexziffern</translation>
     </message>
     <message>
-        <source>'{}': a colour begins with gel:, cct:, xy:, uv:, srgb:, spd: or palette:</source>
+        <source>&apos;{}&apos;: a colour begins with gel:, cct:, xy:, uv:, srgb:, spd: or palette:</source>
         <translation>„{}“: eine Farbe beginnt mit gel:, cct:, xy:, uv:, srgb:, spd: oder palette:</translation>
     </message>
     <message>
@@ -1390,7 +1394,7 @@
         <translation>ein Emitter braucht einen Namen</translation>
     </message>
     <message>
-        <source>there is a '{}' already</source>
+        <source>there is a &apos;{}&apos; already</source>
         <translation>es gibt schon ein „{}“</translation>
     </message>
     <message>
@@ -1410,7 +1414,7 @@
         <translation>{} cd: muss über 0 sein</translation>
     </message>
     <message>
-        <source>'{}': a fixture type's name needs a letter or a figure</source>
+        <source>&apos;{}&apos;: a fixture type&apos;s name needs a letter or a figure</source>
         <translation>„{}“: der Name eines Gerätetyps braucht einen Buchstaben oder eine Ziffer</translation>
     </message>
     <message>
@@ -1426,7 +1430,7 @@
         <translation>{} Bit: muss 8, 16 oder 24 sein</translation>
     </message>
     <message>
-        <source>mode '{}' does not set {}</source>
+        <source>mode &apos;{}&apos; does not set {}</source>
         <translation>Modus „{}“ setzt {} nicht</translation>
     </message>
     <message>
@@ -1474,11 +1478,11 @@
         <translation>Ausgabe</translation>
     </message>
     <message>
-        <source>the library has no fixture type '{}'</source>
+        <source>the library has no fixture type &apos;{}&apos;</source>
         <translation>die Bibliothek hat keinen Gerätetyp „{}“</translation>
     </message>
     <message>
-        <source>the library has no fixture type '{}' with mode '{}'</source>
+        <source>the library has no fixture type &apos;{}&apos; with mode &apos;{}&apos;</source>
         <translation>die Bibliothek hat keinen Gerätetyp „{}“ mit Modus „{}“</translation>
     </message>
     <message>
@@ -1498,11 +1502,11 @@
         <translation>{}: {} davon nimmt es {} weg</translation>
     </message>
     <message>
-        <source>palette '{}', held in hand</source>
+        <source>palette &apos;{}&apos;, held in hand</source>
         <translation>Palette „{}“, in der Hand</translation>
     </message>
     <message>
-        <source>palette '{}', in the look</source>
+        <source>palette &apos;{}&apos;, in the look</source>
         <translation>Palette „{}“, im Look</translation>
     </message>
     <message>
@@ -1654,7 +1658,7 @@
         <translation>alle Emitter auf 0</translation>
     </message>
     <message>
-        <source>fixture {}: {} has no mode '{}'</source>
+        <source>fixture {}: {} has no mode &apos;{}&apos;</source>
         <translation>Gerät {}: {} hat keinen Modus „{}“</translation>
     </message>
     <message>
@@ -1678,19 +1682,19 @@
         <translation>{} Proben: muss in 2..100000 liegen</translation>
     </message>
     <message>
-        <source>'{}': the offset behind + must be within 0..1</source>
+        <source>&apos;{}&apos;: the offset behind + must be within 0..1</source>
         <translation>„{}“: der Versatz hinter + muss in 0..1 liegen</translation>
     </message>
     <message>
-        <source>'{}': expected forward, reverse, from-middle, to-middle, mirrored, shuffled[:SEED], blocks:N or repeated:N</source>
+        <source>&apos;{}&apos;: expected forward, reverse, from-middle, to-middle, mirrored, shuffled[:SEED], blocks:N or repeated:N</source>
         <translation>„{}“: erwartet forward, reverse, from-middle, to-middle, mirrored, shuffled[:SEED], blocks:N oder repeated:N</translation>
     </message>
     <message>
-        <source>'{}': needs a number of 1 or more</source>
+        <source>&apos;{}&apos;: needs a number of 1 or more</source>
         <translation>„{}“: braucht eine Zahl von 1 oder mehr</translation>
     </message>
     <message>
-        <source>'{}': takes no number</source>
+        <source>&apos;{}&apos;: takes no number</source>
         <translation>„{}“: nimmt keine Zahl</translation>
     </message>
     <message>
@@ -1710,7 +1714,7 @@
         <translation>Stopp {} bei {}: Stellen müssen in 0..1 wachsen</translation>
     </message>
     <message>
-        <source>'{}': expected {}or FROM:TO in degrees of hue</source>
+        <source>&apos;{}&apos;: expected {}or FROM:TO in degrees of hue</source>
         <translation>„{}“: erwartet {}oder VON:BIS in Grad Farbton</translation>
     </message>
     <message>
@@ -1726,7 +1730,7 @@
         <translation>keine Gruppe mit Kennzahl {}</translation>
     </message>
     <message>
-        <source>group '{}' is locked: unlock it first</source>
+        <source>group &apos;{}&apos; is locked: unlock it first</source>
         <translation>Gruppe „{}“ ist gesperrt: erst entsperren</translation>
     </message>
     <message>
@@ -1742,7 +1746,7 @@
         <translation>eine Gruppe braucht einen Namen</translation>
     </message>
     <message>
-        <source>there is a group '{}' already</source>
+        <source>there is a group &apos;{}&apos; already</source>
         <translation>es gibt schon eine Gruppe „{}“</translation>
     </message>
     <message>
@@ -1770,7 +1774,7 @@
         <translation>Gerät {}: Ruhewert von {}: {}: muss in 0..1 liegen</translation>
     </message>
     <message>
-        <source>{} '{}…': {} bytes, at most {}</source>
+        <source>{} &apos;{}…&apos;: {} bytes, at most {}</source>
         <translation>{} „{}…“: {} Bytes, höchstens {}</translation>
     </message>
     <message>
@@ -1814,7 +1818,7 @@
         <translation>hier fehlt ein Name: {}</translation>
     </message>
     <message>
-        <source>there is a {} '{}' already</source>
+        <source>there is a {} &apos;{}&apos; already</source>
         <translation>{} „{}“ gibt es schon</translation>
     </message>
     <message>
@@ -1822,11 +1826,11 @@
         <translation>eine Show hat höchstens {} von jeder Art</translation>
     </message>
     <message>
-        <source>{} '{}' is locked: unlock it first</source>
+        <source>{} &apos;{}&apos; is locked: unlock it first</source>
         <translation>{} „{}“ ist gesperrt: erst entsperren</translation>
     </message>
     <message>
-        <source>palette '{}': needs a colour or an intensity</source>
+        <source>palette &apos;{}&apos;: needs a colour or an intensity</source>
         <translation>Palette „{}“: braucht eine Farbe oder eine Intensität</translation>
     </message>
     <message>
@@ -1842,7 +1846,7 @@
         <translation>Zusammenlegen braucht zwei Paletten</translation>
     </message>
     <message>
-        <source>palette '{}' has no {}: what follows '{}' needs it</source>
+        <source>palette &apos;{}&apos; has no {}: what follows &apos;{}&apos; needs it</source>
         <translation>Palette „{}“ hat dies nicht: {}; was „{}“ folgt, braucht es</translation>
     </message>
     <message>
@@ -1850,7 +1854,7 @@
         <translation>kein Look mit Kennzahl {}</translation>
     </message>
     <message>
-        <source>'{}': a measured light needs a name without + and @</source>
+        <source>&apos;{}&apos;: a measured light needs a name without + and @</source>
         <translation>„{}“: ein gemessenes Licht braucht einen Namen ohne + und @</translation>
     </message>
     <message>
@@ -1858,7 +1862,7 @@
         <translation>eine Show hat höchstens {} gemessene Lichter</translation>
     </message>
     <message>
-        <source>no measured light '{}'</source>
+        <source>no measured light &apos;{}&apos;</source>
         <translation>kein gemessenes Licht „{}“</translation>
     </message>
     <message>
@@ -1866,7 +1870,7 @@
         <translation>eine Show hat höchstens {} Favoriten</translation>
     </message>
     <message>
-        <source>the stage's outline needs three points or more</source>
+        <source>the stage&apos;s outline needs three points or more</source>
         <translation>der Umriss der Bühne braucht drei Punkte oder mehr</translation>
     </message>
     <message>
@@ -1874,11 +1878,11 @@
         <translation>die Bühne hat höchstens {} Flächen und {} Ecken</translation>
     </message>
     <message>
-        <source>the stage's outline: must be within -{}..{} m</source>
+        <source>the stage&apos;s outline: must be within -{}..{} m</source>
         <translation>der Umriss der Bühne: muss in -{}..{} m liegen</translation>
     </message>
     <message>
-        <source>area '{}': must be within -{}..{} m and have {} corners at most</source>
+        <source>area &apos;{}&apos;: must be within -{}..{} m and have {} corners at most</source>
         <translation>Fläche „{}“: muss in -{}..{} m liegen und höchstens {} Ecken haben</translation>
     </message>
     <message>
@@ -1886,7 +1890,7 @@
         <translation>eine Fläche der Bühne braucht einen Namen</translation>
     </message>
     <message>
-        <source>area '{}': needs three points or more</source>
+        <source>area &apos;{}&apos;: needs three points or more</source>
         <translation>Fläche „{}“: braucht drei Punkte oder mehr</translation>
     </message>
     <message>
@@ -1898,7 +1902,7 @@
         <translation>dort {} bis {}: müssen in {}..{} liegen</translation>
     </message>
     <message>
-        <source>'{}': expected an IPv4 address{}</source>
+        <source>&apos;{}&apos;: expected an IPv4 address{}</source>
         <translation>„{}“: erwartet eine IPv4-Adresse{}</translation>
     </message>
     <message>
@@ -1918,11 +1922,11 @@
         <translation>eine Show hat höchstens {} eigene Gerätetypen</translation>
     </message>
     <message>
-        <source>the show has no fixture type '{}' of its own</source>
+        <source>the show has no fixture type &apos;{}&apos; of its own</source>
         <translation>die Show hat keinen eigenen Gerätetyp „{}“</translation>
     </message>
     <message>
-        <source>{} of the rig's fixtures are of type '{}'</source>
+        <source>{} of the rig&apos;s fixtures are of type &apos;{}&apos;</source>
         <translation>{} Geräte der Anlage sind vom Typ „{}“</translation>
     </message>
     <message>
@@ -1946,15 +1950,15 @@
         <translation>Nummer {}: muss mindestens 1 sein</translation>
     </message>
     <message>
-        <source>line 1: expected a heading with columns apart by tabs, among them 'type'</source>
+        <source>line 1: expected a heading with columns apart by tabs, among them &apos;type&apos;</source>
         <translation>Zeile 1: erwartet eine Kopfzeile mit Spalten, durch Tabs getrennt, darunter „type“</translation>
     </message>
     <message>
-        <source>line {}, {}: '{}': must be within {}..{}</source>
+        <source>line {}, {}: &apos;{}&apos;: must be within {}..{}</source>
         <translation>Zeile {}, {}: „{}“: muss in {}..{} liegen</translation>
     </message>
     <message>
-        <source>line {}, {}: '{}': must be metres, within -{}..{}</source>
+        <source>line {}, {}: &apos;{}&apos;: must be metres, within -{}..{}</source>
         <translation>Zeile {}, {}: „{}“: müssen Meter sein, in -{}..{}</translation>
     </message>
     <message>
@@ -2018,7 +2022,7 @@
         <translation>Priorität {}: muss in 0..200 liegen</translation>
     </message>
     <message>
-        <source>'{}': expected an IPv4 address</source>
+        <source>&apos;{}&apos;: expected an IPv4 address</source>
         <translation>„{}“: erwartet eine IPv4-Adresse</translation>
     </message>
     <message>
@@ -2355,7 +2359,7 @@
         <translation>Verwenden</translation>
     </message>
     <message>
-        <source>The measured spectra become this fixture's own data</source>
+        <source>The measured spectra become this fixture&apos;s own data</source>
         <translation>Die gemessenen Spektren werden die eigenen Daten dieses Geräts</translation>
     </message>
     <message>
@@ -2363,7 +2367,7 @@
         <translation>Kalibrierung entfernen</translation>
     </message>
     <message>
-        <source>The fixture is as its type's data says again</source>
+        <source>The fixture is as its type&apos;s data says again</source>
         <translation>Das Gerät ist wieder, wie die Daten seines Typs sagen</translation>
     </message>
     <message>
@@ -2455,7 +2459,7 @@
         <translation>Die Lampe gibt kein Licht: nichts zu korrigieren.</translation>
     </message>
     <message>
-        <source>That is %1 off: more than a fixture differs from its data. Is it this lamp's light?</source>
+        <source>That is %1 off: more than a fixture differs from its data. Is it this lamp&apos;s light?</source>
         <translation>Das ist %1 daneben: mehr, als ein Gerät von seinen Daten abweicht. Ist es das Licht dieser Lampe?</translation>
     </message>
     <message>
@@ -2467,7 +2471,7 @@
         <translation>Daten</translation>
     </message>
     <message>
-        <source>%1 % of its data's light</source>
+        <source>%1 % of its data&apos;s light</source>
         <translation>%1 % des Lichts seiner Daten</translation>
     </message>
     <message>
@@ -2479,11 +2483,11 @@
         <translation>misst %1 von %2</translation>
     </message>
     <message>
-        <source>dashed or plain: its type's data; filled: as measured</source>
+        <source>dashed or plain: its type&apos;s data; filled: as measured</source>
         <translation>gestrichelt oder leer: die Daten des Typs; gefüllt: wie gemessen</translation>
     </message>
     <message>
-        <source>measured: “Use it” makes it this lamp's own data</source>
+        <source>measured: “Use it” makes it this lamp&apos;s own data</source>
         <translation>gemessen: „Verwenden“ macht es zu den eigenen Daten dieser Lampe</translation>
     </message>
     <message>
@@ -2491,7 +2495,7 @@
         <translation>oder von Hand: gemessenes u′ v′ dieses Lichts</translation>
     </message>
     <message>
-        <source>Only emitters are calibrated yet: flags and wheels keep the type's data.</source>
+        <source>Only emitters are calibrated yet: flags and wheels keep the type&apos;s data.</source>
         <translation>Noch werden nur Emitter kalibriert: Flaggen und Räder behalten die Daten des Typs.</translation>
     </message>
 </context>
@@ -2582,7 +2586,10 @@
     </message>
     <message numerus="yes">
         <source>%n palette(s) from the book</source>
-        <translation><numerusform>%n Palette aus dem Buch</numerusform><numerusform>%n Paletten aus dem Buch</numerusform></translation>
+        <translation>
+            <numerusform>%n Palette aus dem Buch</numerusform>
+            <numerusform>%n Paletten aus dem Buch</numerusform>
+        </translation>
     </message>
     <message>
         <source>%1. Ctrl+Z takes that back.</source>
@@ -2650,7 +2657,10 @@
     </message>
     <message numerus="yes">
         <source>%n gel(s)</source>
-        <translation><numerusform>%n Folie</numerusform><numerusform>%n Folien</numerusform></translation>
+        <translation>
+            <numerusform>%n Folie</numerusform>
+            <numerusform>%n Folien</numerusform>
+        </translation>
     </message>
     <message>
         <source>no type yet</source>
@@ -2728,7 +2738,10 @@
     </message>
     <message numerus="yes">
         <source>Add the %n new one(s) in this order</source>
-        <translation><numerusform>Das neue Gerät hinzufügen</numerusform><numerusform>Die %n neuen in dieser Reihenfolge hinzufügen</numerusform></translation>
+        <translation>
+            <numerusform>Das neue Gerät hinzufügen</numerusform>
+            <numerusform>Die %n neuen in dieser Reihenfolge hinzufügen</numerusform>
+        </translation>
     </message>
     <message>
         <source>stop</source>
@@ -2822,7 +2835,10 @@
     </message>
     <message numerus="yes">
         <source>lamp(s) %1</source>
-        <translation><numerusform>Lampe %1</numerusform><numerusform>Lampen %1</numerusform></translation>
+        <translation>
+            <numerusform>Lampe %1</numerusform>
+            <numerusform>Lampen %1</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -3019,7 +3035,10 @@
     </message>
     <message numerus="yes">
         <source>%n receiver(s)</source>
-        <translation><numerusform>%n Empfänger</numerusform><numerusform>%n Empfänger</numerusform></translation>
+        <translation>
+            <numerusform>%n Empfänger</numerusform>
+            <numerusform>%n Empfänger</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -3037,7 +3056,7 @@
         <translation>Wo jeder Teil ruht, solange keine Farbe verlangt ist. Nicht angekreuzt: wie sein Typ sagt.</translation>
     </message>
     <message>
-        <source>A home value of these lamps' own</source>
+        <source>A home value of these lamps&apos; own</source>
         <translation>Ein eigener Ruhewert dieser Lampen</translation>
     </message>
     <message>
@@ -3135,15 +3154,15 @@
         <translation>Auf der Bühne behalten: was in der Hand ist, wird das, was die Bühne zeigt.</translation>
     </message>
     <message>
-        <source>A palette of the first lamp's colour, for any fixture.</source>
+        <source>A palette of the first lamp&apos;s colour, for any fixture.</source>
         <translation>Eine Palette der Farbe der ersten Lampe, für jedes Gerät.</translation>
     </message>
     <message>
-        <source>A palette of the first lamp's intensity.</source>
+        <source>A palette of the first lamp&apos;s intensity.</source>
         <translation>Eine Palette der Intensität der ersten Lampe.</translation>
     </message>
     <message>
-        <source>A palette of the first lamp's colour and intensity.</source>
+        <source>A palette of the first lamp&apos;s colour and intensity.</source>
         <translation>Eine Palette von Farbe und Intensität der ersten Lampe.</translation>
     </message>
     <message>
@@ -3285,11 +3304,17 @@
     </message>
     <message numerus="yes">
         <source>%1 of %n type(s)</source>
-        <translation><numerusform>%1 eines Typs</numerusform><numerusform>%1 von %n Typen</numerusform></translation>
+        <translation>
+            <numerusform>%1 eines Typs</numerusform>
+            <numerusform>%1 von %n Typen</numerusform>
+        </translation>
     </message>
     <message numerus="yes">
         <source>%n in hand, Esc puts it (them) down</source>
-        <translation><numerusform>%n in der Hand, Esc legt sie ab</numerusform><numerusform>%n in der Hand, Esc legt sie ab</numerusform></translation>
+        <translation>
+            <numerusform>%n in der Hand, Esc legt sie ab</numerusform>
+            <numerusform>%n in der Hand, Esc legt sie ab</numerusform>
+        </translation>
     </message>
     <message>
         <source>nothing in hand</source>
@@ -3930,6 +3955,14 @@ Gebaut mit Qt %1. %2</translation>
         <source>Zelochrome will speak %1 from the next start on.</source>
         <translation>Zelochrome spricht ab dem nächsten Start %1.</translation>
     </message>
+    <message>
+        <source>on the plan: to another lamp; Enter chooses it, Shift+Enter adds it</source>
+        <translation>auf dem Plan: zu einer anderen Lampe; Enter wählt sie, Umschalt+Enter fügt sie hinzu</translation>
+    </message>
+    <message>
+        <source>Ctrl+arrows</source>
+        <translation>Strg+Pfeile</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::MatchView</name>
@@ -3986,7 +4019,7 @@ Gebaut mit Qt %1. %2</translation>
         <translation>wie Tageslicht</translation>
     </message>
     <message>
-        <source>The tint of the daylight locus at this colour temperature; a double press on the tint goes back to the lamps' white</source>
+        <source>The tint of the daylight locus at this colour temperature; a double press on the tint goes back to the lamps&apos; white</source>
         <translation>Der Stich des Tageslichts bei dieser Farbtemperatur; ein Doppelklick auf den Stich geht zum Weiß der Lampen zurück</translation>
     </message>
     <message>
@@ -4379,18 +4412,27 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message numerus="yes">
         <source>%n receiver(s) connected</source>
-        <translation><numerusform>%n Empfänger verbunden</numerusform><numerusform>%n Empfänger verbunden</numerusform></translation>
+        <translation>
+            <numerusform>%n Empfänger verbunden</numerusform>
+            <numerusform>%n Empfänger verbunden</numerusform>
+        </translation>
     </message>
     <message numerus="yes">
         <source>%1 packet(s)</source>
-        <translation><numerusform>%1 Paket</numerusform><numerusform>%1 Pakete</numerusform></translation>
+        <translation>
+            <numerusform>%1 Paket</numerusform>
+            <numerusform>%1 Pakete</numerusform>
+        </translation>
     </message>
 </context>
 <context>
     <name>zelo::desk::PatchModel</name>
     <message numerus="yes">
         <source>overlaps %1 by %n slot(s)</source>
-        <translation><numerusform>überschneidet %1 um %n Platz</numerusform><numerusform>überschneidet %1 um %n Plätze</numerusform></translation>
+        <translation>
+            <numerusform>überschneidet %1 um %n Platz</numerusform>
+            <numerusform>überschneidet %1 um %n Plätze</numerusform>
+        </translation>
     </message>
     <message>
         <source>runs past slot 512</source>
@@ -5116,7 +5158,7 @@ Gebaut mit Qt %1. %2</translation>
         <translation>Das Farbbuch durchsuchen</translation>
     </message>
     <message>
-        <source>Type a gel's number or name, a kelvin, words such as pale blue, or a colour such as xy:0.44,0.40; Enter takes the first (/)</source>
+        <source>Type a gel&apos;s number or name, a kelvin, words such as pale blue, or a colour such as xy:0.44,0.40; Enter takes the first (/)</source>
         <translation>Nummer oder Name einer Folie tippen, Kelvin, Wörter wie blasses Blau, oder eine Farbe wie xy:0.44,0.40; Enter nimmt die erste (/)</translation>
     </message>
     <message>
@@ -5153,7 +5195,10 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message numerus="yes">
         <source>%n gel(s)</source>
-        <translation><numerusform>%n Folie</numerusform><numerusform>%n Folien</numerusform></translation>
+        <translation>
+            <numerusform>%n Folie</numerusform>
+            <numerusform>%n Folien</numerusform>
+        </translation>
     </message>
     <message>
         <source>Measured light %1</source>
@@ -5341,7 +5386,10 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message numerus="yes">
         <source>%n look(s)</source>
-        <translation><numerusform>%n Look</numerusform><numerusform>%n Looks</numerusform></translation>
+        <translation>
+            <numerusform>%n Look</numerusform>
+            <numerusform>%n Looks</numerusform>
+        </translation>
     </message>
     <message>
         <source>The palette “%2” is used by %1. Its values stay there and follow it no more.</source>
@@ -5365,7 +5413,10 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message numerus="yes">
         <source>%n found</source>
-        <translation><numerusform>%n gefunden</numerusform><numerusform>%n gefunden</numerusform></translation>
+        <translation>
+            <numerusform>%n gefunden</numerusform>
+            <numerusform>%n gefunden</numerusform>
+        </translation>
     </message>
     <message>
         <source>choose lamps to see what they make of it</source>
@@ -5781,11 +5832,11 @@ Gebaut mit Qt %1. %2</translation>
         <translation>Entfernen</translation>
     </message>
     <message>
-        <source>Takes a type of this show's own away; a shipped one comes back</source>
+        <source>Takes a type of this show&apos;s own away; a shipped one comes back</source>
         <translation>Nimmt einen eigenen Typ dieser Show weg; ein mitgelieferter kommt zurück</translation>
     </message>
     <message>
-        <source>  (this show's)</source>
+        <source>  (this show&apos;s)</source>
         <translation>  (dieser Show)</translation>
     </message>
     <message>
@@ -5834,11 +5885,17 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message numerus="yes">
         <source>%n emitter(s)</source>
-        <translation><numerusform>%n Emitter</numerusform><numerusform>%n Emitter</numerusform></translation>
+        <translation>
+            <numerusform>%n Emitter</numerusform>
+            <numerusform>%n Emitter</numerusform>
+        </translation>
     </message>
     <message numerus="yes">
         <source>%n mode(s)</source>
-        <translation><numerusform>%n Modus</numerusform><numerusform>%n Modi</numerusform></translation>
+        <translation>
+            <numerusform>%n Modus</numerusform>
+            <numerusform>%n Modi</numerusform>
+        </translation>
     </message>
     <message>
         <source>none chosen</source>
@@ -5865,7 +5922,10 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message numerus="yes">
         <source>, %n clash(es)</source>
-        <translation><numerusform>, %n Überschneidung</numerusform><numerusform>, %n Überschneidungen</numerusform></translation>
+        <translation>
+            <numerusform>, %n Überschneidung</numerusform>
+            <numerusform>, %n Überschneidungen</numerusform>
+        </translation>
     </message>
     <message>
         <source>slots %1 to %2</source>

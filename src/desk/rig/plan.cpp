@@ -23,6 +23,10 @@ using show::FixtureId;
 
 namespace {
 constexpr double kLamp = kLampMark;
+bool isReturn(const QKeyEvent& key) { // also with Shift
+    return key.key() == Qt::Key_Return || key.key() == Qt::Key_Enter;
+}
+
 constexpr double kSnap_m = 0.1; // a dragged lamp stands on tenths of a metre
 constexpr double kMargin_m = 0.9;
 constexpr std::size_t kMostLooked = 300; // lamps: more are not kept from labels
@@ -521,7 +525,7 @@ bool Plan::claims(const QKeyEvent& key) const {
     case Qt::Key_Minus:
         return isText(key);
     default:
-        return false;
+        return isReturn(key) && cursor_.has_value();
     }
 }
 
@@ -552,7 +556,7 @@ void Plan::moveCursor(const QPointF& way) {
 }
 
 void Plan::keyPressEvent(QKeyEvent* event) {
-    if (isEnter(*event) && cursor_)
+    if (isReturn(*event) && cursor_)
         return choose({*cursor_}, event->modifiers() & Qt::ShiftModifier ? How::Toggle : How::Only);
     if (event->modifiers() & Qt::ControlModifier && isArrow(*event)) {
         const int key = event->key();

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The plan of the stage: lamps where they hang, the light of each where it falls, in metres. Press,
-// Shift, Ctrl and sweep choose, Ctrl with arrows and Enter by keyboard; a drag or the arrow keys move; wheel zooms, Alt or the middle
-// button moves the paper.
+// Shift, Ctrl and sweep choose, Ctrl with arrows and Enter by keyboard; a drag or the arrow keys
+// move; wheel zooms, Alt or the middle button moves the paper.
 #pragma once
 
 #include "desk/kit/accessible.h"
