@@ -8,6 +8,7 @@
 #include "light/levels.h"
 #include "mix/together.h"
 #include "progress.h"
+#include "route/arrangement.h"
 #include "route/fade.h"
 #include "route/gradient.h"
 
@@ -319,6 +320,7 @@ struct GradientOptions {
     std::string arrange = "forward";
     std::string side = "short";
     std::string white = "cct:4300";
+    std::string even = "eye";
     double floor = 0.8;
     IntentOptions intent;
 };
@@ -358,9 +360,16 @@ Done printGradient(Context& context, const GradientOptions& o) {
     const auto way = chooseWay(o.route, o.side);
     if (!way)
         return passOn(way.error());
-    wish.way = way->kind;
-    wish.side = way->side;
-    wish.floor = o.floor;
+    wish.way.kind = way->kind;
+    wish.way.side = way->side;
+    wish.way.floor = o.floor;
+    if (o.even != "eye" && o.even != "place")
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--even {}: expected eye or place"),
+                    o.even);
+    wish.even = o.even == "eye" ? route::Even::ToTheEye : route::Even::InPlace;
+    if (o.count < 1 || o.count > route::kMostLaid)
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--count {}: must be within 1..{}"),
+                    o.count, route::kMostLaid);
     wish.white = white->uv();
     const auto arrangement = route::parseArrangement(o.arrange);
     if (!arrangement)
@@ -368,26 +377,29 @@ Done printGradient(Context& context, const GradientOptions& o) {
     const auto mix_wish = wishFrom(o.intent, (*mixer)->type());
     if (!mix_wish)
         return passOn(mix_wish.error());
-    const auto gradient = route::spread((*mixer)->hull(), stops, o.count, wish, *arrangement);
+    const auto places = route::arranged(o.count, *arrangement);
+    const auto gradient = route::spread((*mixer)->hull(), stops, places, wish);
     if (!gradient)
         return passOn(gradient.error());
     Json j;
     j["lamps"] = Json::array();
-    Progress progress("lamp", gradient->lamps.size());
-    for (std::size_t i = 0; i < gradient->lamps.size(); ++i) {
+    Progress progress("lamp", gradient->colours.size());
+    for (std::size_t i = 0; i < gradient->colours.size(); ++i) {
         progress.at(i);
-        const auto mix = (*mixer)->solve(light::wantedUv(gradient->lamps[i]), *mix_wish);
-        Json lamp{{"position", gradient->positions[i]}, {"uv", uvJson(gradient->lamps[i])}};
+        const auto mix = (*mixer)->solve(light::wantedUv(gradient->colours[i]), *mix_wish);
+        Json lamp{{"position", places[i]}, {"uv", uvJson(gradient->colours[i])}};
         addParts(lamp, (*mixer)->type(), mix.drives);
         j["lamps"].push_back(std::move(lamp));
         if (!context.json)
-            fmt::print("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}{}\n", i + 1, gradient->positions[i],
-                       gradient->lamps[i].u, gradient->lamps[i].v,
+            fmt::print("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}{}\n", i + 1, places[i],
+                       gradient->colours[i].u, gradient->colours[i].v,
                        mix.end == mix::MixEnd::OutOfReach
                            ? fmt::format("  out of reach by {:.4f}", mix.miss_uv)
                            : "");
     }
     j["evenness"] = gradient->evenness;
+    j["stops"] = gradient->at;
+    j["steps"] = gradient->steps;
     if (context.json)
         fmt::print("{}\n", j.dump(1));
     else
@@ -442,14 +454,17 @@ void addRoutes(CLI::App& app, Context& context) {
     gradient->add_option("--count", g->count, "lamps")->required();
     gradient->add_option("--stop", g->stops, "COLOUR[@POS], two or more times")->required();
     gradient->add_option("--mode", g->mode, "mode of the fixture (the first)");
-    gradient->add_option("--route", g->route, "straight or around")->capture_default_str();
+    gradient->add_option("--route", g->route, "straight, around or jump")->capture_default_str();
     gradient->add_option("--floor", g->floor, "saturation floor of around")->capture_default_str();
     gradient->add_option("--side", g->side, "short, long, cw or ccw")->capture_default_str();
+    gradient->add_option("--even", g->even, "eye or place: in what the steps are even")
+        ->capture_default_str();
     gradient->add_option("--white", g->white, "white point")->capture_default_str();
     gradient
         ->add_option("--arrange", g->arrange,
-                     "forward, reverse, from-middle, to-middle, mirrored, shuffled:SEED, "
-                     "blocks:N, repeated:N, each with +OFFSET")
+                     "forward, reverse, from-middle, to-middle, to-and-fro:PASSES, "
+                     "shuffled:SEED, mirrored, blocks:N, repeated:N, with commas between; "
+                     "+OFFSET turns it along the lamps")
         ->capture_default_str();
     addIntentOptions(*gradient, g->intent);
     gradient->add_option("--book", context.books, "another swatch book");

@@ -1686,32 +1686,12 @@
         <translation>„{}“: der Versatz hinter + muss in 0..1 liegen</translation>
     </message>
     <message>
-        <source>&apos;{}&apos;: expected forward, reverse, from-middle, to-middle, mirrored, shuffled[:SEED], blocks:N or repeated:N</source>
-        <translation>„{}“: erwartet forward, reverse, from-middle, to-middle, mirrored, shuffled[:SEED], blocks:N oder repeated:N</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos;: needs a number of 1 or more</source>
-        <translation>„{}“: braucht eine Zahl von 1 oder mehr</translation>
-    </message>
-    <message>
         <source>&apos;{}&apos;: takes no number</source>
         <translation>„{}“: nimmt keine Zahl</translation>
     </message>
     <message>
         <source>{} stops: a gradient needs at least two</source>
         <translation>{} Stopps: ein Verlauf braucht mindestens zwei</translation>
-    </message>
-    <message>
-        <source>{} lamps: must be within 1..100000</source>
-        <translation>{} Lampen: muss in 1..100000 liegen</translation>
-    </message>
-    <message>
-        <source>a gradient goes straight or around, not by {}</source>
-        <translation>ein Verlauf geht gerade oder herum, nicht als {}</translation>
-    </message>
-    <message>
-        <source>stop {} at {}: positions must grow within 0..1</source>
-        <translation>Stopp {} bei {}: Stellen müssen in 0..1 wachsen</translation>
     </message>
     <message>
         <source>&apos;{}&apos;: expected {}or FROM:TO in degrees of hue</source>
@@ -2160,6 +2140,38 @@
     <message>
         <source>measured light</source>
         <translation>gemessenes Licht</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos;: expected forward, reverse, from-middle, to-middle, to-and-fro[:PASSES], shuffled[:SEED], mirrored, blocks:N or repeated:N, with commas between</source>
+        <translation>„{}“: erwartet forward, reverse, from-middle, to-middle, to-and-fro[:PASSES], shuffled[:SEED], mirrored, blocks:N oder repeated:N, mit Kommas dazwischen</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos;: needs a number from 1 to {}</source>
+        <translation>„{}“: braucht eine Zahl von 1 bis {}</translation>
+    </message>
+    <message>
+        <source>stop {} at {}: must be within 0..1</source>
+        <translation>Stopp {} bei {}: muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>stop {} at {}: must lie behind the stop at {}</source>
+        <translation>Stopp {} bei {}: muss hinter dem Stopp bei {} liegen</translation>
+    </message>
+    <message>
+        <source>a stop at {} leaves no room for the stops behind it</source>
+        <translation>ein Stopp bei {} lässt keinen Platz für die Stopps dahinter</translation>
+    </message>
+    <message>
+        <source>{} ways between {} stops: must be {}</source>
+        <translation>{} Wege zwischen {} Stopps: es müssen {} sein</translation>
+    </message>
+    <message>
+        <source>place {}: must be within 0..1</source>
+        <translation>Stelle {}: muss in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>a gradient goes straight, around or by a jump, not by {}</source>
+        <translation>ein Verlauf geht gerade, herum oder mit einem Sprung, nicht als {}</translation>
     </message>
 </context>
 <context>

@@ -1,13 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "route/gradient.h"
 
-#include "base/text.h"
 #include "colour/oklab.h"
 
 #include <algorithm>
 #include <cmath>
-#include <random>
-#include <set>
 
 namespace zelo::route {
 
@@ -16,257 +13,273 @@ using colour::Uv;
 
 namespace {
 
-constexpr int kFine = 2000; // points along one part when places are looked for
+constexpr int kFinest = 4000;
+constexpr int kFine = 400; // points along one way, at least
 
-struct Path { // a polyline, with its points in Oklab
-    std::vector<Uv> uv;
-    std::vector<Oklab> lab;
+// Positions of all stops, and which of them stand by hand.
+struct Standing {
+    std::vector<double> at;
+    std::vector<char> by_hand;
 };
 
-Oklab labAt(const Path& path, double x) {
-    const auto i = std::min(static_cast<std::size_t>(x), path.lab.size() - 2);
-    const double part = x - static_cast<double>(i);
-    const Oklab& a = path.lab[i];
-    const Oklab& b = path.lab[i + 1];
-    return {a.L + part * (b.L - a.L), a.a + part * (b.a - a.a), a.b + part * (b.b - a.b)};
+Result<Standing> standing(const std::vector<Stop>& stops) {
+    const std::size_t n = stops.size();
+    Standing all{std::vector<double>(n), std::vector<char>(n, 0)};
+    std::size_t before = 0; // the last one that stands
+    double last = 0;
+    for (std::size_t i = 0; i < n; ++i) {
+        const auto& placed = stops[i].position;
+        if (!placed && i != 0 && i + 1 != n)
+            continue;
+        const double here = placed.value_or(i == 0 ? 0 : 1);
+        if (!(here >= 0 && here <= 1))
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "stop {} at {}: must be within 0..1"), i + 1, here);
+        if (i > 0 && !(here > last))
+            return placed ? fail(ErrorCode::BadValue,
+                                 ZELO_TEXT("core", "stop {} at {}: must lie behind the stop at {}"),
+                                 i + 1, here, last)
+                          : fail(ErrorCode::BadValue,
+                                 ZELO_TEXT("core",
+                                           "a stop at {} leaves no room for the stops behind it"),
+                                 last);
+        for (std::size_t k = before + 1; k < i; ++k)
+            all.at[k] = last + (here - last) * static_cast<double>(k - before) /
+                                   static_cast<double>(i - before);
+        all.at[i] = here;
+        all.by_hand[i] = placed.has_value();
+        before = i;
+        last = here;
+    }
+    return all;
 }
 
-// `count` places from end to end with equal chords. Evenly along the arc first; then each place
-// moves to where its two neighbours are equally far, over and over, until all chords are alike.
-std::vector<double> evenPlaces(const Path& path, int count) {
-    const auto n = static_cast<std::size_t>(count);
-    std::vector<double> places(n, 0.0);
-    if (n == 1)
-        return places;
-    std::vector<double> gone{0};
-    for (std::size_t i = 1; i < path.lab.size(); ++i)
-        gone.push_back(gone.back() + distance(path.lab[i], path.lab[i - 1]));
-    for (std::size_t k = 0; k < n; ++k) {
-        const double want = gone.back() * static_cast<double>(k) / static_cast<double>(n - 1);
-        const auto next = std::lower_bound(gone.begin(), gone.end(), want) - gone.begin();
-        places[k] = static_cast<double>(
-            std::min<std::ptrdiff_t>(next, static_cast<std::ptrdiff_t>(gone.size()) - 1));
+// The colours between two stops that stand, through those that do not.
+struct Stretch {
+    double from, to; // positions
+    std::vector<Uv> uv;
+    std::vector<Oklab> lab;
+    std::vector<double> at; // of each point, 0..1 of the stretch
+    bool jumps = false;
+
+    Oklab labAt(double x) const {
+        const auto i = std::min(static_cast<std::size_t>(x), lab.size() - 2);
+        const double part = x - static_cast<double>(i);
+        const Oklab& a = lab[i];
+        const Oklab& b = lab[i + 1];
+        return {a.L + part * (b.L - a.L), a.a + part * (b.a - a.a), a.b + part * (b.b - a.b)};
     }
-    places.back() = static_cast<double>(path.lab.size() - 1);
-    constexpr int kMostSweeps = 2000;
-    constexpr double kAlike = 0.98; // smallest / largest chord
-    for (int sweep = 0; sweep < kMostSweeps; ++sweep) {
-        double least = HUGE_VAL;
-        double most = 0;
-        for (std::size_t k = 1; k < n; ++k) {
-            const double chord = distance(labAt(path, places[k - 1]), labAt(path, places[k]));
-            least = std::min(least, chord);
-            most = std::max(most, chord);
-        }
-        if (least >= kAlike * most || n == 2)
-            break;
-        for (std::size_t k = 1; k + 1 < n; ++k) {
-            const Oklab before = labAt(path, places[k - 1]);
-            const Oklab after = labAt(path, places[k + 1]);
-            double low = places[k - 1];
-            double high = places[k + 1];
-            for (int step = 0; step < 24; ++step) {
+    Uv uvAt(double x) const {
+        const auto i = std::min(static_cast<std::size_t>(x), uv.size() - 2);
+        return uv[i] + (x - static_cast<double>(i)) * (uv[i + 1] - uv[i]);
+    }
+};
+
+// The first place behind `x` that is `chord` away from there; the end when none is.
+double stepFrom(const Stretch& s, double x, double chord) {
+    const Oklab here = s.labAt(x);
+    auto i = static_cast<std::size_t>(x) + 1;
+    while (i < s.lab.size() && distance(s.lab[i], here) < chord)
+        ++i;
+    if (i >= s.lab.size())
+        return static_cast<double>(s.lab.size() - 1);
+    double low = std::max(x, static_cast<double>(i - 1));
+    double high = static_cast<double>(i);
+    for (int k = 0; k < 20; ++k) {
+        const double mid = (low + high) / 2;
+        (distance(s.labAt(mid), here) < chord ? low : high) = mid;
+    }
+    return high;
+}
+
+// Smallest / largest chord for its gap, of places that begin at 0; the last gap leads to the end.
+double alike(const Stretch& s, const std::vector<double>& at, const std::vector<double>& gaps) {
+    double least = HUGE_VAL;
+    double most = 0;
+    for (std::size_t k = 0; k < gaps.size(); ++k) {
+        const Oklab to = k + 1 < at.size() ? s.labAt(at[k + 1]) : s.lab.back();
+        const double per = distance(s.labAt(at[k]), to) / gaps[k];
+        least = std::min(least, per);
+        most = std::max(most, per);
+    }
+    return most > 0 ? least / most : 1;
+}
+
+// At a sharp corner a step can jump, and what is over comes out at the end: each place moves to
+// where its two neighbours are as far as their gaps say, over and over.
+void evenOut(const Stretch& s, const std::vector<double>& gaps, std::vector<double>& at) {
+    constexpr double kAlike = 0.985;
+    const std::size_t sweeps = 60'000 / (at.size() + 10); // bounded in time
+    for (std::size_t sweep = 0; sweep < sweeps && alike(s, at, gaps) < kAlike; ++sweep)
+        for (std::size_t k = 1; k < at.size(); ++k) {
+            const double end =
+                k + 1 < at.size() ? at[k + 1] : static_cast<double>(s.lab.size() - 1);
+            const Oklab before = s.labAt(at[k - 1]);
+            const Oklab after = s.labAt(end);
+            double low = at[k - 1];
+            double high = end;
+            for (int step = 0; step < 20; ++step) {
                 const double mid = (low + high) / 2;
-                const Oklab here = labAt(path, mid);
-                (distance(before, here) < distance(here, after) ? low : high) = mid;
+                const Oklab here = s.labAt(mid);
+                (distance(before, here) * gaps[k] < distance(here, after) * gaps[k - 1] ? low
+                                                                                        : high) =
+                    mid;
             }
             // A step further than the balance: a long row settles in far fewer sweeps.
-            const double to = places[k] + 1.5 * (low - places[k]);
-            places[k] = std::clamp(to, places[k - 1], places[k + 1]);
+            at[k] = std::clamp(at[k] + 1.5 * (low - at[k]), at[k - 1], end);
         }
-    }
-    return places;
 }
 
-Uv pointAt(const Path& path, double x) {
-    const auto i = std::min(static_cast<std::size_t>(x), path.uv.size() - 2);
-    return path.uv[i] + (x - static_cast<double>(i)) * (path.uv[i + 1] - path.uv[i]);
+// Where along the stretch the places lie, whose gaps are `gaps` (from its beginning to its end): so
+// that each chord is as long as its gap. The length of a chord for all the gap there is is found by
+// halving: with one too long the end comes too early.
+std::vector<double> evenPlaces(const Stretch& s, const std::vector<double>& gaps) {
+    const auto walk = [&](double chord) {
+        std::vector<double> at{0};
+        for (std::size_t k = 0; k + 1 < gaps.size(); ++k)
+            at.push_back(stepFrom(s, at.back(), chord * gaps[k]));
+        return at;
+    };
+    double arc = 0;
+    for (std::size_t i = 1; i < s.lab.size(); ++i)
+        arc += distance(s.lab[i], s.lab[i - 1]);
+    double low = 0;
+    double high = 1.0001 * arc + 1e-12;
+    for (int k = 0; k < 45; ++k) {
+        const double mid = (low + high) / 2;
+        const auto at = walk(mid);
+        (distance(s.labAt(at.back()), s.lab.back()) > mid * gaps.back() ? low : high) = mid;
+    }
+    auto at = walk(low);
+    evenOut(s, gaps, at);
+    return at;
 }
 
 } // namespace
 
-Result<Arrangement> parseArrangement(std::string_view text) {
-    Arrangement a;
-    const std::string_view whole = text;
-    if (const auto plus = text.find('+'); plus != std::string_view::npos) {
-        const auto offset = toNumber(text.substr(plus + 1));
-        if (!offset || *offset < 0 || *offset > 1)
-            return fail(ErrorCode::BadValue,
-                        ZELO_TEXT("core", "'{}': the offset behind + must be within 0..1"), whole);
-        a.offset = *offset;
-        text = text.substr(0, plus);
-    }
-    const auto parts = split(text, ':');
-    constexpr std::pair<const char*, Arrange> kNames[] = {
-        {"forward", Arrange::Forward},        {"reverse", Arrange::Reverse},
-        {"from-middle", Arrange::FromMiddle}, {"to-middle", Arrange::ToMiddle},
-        {"mirrored", Arrange::Mirrored},      {"shuffled", Arrange::Shuffled},
-        {"blocks", Arrange::Blocks},          {"repeated", Arrange::Repeated}};
-    const auto known = std::find_if(std::begin(kNames), std::end(kNames),
-                                    [&](const auto& n) { return parts[0] == n.first; });
-    const bool said = parts.size() == 2;
-    const bool number = said && toInteger(parts[1]).has_value();
-    const int n = number ? toInteger(parts[1]).value_or(0) : 0;
-    if (known == std::end(kNames) || parts.size() > 2 || (said && !number))
-        return fail(ErrorCode::BadValue,
-                    ZELO_TEXT("core",
-                              "'{}': expected forward, reverse, from-middle, to-middle, mirrored, "
-                              "shuffled[:SEED], blocks:N or repeated:N"),
-                    whole);
-    a.kind = known->second;
-    const bool counted = a.kind == Arrange::Blocks || a.kind == Arrange::Repeated;
-    if (counted && n < 1)
-        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': needs a number of 1 or more"),
-                    whole);
-    if (counted)
-        a.n = n;
-    else if (number && a.kind == Arrange::Shuffled)
-        a.seed = static_cast<std::uint32_t>(n);
-    else if (number)
-        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': takes no number"), whole);
-    return a;
-}
-
-std::vector<double> arranged(int lamps, const Arrangement& a) {
-    std::vector<double> places;
-    const double last = std::max(1, lamps - 1);
-    const double half = (lamps - 1) / 2.0;
-    for (int i = 0; i < lamps; ++i) {
-        const double out = half > 0 ? std::abs(i - half) : 0; // from the middle
-        const double least = lamps % 2 ? 0 : 0.5;
-        const double from_middle = half > least ? (out - least) / (half - least) : 0;
-        switch (a.kind) {
-        case Arrange::Forward:
-        case Arrange::Shuffled:
-            places.push_back(i / last);
-            break;
-        case Arrange::Reverse:
-            places.push_back((lamps - 1 - i) / last);
-            break;
-        case Arrange::FromMiddle:
-            places.push_back(from_middle);
-            break;
-        case Arrange::ToMiddle:
-        case Arrange::Mirrored:
-            places.push_back(1 - from_middle);
-            break;
-        case Arrange::Blocks: {
-            const int blocks = (lamps + a.n - 1) / a.n;
-            const int block = i / a.n;
-            places.push_back(blocks > 1 ? block / (blocks - 1.0) : 0);
-            break;
-        }
-        case Arrange::Repeated: {
-            const int size = std::max(1, (lamps + a.n - 1) / a.n);
-            places.push_back(size > 1 ? static_cast<double>(i % size) / (size - 1) : 0);
-            break;
-        }
-        }
-    }
-    if (a.kind == Arrange::Shuffled) {
-        std::mt19937 random(a.seed);
-        for (std::size_t i = places.size(); i > 1; --i) // std::shuffle differs between libraries
-            std::swap(places[i - 1], places[random() % i]);
-    }
-    const auto turned =
-        static_cast<std::ptrdiff_t>(std::lround(a.offset * lamps)) % std::max(1, lamps);
-    std::rotate(places.rbegin(), places.rbegin() + turned, places.rend());
-    return places;
-}
-
-Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& stops, int lamps,
-                        const GradientWish& wish, const Arrangement& arrangement) {
+Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& stops,
+                        const std::vector<double>& places, const GradientWish& wish) {
     if (stops.size() < 2)
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "{} stops: a gradient needs at least two"), stops.size());
-    if (lamps < 1 || lamps > 100'000)
-        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} lamps: must be within 1..100000"),
-                    lamps);
-    if (wish.way != Kind::Straight && wish.way != Kind::Around)
-        return fail(ErrorCode::BadValue,
-                    ZELO_TEXT("core", "a gradient goes straight or around, not by {}"),
-                    nameOf(wish.way));
-    std::vector<double> at; // of each stop; those between without a place are spread evenly
-    bool by_hand = false;
-    double last = 0;
-    for (std::size_t i = 0; i < stops.size(); ++i) {
-        const double even = static_cast<double>(i) / (static_cast<double>(stops.size()) - 1);
-        const double here = stops[i].position.value_or(even);
-        if (!(here >= 0 && here <= 1) || (i > 0 && here <= last))
-            return fail(ErrorCode::BadValue,
-                        ZELO_TEXT("core", "stop {} at {}: positions must grow within 0..1"), i + 1,
-                        here);
-        by_hand |= stops[i].position.has_value() && i > 0 && i + 1 < stops.size();
-        at.push_back(here);
-        last = here;
-    }
+    if (!wish.ways.empty() && wish.ways.size() + 1 != stops.size())
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} ways between {} stops: must be {}"),
+                    wish.ways.size(), stops.size(), stops.size() - 1);
+    for (const double p : places)
+        if (!(p >= 0 && p <= 1))
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "place {}: must be within 0..1"), p);
+    const auto stand = standing(stops);
+    if (!stand)
+        return passOn(stand.error());
+    const auto wayOf = [&](std::size_t i) -> const StopWay& {
+        return wish.ways.empty() ? wish.way : wish.ways[i];
+    };
     std::optional<Disc> disc;
-    if (wish.way == Kind::Around) {
+    for (std::size_t i = 0; i + 1 < stops.size(); ++i) {
+        const Kind kind = wayOf(i).kind;
+        if (kind != Kind::Straight && kind != Kind::Around && kind != Kind::Jump)
+            return fail(
+                ErrorCode::BadValue,
+                ZELO_TEXT("core", "a gradient goes straight, around or by a jump, not by {}"),
+                nameOf(kind));
+        if (kind != Kind::Around || disc)
+            continue;
         auto made = Disc::of(reach, wish.white);
         if (!made)
             return passOn(made.error());
         disc = *made;
     }
     const colour::OklabSpace space(colour::toXyz(wish.white));
-    std::vector<Path> parts;
+    const int fine = std::clamp(2 * static_cast<int>(places.size()), kFine, kFinest);
+    std::vector<Stretch> stretches;
     for (std::size_t i = 0; i + 1 < stops.size(); ++i) {
+        const StopWay& way = wayOf(i);
+        const bool jumps = way.kind == Kind::Jump;
+        if (i == 0 || stand->by_hand[i] || jumps || stretches.back().jumps)
+            stretches.push_back({stand->at[i], 0, {}, {}, {}, jumps});
+        Stretch& s = stretches.back();
+        s.to = stand->at[i + 1];
+        std::vector<Uv> through{stops[i].uv};
+        through.insert(through.end(), way.via.begin(), way.via.end());
+        through.push_back(stops[i + 1].uv);
         const Curve curve =
-            disc ? aroundWay(*disc, stops[i].uv, stops[i + 1].uv, wish.floor, wish.side).curve
-                 : straightWay(stops[i].uv, stops[i + 1].uv);
-        Path path;
-        for (int k = 0; k <= kFine; ++k) {
-            path.uv.push_back(curve(static_cast<double>(k) / kFine));
-            path.lab.push_back(space.from(colour::toXyz(path.uv.back())));
+            jumps ? Curve([&](double x) { return x < way.jump_at ? stops[i].uv : stops[i + 1].uv; })
+            : way.kind == Kind::Around
+                ? aroundWay(*disc, through, way.floor, way.side, way.keep_out).curve
+                : straightWay(through);
+        for (int k = s.uv.empty() ? 0 : 1; k <= fine; ++k) {
+            const double x = static_cast<double>(k) / fine;
+            const bool end = k == fine && way.kind != Kind::Around; // exactly
+            s.uv.push_back(end ? stops[i + 1].uv : curve(x));
+            s.lab.push_back(space.from(colour::toXyz(s.uv.back())));
+            s.at.push_back(stand->at[i] + x * (stand->at[i + 1] - stand->at[i]));
         }
-        parts.push_back(std::move(path));
+    }
+    // Every place once, in order.
+    std::vector<double> distinct = places;
+    std::sort(distinct.begin(), distinct.end());
+    distinct.erase(std::unique(distinct.begin(), distinct.end()), distinct.end());
+    std::vector<Uv> colours(distinct.size());
+    for (std::size_t k = 0; k < distinct.size(); ++k)
+        colours[k] = distinct[k] < stand->at.front() ? stops.front().uv : stops.back().uv;
+    for (const Stretch& s : stretches) {
+        const auto first = std::lower_bound(distinct.begin(), distinct.end(), s.from);
+        const auto last = std::upper_bound(first, distinct.end(), s.to);
+        const auto index = static_cast<std::size_t>(first - distinct.begin());
+        std::vector<double> gaps; // as shares of the stretch
+        double before = s.from;
+        for (auto it = first; it != last; ++it)
+            gaps.push_back((*it - std::exchange(before, *it)) / (s.to - s.from));
+        gaps.push_back((s.to - before) / (s.to - s.from));
+        const bool to_the_eye = wish.even == Even::ToTheEye && !s.jumps;
+        // Gaps of nothing, where a stop stands on a place, are no steps.
+        std::vector<double> at;
+        if (to_the_eye) {
+            std::vector<double> open;
+            std::copy_if(gaps.begin(), gaps.end(), std::back_inserter(open),
+                         [](double g) { return g > 1e-12; });
+            if (open.size() > 1)
+                at = evenPlaces(s, open);
+        }
+        std::size_t walked = 0;
+        for (std::size_t k = 0; first + static_cast<std::ptrdiff_t>(k) != last; ++k) {
+            const double place = distinct[index + k];
+            if (place <= s.from)
+                colours[index + k] = s.uv.front();
+            else if (place >= s.to)
+                colours[index + k] = s.uv.back();
+            else if (to_the_eye)
+                colours[index + k] = s.uvAt(at[++walked]);
+            else {
+                const auto next = std::upper_bound(s.at.begin(), s.at.end(), place) - s.at.begin();
+                const auto i = static_cast<std::size_t>(std::max<std::ptrdiff_t>(1, next) - 1);
+                const double span = s.at[i + 1] - s.at[i];
+                colours[index + k] = s.uvAt(static_cast<double>(i) + (place - s.at[i]) / span);
+            }
+        }
     }
     Gradient g;
-    g.positions = arranged(lamps, arrangement);
-    const std::set<double> distinct(g.positions.begin(), g.positions.end());
-    const std::vector<double> places(distinct.begin(), distinct.end());
-    std::vector<Uv> colours;
-    if (!by_hand) { // one path through all stops
-        Path whole;
-        for (const Path& p : parts) {
-            whole.uv.insert(whole.uv.end(), p.uv.begin() + (whole.uv.empty() ? 0 : 1), p.uv.end());
-            whole.lab.insert(whole.lab.end(), p.lab.begin() + (whole.lab.empty() ? 0 : 1),
-                             p.lab.end());
-        }
-        for (const double x : evenPlaces(whole, static_cast<int>(places.size())))
-            colours.push_back(pointAt(whole, x));
-    } else { // each part keeps its stops; even steps within it
-        for (const double place : places) {
-            std::size_t part = 0;
-            while (part + 2 < at.size() && place > at[part + 1])
-                ++part;
-            const double local =
-                std::clamp((place - at[part]) / (at[part + 1] - at[part]), 0.0, 1.0);
-            double length = 0;
-            const Path& path = parts[part];
-            std::vector<double> gone{0};
-            for (std::size_t i = 1; i < path.lab.size(); ++i)
-                gone.push_back(length += distance(path.lab[i], path.lab[i - 1]));
-            const auto next = std::lower_bound(gone.begin(), gone.end(), local * length);
-            const auto i = std::max<std::ptrdiff_t>(1, next - gone.begin());
-            const double span =
-                gone[static_cast<std::size_t>(i)] - gone[static_cast<std::size_t>(i - 1)];
-            const double share =
-                span > 0 ? (local * length - gone[static_cast<std::size_t>(i - 1)]) / span : 0;
-            colours.push_back(pointAt(path, static_cast<double>(i - 1) + share));
-        }
+    g.at = stand->at;
+    std::vector<Oklab> seen;
+    for (const Uv& uv : colours)
+        seen.push_back(space.from(colour::toXyz(uv)));
+    for (std::size_t k = 1; k < seen.size(); ++k)
+        g.steps.push_back(100 * distance(seen[k], seen[k - 1]));
+    for (const Stretch& s : stretches) { // steps that lie within it
+        double least = HUGE_VAL;
+        double most = 0;
+        for (std::size_t k = 1; k < distinct.size(); ++k)
+            if (!s.jumps && distinct[k - 1] >= s.from - 1e-12 && distinct[k] <= s.to + 1e-12) {
+                const double per = g.steps[k - 1] / (distinct[k] - distinct[k - 1]);
+                least = std::min(least, per);
+                most = std::max(most, per);
+            }
+        if (most > 0)
+            g.evenness = std::min(g.evenness, least / most);
     }
-    double least = HUGE_VAL;
-    double most = 0;
-    for (std::size_t i = 1; i < colours.size(); ++i) {
-        const double step = distance(space.from(colour::toXyz(colours[i])),
-                                     space.from(colour::toXyz(colours[i - 1])));
-        least = std::min(least, step);
-        most = std::max(most, step);
-    }
-    g.evenness = most > 0 ? least / most : 1;
-    for (const double p : g.positions)
-        g.lamps.push_back(colours[static_cast<std::size_t>(
-            std::lower_bound(places.begin(), places.end(), p) - places.begin())]);
+    for (const double p : places)
+        g.colours.push_back(colours[static_cast<std::size_t>(
+            std::lower_bound(distinct.begin(), distinct.end(), p) - distinct.begin())]);
     return g;
 }
 

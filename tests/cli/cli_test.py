@@ -215,6 +215,10 @@ class Routes(unittest.TestCase):
         self.assertEqual(g["lamps"][0]["uv"], g["lamps"][8]["uv"])
         self.assertEqual(g["lamps"][4]["position"], 1)
         self.assertEqual(len(g["lamps"][0]["emitters"]), 6)
+        self.assertEqual(len(g["steps"]), 4)
+        g = ask("gradient", "tern-6", "--count", "9", "--stop", "cct:2700", "--stop", "cct:4000@0.8", "--stop", "cct:5000", "--stop", "cct:6500", "--even", "place")
+        for at, wanted in zip(g["stops"], (0, 0.8, 0.9, 1)):
+            self.assertAlmostEqual(at, wanted)
 
     def test_for_people(self):
         self.assertIn("white dip", run("fade", "petrel-4", "gel:104", "gel:338").stdout)
@@ -379,7 +383,7 @@ class WrongInput(unittest.TestCase):
             (["fade", "petrel-4", "cct:3200", "gel:104", "--white", "xy:0.7,0.29"], "white point"),
             (["fade", "petrel-4", "cct:3200", "gel:104", "--samples", "1"], "samples"),
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200"], "two"),
-            (["gradient", "petrel-4", "--count", "0", "--stop", "cct:3200", "--stop", "gel:104"], "lamps"),
+            (["gradient", "petrel-4", "--count", "0", "--stop", "cct:3200", "--stop", "gel:104"], "--count 0"),
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200", "--stop", "gel:1o4"], "no gel 1o4"),
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200", "--stop", "gel:104", "--arrange", "x"], "mirrored"),
             (["gels", "--book", "/nowhere.txt"], "/nowhere.txt"), (["help", "nothing"], "no command"),

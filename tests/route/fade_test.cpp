@@ -3,7 +3,6 @@
 #include "colour/oklab.h"
 #include "files/gdtf_reader.h"
 #include "route/fade.h"
-#include "route/gradient.h"
 #include "support/general_solvers.h"
 #include "support/vectors.h"
 
@@ -253,63 +252,6 @@ TEST(Fade, WishesAreChecked) {
     wish.white = c.white;
     wish.samples = 1;
     EXPECT_FALSE(planFade(*c.mixer, c.from, c.to, wish));
-}
-
-// --- gradients -------------------------------------------------------------------------------
-
-TEST(Gradient, IsEvenToTheEye) {
-    for (const auto& c : cases())
-        for (const auto way : {Kind::Straight, Kind::Around})
-            for (const int lamps : {2, 3, 7, 24}) {
-                GradientWish wish;
-                wish.way = way;
-                wish.white = c.white;
-                const Uv from{c.row["from_uv"][0], c.row["from_uv"][1]};
-                const Uv to{c.row["to_uv"][0], c.row["to_uv"][1]};
-                const auto g = spread(c.mixer->hull(), {{from, {}}, {to, {}}}, lamps, wish, {});
-                ASSERT_TRUE(g) << c.name;
-                EXPECT_GE(g->evenness, 0.9) << c.name << " " << lamps << " lamps";
-                EXPECT_LT(colour::distance(g->lamps.front(), from), 1e-9);
-                EXPECT_LT(colour::distance(g->lamps.back(), to), 1e-9);
-            }
-}
-
-TEST(Gradient, StopsPlacedByHandAreKept) {
-    GradientWish wish;
-    wish.white = {0.21, 0.48};
-    const Uv a{0.3, 0.5}, b{0.25, 0.4}, c{0.15, 0.5};
-    const auto g = spread({}, {{a, {}}, {b, 0.25}, {c, {}}}, 9, wish, {});
-    ASSERT_TRUE(g);
-    EXPECT_LT(colour::distance(g->lamps[2], b), 1e-6) << "a quarter of eight steps";
-    EXPECT_FALSE(spread({}, {{a, {}}, {b, 0.0}, {c, {}}}, 9, wish, {}));
-    EXPECT_FALSE(spread({}, {{a, {}}}, 9, wish, {}));
-    EXPECT_FALSE(spread({}, {{a, {}}, {b, {}}}, 0, wish, {}));
-}
-
-TEST(Arrangement, PlacesOfEveryKind) {
-    const auto places = [](const char* text, int lamps) {
-        const auto a = parseArrangement(text);
-        EXPECT_TRUE(a.has_value()) << text;
-        return arranged(lamps, *a);
-    };
-    using V = std::vector<double>;
-    EXPECT_EQ(places("forward", 5), (V{0, 0.25, 0.5, 0.75, 1}));
-    EXPECT_EQ(places("reverse", 3), (V{1, 0.5, 0}));
-    EXPECT_EQ(places("from-middle", 5), (V{1, 0.5, 0, 0.5, 1}));
-    EXPECT_EQ(places("from-middle", 4), (V{1, 0, 0, 1}));
-    EXPECT_EQ(places("mirrored", 5), (V{0, 0.5, 1, 0.5, 0}));
-    EXPECT_EQ(places("blocks:2", 6), (V{0, 0, 0.5, 0.5, 1, 1}));
-    EXPECT_EQ(places("repeated:2", 6), (V{0, 0.5, 1, 0, 0.5, 1}));
-    EXPECT_EQ(places("forward+0.2", 5), (V{1, 0, 0.25, 0.5, 0.75}));
-    EXPECT_EQ(places("forward", 1), (V{0}));
-    auto shuffled = places("shuffled:7", 40);
-    EXPECT_EQ(shuffled, places("shuffled:7", 40)) << "the same seed is the same order";
-    EXPECT_NE(shuffled, places("shuffled:8", 40));
-    std::sort(shuffled.begin(), shuffled.end());
-    EXPECT_EQ(shuffled, places("forward", 40)) << "every place once";
-    for (const char* bad :
-         {"", "sideways", "blocks", "blocks:0", "blocks:x", "forward:2", "forward+2"})
-        EXPECT_FALSE(parseArrangement(bad)) << bad;
 }
 
 } // namespace

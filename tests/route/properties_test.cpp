@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Laws of routes and gradients on ends that nobody thought of.
 #include "mix/hull.h"
+#include "route/arrangement.h"
 #include "route/fade.h"
 #include "route/gradient.h"
 #include "support/shipped.h"
@@ -69,21 +70,48 @@ RC_GTEST_PROP(AnyRoute, StepsStayWithinTheirTolerance, ()) {
     RC_ASSERT(steps.worst_uv <= tolerance + 1e-12 || steps.steps.size() > 8);
 }
 
-RC_GTEST_PROP(AnyGradient, IsEvenToTheEye, ()) {
+RC_GTEST_PROP(AnyGradient, IsEvenToTheEyeAndItsEndsAreExact, ()) {
     GradientWish wish;
     wish.white = kWhite;
-    wish.way = *rc::gen::element(Kind::Straight, Kind::Around);
-    wish.floor = 0.3 + 0.7 * share();
+    wish.way.kind = *rc::gen::element(Kind::Straight, Kind::Around);
+    wish.way.floor = 0.3 + 0.7 * share();
     const auto a = colour::toUv(mixer().xyzOf(anyEnd()));
     const auto b = colour::toUv(mixer().xyzOf(anyEnd()));
     RC_PRE(colour::distance(a, b) > 0.02);
     const int lamps = *rc::gen::inRange(2, 40);
-    const auto g = spread(mixer().hull(), {{a, {}}, {b, {}}}, lamps, wish, {});
+    const auto g = spread(mixer().hull(), {{a, {}}, {b, {}}}, arranged(lamps, {}), wish);
     RC_ASSERT(g.has_value());
-    RC_ASSERT(static_cast<int>(g->lamps.size()) == lamps);
-    RC_ASSERT(g->evenness >= 0.9);
-    RC_ASSERT(colour::distance(g->lamps.front(), a) < 1e-6);
-    RC_ASSERT(colour::distance(g->lamps.back(), b) < 1e-6);
+    RC_ASSERT(static_cast<int>(g->colours.size()) == lamps);
+    RC_ASSERT(g->evenness >= 0.97);
+    RC_ASSERT(colour::distance(g->colours.front(), a) < 1e-6);
+    RC_ASSERT(colour::distance(g->colours.back(), b) < 1e-6);
+}
+
+RC_GTEST_PROP(AnyArrangement, KeepsWhatItPromises, ()) {
+    Arrangement a;
+    a.order = *rc::gen::element(Order::Forward, Order::Reverse, Order::FromMiddle, Order::ToMiddle,
+                                Order::ToAndFro, Order::Shuffled);
+    a.block = *rc::gen::inRange(1, 5);
+    a.repeats = *rc::gen::inRange(1, 5);
+    a.passes = *rc::gen::inRange(1, 5);
+    a.seed = static_cast<std::uint32_t>(*rc::gen::inRange(1, 1000));
+    const int lamps = *rc::gen::inRange(1, 120);
+    const auto places = arranged(lamps, a);
+    RC_ASSERT(static_cast<int>(places.size()) == lamps);
+    for (int i = 0; i < lamps; ++i) {
+        const auto k = static_cast<std::size_t>(i);
+        RC_ASSERT(places[k] >= 0 && places[k] <= 1);
+        RC_ASSERT(places[k] == places[k - k % static_cast<std::size_t>(a.block)]);
+    }
+    Arrangement turned = a; // by the whole length
+    turned.offset = 1;
+    RC_ASSERT(arranged(lamps, turned) == places);
+    if (a.repeats == 1 && a.block == 1) {
+        Arrangement mirrored = a;
+        mirrored.mirrored = true;
+        const auto both = arranged(lamps, mirrored);
+        RC_ASSERT(std::equal(both.begin(), both.end(), both.rbegin()));
+    }
 }
 
 } // namespace
