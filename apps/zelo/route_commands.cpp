@@ -7,12 +7,13 @@
 #include "files/ascii_cues.h"
 #include "light/levels.h"
 #include "mix/together.h"
-#include "progress.h"
 #include "route/arrangement.h"
 #include "route/fade.h"
 #include "route/gradient.h"
+#include "route/gradient_mix.h"
 
 #include <fmt/format.h>
+#include <map>
 
 namespace zelo::cli {
 
@@ -321,6 +322,7 @@ struct GradientOptions {
     std::string side = "short";
     std::string white = "cct:4300";
     std::string even = "eye";
+    bool apart = false; // each lamp by the intent alone
     double floor = 0.8;
     IntentOptions intent;
 };
@@ -383,10 +385,17 @@ Done printGradient(Context& context, const GradientOptions& o) {
         return passOn(gradient.error());
     Json j;
     j["lamps"] = Json::array();
-    Progress progress("lamp", gradient->colours.size());
-    for (std::size_t i = 0; i < gradient->colours.size(); ++i) {
-        progress.at(i);
-        const auto mix = (*mixer)->solve(light::wantedUv(gradient->colours[i]), *mix_wish);
+    std::map<double, colour::Uv> by_place; // each once, from end to end
+    for (std::size_t i = 0; i < places.size(); ++i)
+        by_place.emplace(places[i], gradient->colours[i]);
+    std::vector<colour::Uv> colours;
+    for (const auto& [place, uv] : by_place)
+        colours.push_back(uv);
+    const auto mixed = route::mixGradient(
+        **mixer, colours, *mix_wish, o.apart ? route::Choose::EachAlone : route::Choose::Together);
+    for (std::size_t i = 0; i < places.size(); ++i) {
+        const auto& mix = mixed.mixes[static_cast<std::size_t>(
+            std::distance(by_place.begin(), by_place.find(places[i])))];
         Json lamp{{"position", places[i]}, {"uv", uvJson(gradient->colours[i])}};
         addParts(lamp, (*mixer)->type(), mix.drives);
         j["lamps"].push_back(std::move(lamp));
@@ -397,13 +406,15 @@ Done printGradient(Context& context, const GradientOptions& o) {
                            ? fmt::format("  out of reach by {:.4f}", mix.miss_uv)
                            : "");
     }
+    j["largest_drive_step"] = mixed.largest_step;
     j["evenness"] = gradient->evenness;
     j["stops"] = gradient->at;
     j["steps"] = gradient->steps;
     if (context.json)
         fmt::print("{}\n", j.dump(1));
     else
-        fmt::print("evenness {:.2f}\n", gradient->evenness);
+        fmt::print("evenness {:.2f}, largest drive step {:.3f}\n", gradient->evenness,
+                   mixed.largest_step);
     return {};
 }
 
@@ -459,6 +470,8 @@ void addRoutes(CLI::App& app, Context& context) {
     gradient->add_option("--side", g->side, "short, long, cw or ccw")->capture_default_str();
     gradient->add_option("--even", g->even, "eye or place: in what the steps are even")
         ->capture_default_str();
+    gradient->add_flag("--apart", g->apart,
+                       "each lamp by the intent alone, not all together along the gradient");
     gradient->add_option("--white", g->white, "white point")->capture_default_str();
     gradient
         ->add_option("--arrange", g->arrange,

@@ -55,6 +55,10 @@ fs::path whole(const fs::path& path) { // absolute, links followed
     return error ? fs::absolute(path, error) : found;
 }
 
+bool sameFile(const std::optional<fs::path>& a, const fs::path& b) {
+    return a && whole(linkTarget(*a)) == whole(linkTarget(b));
+}
+
 // A name in the folder that nothing has yet.
 fs::path freeName(const fs::path& folder, const std::string& stem, std::string_view ending) {
     std::error_code error;
@@ -114,10 +118,6 @@ Result<std::unique_ptr<Disk::Held>> Guard::lock(const fs::path& file) const {
     return held ? std::move(*held) : nullptr;
 }
 
-bool Guard::isOurs(const fs::path& file) const {
-    return file_ && whole(linkTarget(*file_)) == whole(linkTarget(file));
-}
-
 Result<std::unique_ptr<Disk::Held>> Guard::lockUnlessOurs(const fs::path& file, bool ours) const {
     if (ours)
         return nullptr;
@@ -125,7 +125,8 @@ Result<std::unique_ptr<Disk::Held>> Guard::lockUnlessOurs(const fs::path& file, 
 }
 
 Guard::Opening Guard::opening(const fs::path& path) const {
-    return [this, path, ours = isOurs(path)]() -> Result<std::shared_ptr<Read>> {
+    return [this, path, document = documentNow(), file = file_]() -> Result<std::shared_ptr<Read>> {
+        const bool ours = sameFile(file, path);
         std::error_code error;
         if (!fs::exists(path, error))
             return passOn(Error{ErrorCode::NotFound, say(ZELO_TEXT("core", "no such file")), {}},
@@ -138,15 +139,16 @@ Guard::Opening Guard::opening(const fs::path& path) const {
         if (!opened)
             return passOn(opened.error());
         removeStrayParts(folderOf(whole(linkTarget(path))));
-        return std::make_shared<Read>(Read{
-            std::move(*opened), whole(folderOf(path)) / path.filename(), std::move(*held), seen});
+        return std::make_shared<Read>(Read{std::move(*opened),
+                                           whole(folderOf(path)) / path.filename(),
+                                           std::move(*held), seen, ours, document});
     };
 }
 
 Result<Opened> Guard::take(Read& read) {
-    if (!read.held && isOurs(read.file)) {
+    if (read.ours && read.document == documentNow()) {
         read.held = std::move(held_);
-    } else if (!read.held) { // it was the document's when the reading began
+    } else if (read.ours) { // another document is open by now
         auto held = lock(read.file);
         if (!held)
             return passOn(held.error());
@@ -289,29 +291,29 @@ Guard::Saving Guard::saving(const show::State& now, bool over) const {
         }
         if (auto ok = write(now, *file, stop, aside); !ok)
             return passOn(ok.error());
-        return std::make_shared<Written>(Written{now, *file, nullptr, look(*file), document});
+        return std::make_shared<Written>(Written{now, *file, nullptr, look(*file), true, document});
     };
 }
 
 Guard::Saving Guard::savingAs(const show::State& now, const fs::path& path) const {
-    if (isOurs(path))
-        return saving(now, true);
-    return [this, now, path, document = documentNow()](
+    return [this, now, path, file = file_, over = saving(now, true), document = documentNow()](
                const std::stop_token& stop) -> Result<std::shared_ptr<Written>> {
+        if (sameFile(file, path))
+            return over(stop);
         auto held = lock(path);
         if (!held)
             return passOn(held.error());
         if (auto ok = write(now, path, stop); !ok)
             return passOn(ok.error());
         return std::make_shared<Written>(Written{now, whole(folderOf(path)) / path.filename(),
-                                                 std::move(*held), look(path), document});
+                                                 std::move(*held), look(path), false, document});
     };
 }
 
 void Guard::take(Written& written, const show::State& now) {
     if (written.document != documentNow())
         return;
-    if (!isOurs(written.file))
+    if (!written.ours)
         held_ = std::move(written.held);
     file_ = written.file;
     saved_ = written.state;
@@ -560,7 +562,8 @@ std::vector<LeftWork> Guard::leftWork(const std::optional<fs::path>& file) const
 }
 
 Guard::Recovering Guard::recovering(const LeftWork& left) const {
-    return [this, left, ours = left.of && isOurs(*left.of)]() -> Result<std::shared_ptr<Left>> {
+    return [this, left, document = documentNow(), file = file_]() -> Result<std::shared_ptr<Left>> {
+        const bool ours = left.of && sameFile(file, *left.of);
         const auto bytes = disk_->read(left.path, kMostRecovery);
         if (!bytes)
             return passOn(bytes.error());
@@ -569,6 +572,8 @@ Guard::Recovering Guard::recovering(const LeftWork& left) const {
             return passOn(work.error(), left.path.string());
         auto read = std::make_shared<Left>();
         read->work = left;
+        read->ours = ours;
+        read->document = document;
         read->recovered = {show::emptyState(),
                            {{work->second.show, work->second.hand},
                             std::move(work->first.lineup),
@@ -587,8 +592,11 @@ Guard::Recovering Guard::recovering(const LeftWork& left) const {
 }
 
 Guard::Recovered Guard::take(Left& left) {
-    if (left.work.of && !left.held && isOurs(*left.work.of))
+    if (left.ours && left.document == documentNow())
         left.held = std::move(held_);
+    else if (left.ours) // another document is open by now; without the lock when somebody has it
+        if (auto held = lock(*left.work.of))
+            left.held = std::move(*held);
     standsAs(left.recovered.first, left.work.of, std::move(left.held), left.seen);
     recovered_ = true;
     const std::lock_guard guarded(mutex_);

@@ -146,7 +146,6 @@ private:
     bool changedSince(const Seen& seen, const std::filesystem::path& file) const;
     Result<std::unique_ptr<Disk::Held>> lockUnlessOurs(const std::filesystem::path& file,
                                                        bool ours) const;
-    bool isOurs(const std::filesystem::path& file) const; // of the document
     void standsAs(const show::State& saved, std::optional<std::filesystem::path> file,
                   std::unique_ptr<Disk::Held> held, Seen seen);
     std::uint64_t documentNow() const;
@@ -185,6 +184,8 @@ struct Guard::Read {
     std::filesystem::path file;
     std::unique_ptr<Disk::Held> held; // null for the document's own file
     Seen seen;
+    bool ours = false; // the document's own, of the document that was open then
+    std::uint64_t document = 0;
 };
 
 struct Guard::Written {
@@ -192,6 +193,7 @@ struct Guard::Written {
     std::filesystem::path file;
     std::unique_ptr<Disk::Held> held; // null for the document's own file
     Seen seen;
+    bool ours = false;
     std::uint64_t document = 0;
 };
 
@@ -200,6 +202,8 @@ struct Guard::Left {
     Recovered recovered;
     std::unique_ptr<Disk::Held> held; // null for the document's own file, or without one
     Seen seen;
+    bool ours = false;
+    std::uint64_t document = 0;
 };
 
 } // namespace zelo::host

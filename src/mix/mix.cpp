@@ -186,12 +186,13 @@ Drives Mixer::dimmed(const Drives& drives, double factor) const {
 
 // Light that does not add up (droop) is taken as if it did, with each emitter's own at the drive it
 // had last, until it holds.
-std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact) const {
+std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact,
+                                       const MixWish& wish) const {
     constexpr int kDroopRounds = 12;
     constexpr double kHolds = 1e-9;
     if (sampled_)
         return sampled_->nearestTo(target, exact);
-    Problem p = problemOf({});
+    Problem p = problemOf(wish);
     if (!(exact.Y > 0))
         return p.pinned;
     const bool droops = type_->droops();

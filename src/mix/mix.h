@@ -95,9 +95,10 @@ public:
     Mix solve(const light::Wanted& wanted, const MixWish& wish) const;
 
     // The drives nearest to `target` (least squares) that make exactly this light, cd; nothing when
-    // none do. For following a planned way with the least movement.
-    std::optional<light::Drives> nearestTo(const light::Drives& target,
-                                           const colour::Xyz& exact) const;
+    // none do. Keep-outs and pins of the wish hold, where emitters make the colour. For following a
+    // planned way with the least movement.
+    std::optional<light::Drives> nearestTo(const light::Drives& target, const colour::Xyz& exact,
+                                           const MixWish& wish = {}) const;
 
     // Electrical watts of drives; radiant watts where a type's data gives no power.
     double powerOf(const light::Drives& drives) const;

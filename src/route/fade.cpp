@@ -2,6 +2,7 @@
 #include "route/fade.h"
 
 #include "colour/oklab.h"
+#include "route/detail/calm.h"
 
 #include <algorithm>
 #include <cmath>
@@ -17,6 +18,7 @@ namespace {
 constexpr int kFine = 600;        // points along a way when its pace is worked out
 constexpr double kVisible = 0.02; // of the brightest point: below it colour is not seen
 constexpr double kBrightness = 0.05;
+constexpr double kSeen = 0.03; // of a drive, per 1 % of the way: steps below are never too large
 
 // Where along the curve one is at each share of the time, at constant Oklab distance (Y = 1).
 std::vector<Uv> paced(const Curve& curve, const Uv& white, int samples) {
@@ -57,119 +59,6 @@ double brightestOf(const mix::Mixer& mixer, const Uv& uv) {
     return mixer.solve(light::wantedUv(uv), wish).got.Y;
 }
 
-// One point's mix: the drives nearest to `target` with its colour and brightness; where rounding
-// leaves none, the brightest of its colour, dimmed.
-Drives follow(const mix::Mixer& mixer, const FadePoint& point, const Drives& target) {
-    const Xyz exact = point.brightness_cd * colour::toXyz(point.uv);
-    if (!(point.brightness_cd > 0))
-        return mixer.type().dimmed(target, 0);
-    if (const auto near = mixer.nearestTo(target, exact))
-        return *near;
-    mix::MixWish wish;
-    wish.intent = mix::Intent::Brightest;
-    const auto brightest = mixer.solve(light::wantedUv(point.uv), wish);
-    return brightest.got.Y > 0 ? mixer.dimmed(brightest.drives,
-                                              std::min(1.0, point.brightness_cd / brightest.got.Y))
-                               : mixer.type().dimmed(target, 0);
-}
-
-Drives middle(const Drives& a, const Drives& b) {
-    Drives m(a.size());
-    for (std::size_t e = 0; e < a.size(); ++e)
-        m[e] = (a[e] + b[e]) / 2;
-    return m;
-}
-
-// Mixes along the whole way: first the middle of each stretch between its ends, over and over
-// (so far points are tied early), then sweeps that pull each towards the middle of its neighbours.
-void mixTogether(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
-    // Flags and wheels have few ways to one colour: little is left to even out.
-    const int sweeps = mixer.additive() ? 8 : 1;
-    const auto fill = [&](auto&& self, std::size_t a, std::size_t b) -> void {
-        if (b - a < 2)
-            return;
-        const std::size_t m = (a + b) / 2;
-        points[m].drives = follow(mixer, points[m], middle(points[a].drives, points[b].drives));
-        self(self, a, m);
-        self(self, m, b);
-    };
-    fill(fill, 0, points.size() - 1);
-    for (int sweep = 0; sweep < sweeps; ++sweep)
-        for (std::size_t i = 1; i + 1 < points.size(); ++i) {
-            const std::size_t k = sweep % 2 ? points.size() - 1 - i : i;
-            points[k].drives =
-                follow(mixer, points[k], middle(points[k - 1].drives, points[k + 1].drives));
-        }
-}
-
-struct LargestStep {
-    double step = 0;    // of any drive, per 1 % of the way
-    std::size_t at = 0; // from the point before this one
-};
-
-LargestStep largestStep(const std::vector<FadePoint>& points) {
-    LargestStep largest;
-    const double per = (static_cast<double>(points.size()) - 1) / 100;
-    for (std::size_t i = 1; i < points.size(); ++i)
-        for (std::size_t e = 0; e < points[i].drives.size(); ++e)
-            if (const double s = per * std::abs(points[i].drives[e] - points[i - 1].drives[e]);
-                s > largest.step)
-                largest = {s, i};
-    return largest;
-}
-
-// The sweeps above make the sum of squared steps small, not the largest step. Where that shows, the
-// stretch about it is swept again with weights on the steps that grow with their size (Lawson's way
-// from least squares to the least largest), as long as the largest step shrinks.
-void evenOut(const mix::Mixer& mixer, std::vector<FadePoint>& points) {
-    constexpr double kSeen = 0.03; // design §8: steps below it are never too large
-    constexpr int kPlaces = 3;     // stretches that may need it
-    constexpr int kRounds = 6;
-    constexpr int kSweeps = 2;
-    constexpr std::size_t kStretch = 11;
-    constexpr double kLeastWeight = 0.02;
-    LargestStep largest = largestStep(points);
-    for (int place = 0; place < kPlaces && largest.step > kSeen; ++place) {
-        const std::size_t first = largest.at > kStretch ? largest.at - kStretch : 1;
-        const std::size_t last = std::min(largest.at + kStretch, points.size() - 2);
-        auto tried = points;
-        std::vector<std::array<double, light::kMostParts>> weight(points.size() + 1);
-        for (auto& w : weight)
-            w.fill(1);
-        const LargestStep before = largest;
-        for (int round = 0; round < kRounds; ++round) {
-            double most = 0;
-            for (std::size_t i = first; i <= last + 1; ++i)
-                for (std::size_t e = 0; e < tried[i].drives.size(); ++e)
-                    most = std::max(most, std::abs(tried[i].drives[e] - tried[i - 1].drives[e]));
-            for (std::size_t i = first; i <= last + 1; ++i)
-                for (std::size_t e = 0; e < tried[i].drives.size(); ++e) {
-                    const double s = std::abs(tried[i].drives[e] - tried[i - 1].drives[e]);
-                    weight[i][e] *= std::max(s / most, kLeastWeight);
-                    weight[i][e] = std::max(weight[i][e], 1e-9);
-                }
-            for (int sweep = 0; sweep < kSweeps; ++sweep)
-                for (std::size_t i = first; i <= last; ++i) {
-                    const std::size_t k = sweep % 2 ? last + first - i : i;
-                    Drives target = tried[k].drives;
-                    for (std::size_t e = 0; e < target.size(); ++e) {
-                        const double l = weight[k][e];
-                        const double r = weight[k + 1][e];
-                        target[e] =
-                            (l * tried[k - 1].drives[e] + r * tried[k + 1].drives[e]) / (l + r);
-                    }
-                    tried[k].drives = follow(mixer, tried[k], target);
-                }
-            if (const LargestStep now = largestStep(tried); now.step < largest.step) {
-                largest = now;
-                points = tried;
-            }
-        }
-        if (largest.step >= before.step)
-            break;
-    }
-}
-
 void measure(const std::optional<Disc>& disc, Fade& fade) {
     std::vector<Uv> seen;
     double brightest = 0;
@@ -181,7 +70,12 @@ void measure(const std::optional<Disc>& disc, Fade& fade) {
         if (p.brightness_cd > kVisible * brightest)
             seen.push_back(p.uv);
     }
-    fade.largest_step = largestStep(fade.points).step;
+    const double per = (static_cast<double>(fade.points.size()) - 1) / 100;
+    for (std::size_t i = 1; i < fade.points.size(); ++i)
+        for (std::size_t e = 0; e < fade.points[i].drives.size(); ++e)
+            fade.largest_step =
+                std::max(fade.largest_step,
+                         per * std::abs(fade.points[i].drives[e] - fade.points[i - 1].drives[e]));
     fade.white_dip = disc ? whiteDip(*disc, seen) : 0;
 }
 
@@ -265,7 +159,7 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
                         scale <= 1 ? mixer.dimmed(end.drives, scale)
                                    : mixer.type().dimmed(end.drives, scale)};
             if (std::any_of(p.drives.begin(), p.drives.end(), [](double d) { return d > 1; }))
-                p.drives = follow(mixer, p, end.drives);
+                p.drives = follow(mixer, {p.uv, p.brightness_cd}, end.drives);
             fade.points.push_back(p);
         }
     } else {
@@ -288,11 +182,16 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
             fade.points.push_back({time(i), way[static_cast<std::size_t>(i)], 0,
                                    std::min(planned, most), Drives(from.size())});
         }
-        fade.points.front().drives = from;
-        fade.points.back().drives = to;
-        mixTogether(mixer, fade.points);
+        std::vector<CalmPoint> points;
+        for (const FadePoint& p : fade.points)
+            points.push_back({p.uv, p.brightness_cd, p.drives});
+        points.front().drives = from;
+        points.back().drives = to;
+        mixTogether(mixer, points);
         if (mixer.additive())
-            evenOut(mixer, fade.points);
+            evenOut(mixer, points, kSeen * 100 / (n - 1));
+        for (std::size_t i = 0; i < points.size(); ++i)
+            fade.points[i].drives = points[i].drives;
     }
     measure(disc, fade);
     return fade;

@@ -1,8 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "route/gradient.h"
 
+#include "colour/cct.h"
 #include "colour/oklab.h"
 #include "route/arrangement.h"
+#include "route/gradient_mix.h"
+#include "support/general_solvers.h"
+#include "support/shipped.h"
 #include "support/vectors.h"
 
 #include <gtest/gtest.h>
@@ -179,6 +183,60 @@ TEST(Gradient, SaysWhatIsWrongAsItWasTyped) {
     EXPECT_EQ(alike->evenness, 1);
     EXPECT_FALSE(spread({}, {{kRed, {}}, {kBlue, {}}}, {0, 1.5}, wishOf(Kind::Straight)));
     EXPECT_FALSE(spread(kReach, {{kRed, {}}, {kBlue, {}}}, {0, 1}, wishOf(Kind::Dark)));
+}
+
+// The design's bound: 1.5 × the least that any mixes with these lights can have, + 0.02.
+TEST(GradientMix, NeighboursDoNotMakeTheirColoursFromQuiteDifferentEmitters) {
+    int moved = 0;
+    for (const char* name : {"gannet-8", "tern-6"}) {
+        const auto type = test::shippedType(name);
+        const mix::Mixer mixer(type, type->modes[0]);
+        for (const auto& [a, b] : {std::pair{kRed, kBlue},
+                                   {kAmber, kBlue},
+                                   {kGreen, kRed},
+                                   {colour::planckianUv({2700}), colour::planckianUv({8000})}})
+            for (const auto intent : {mix::Intent::Brightest, mix::Intent::Truest}) {
+                const auto g = spread(mixer.hull(), {{a, {}}, {b, {}}}, arranged(24, {}),
+                                      wishOf(Kind::Around));
+                ASSERT_TRUE(g);
+                mix::MixWish wish;
+                wish.intent = intent;
+                const auto alone = mixGradient(mixer, g->colours, wish, Choose::EachAlone);
+                const auto together = mixGradient(mixer, g->colours, wish);
+                std::vector<colour::Xyz> lights;
+                for (std::size_t i = 0; i < alone.mixes.size(); ++i) {
+                    const auto& one = alone.mixes[i].got;
+                    const auto& other = together.mixes[i].got;
+                    lights.push_back(one);
+                    EXPECT_LT(colour::distance(colour::toUv(one), colour::toUv(other)), 1e-6);
+                    EXPECT_NEAR(other.Y / one.Y, 1, 1e-6) << "the brightness stays";
+                }
+                const double least =
+                    test::leastStepByLinearProgram(mixer.emitters(), lights, {}, {});
+                EXPECT_LE(together.largest_step, 1.5 * least + 0.02)
+                    << name << " alone " << alone.largest_step << " least " << least;
+                EXPECT_EQ(together.alone, alone.largest_step);
+                moved += together.largest_step < alone.largest_step;
+            }
+    }
+    EXPECT_GT(moved, 4);
+}
+
+TEST(GradientMix, KeepOutsAndPinsHold) {
+    const auto type = test::shippedType("gannet-8");
+    const mix::Mixer mixer(type, type->modes[0]);
+    mix::MixWish wish;
+    wish.keep_out = {3};
+    wish.pins = {{1, 0.2}};
+    const auto g =
+        spread(mixer.hull(), {{kRed, {}}, {kBlue, {}}}, arranged(16, {}), wishOf(Kind::Straight));
+    ASSERT_TRUE(g);
+    for (const auto& m : mixGradient(mixer, g->colours, wish).mixes) {
+        EXPECT_EQ(m.drives[3], 0);
+        EXPECT_NEAR(m.drives[1], 0.2, 1e-9);
+    }
+    EXPECT_TRUE(mixGradient(mixer, {}, wish).mixes.empty());
+    EXPECT_EQ(mixGradient(mixer, {kRed}, wish).mixes.size(), 1u);
 }
 
 } // namespace

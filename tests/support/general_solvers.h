@@ -48,8 +48,8 @@ inline double brightestByLinearProgram(const std::vector<colour::Xyz>& m, const 
 }
 
 // The least that the largest step between neighbours can be, of drives that make these lights one
-// after the other with these ends; by GLPK's simplex. A variable for each drive and one for the
-// step.
+// after the other with these ends (empty: any); by GLPK's simplex. A variable for each drive and
+// one for the step.
 inline double leastStepByLinearProgram(const std::vector<colour::Xyz>& m,
                                        const std::vector<colour::Xyz>& lights,
                                        const light::Drives& first, const light::Drives& last) {
@@ -66,8 +66,9 @@ inline double leastStepByLinearProgram(const std::vector<colour::Xyz>& m,
     for (int k = 0; k < points; ++k)
         for (int e = 0; e < n; ++e) {
             const auto i = static_cast<std::size_t>(e);
-            if (k == 0 || k == points - 1) {
-                const double held = k == 0 ? first[i] : last[i];
+            const auto& end = k == 0 ? first : last;
+            if ((k == 0 || k == points - 1) && !end.empty()) {
+                const double held = end[i];
                 glp_set_col_bnds(lp, at(k, e), GLP_FX, held, held);
             } else {
                 glp_set_col_bnds(lp, at(k, e), GLP_DB, 0, 1);
@@ -87,7 +88,7 @@ inline double leastStepByLinearProgram(const std::vector<colour::Xyz>& m,
     double scale = 0;
     for (const auto& c : m)
         scale = std::max({scale, c.X, c.Y, c.Z});
-    for (int k = 1; k + 1 < points; ++k)
+    for (int k = first.empty() ? 0 : 1; k < (last.empty() ? points : points - 1); ++k)
         for (int r = 0; r < 3; ++r) { // the light, to a hair: rounding must not make it impossible
             const auto part = [r](const colour::Xyz& c) {
                 return r == 0 ? c.X : r == 1 ? c.Y : c.Z;

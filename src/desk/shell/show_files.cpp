@@ -137,8 +137,10 @@ void ShowFiles::openRecent(const QPoint& global) {
 // --- saving --------------------------------------------------------------------------------------
 
 void ShowFiles::saved(const Done& done) {
-    if (done)
+    if (done && document_.path())
         return remember(toQt(document_.path()->string()));
+    if (done)
+        return; // another show is open by now
     if (done.error().code != ErrorCode::Changed)
         return document_.tell(said(done.error()));
     auto* asks = box(tr("%1. Save yours as this show, and leave the other beside it under a dated "

@@ -1,0 +1,27 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A gradient's colours as mixes of one fixture type, chosen along it together: two lamps beside
+// each other do not make nearly the same colour from quite different emitters, which would part on
+// skin.
+#pragma once
+
+#include "mix/mix.h"
+
+#include <vector>
+
+namespace zelo::route {
+
+enum class Choose { Together, EachAlone }; // alone: by the intent, lamp by lamp
+
+struct GradientMix {
+    std::vector<mix::Mix> mixes; // of each colour; where it is out of reach the nearest to it
+    double largest_step = 0;     // of any drive, between neighbours
+    double alone = 0;            // what it is when each is chosen alone
+};
+
+// `colours`: each once, from one end of the gradient to the other. Each has the brightness that the
+// intent gives it alone; keep-outs and pins hold. Chosen together only where a step is seen.
+// Requires wish.check(). Cost: a solve each, and some twenty small programs each when together.
+GradientMix mixGradient(const mix::Mixer& mixer, const std::vector<colour::Uv>& colours,
+                        const mix::MixWish& wish, Choose choose = Choose::Together);
+
+} // namespace zelo::route
