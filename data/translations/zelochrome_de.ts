@@ -4348,7 +4348,7 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message>
         <source>sent as</source>
-        <translation>dort als</translation>
+        <translation>dort</translation>
     </message>
     <message>
         <source>on</source>

@@ -3,7 +3,9 @@
 #include "desk/shell/frame.h"
 #include "window_test.h"
 
+#include <QLineEdit>
 #include <QMessageBox>
+#include <QPushButton>
 #include <QScrollBar>
 
 namespace zelo::desk {

@@ -185,10 +185,10 @@ void TypeEditor::refresh() {
         QPixmap light(14, 14);
         light.fill(document_.colours().of(e.xyz()));
         put(Name, toQt(e.name))->setIcon(QIcon(light));
-        put(Peak, QString::number(shape.peak_nm, 'f', 0));
-        put(Width, QString::number(shape.width_nm, 'f', 0));
-        put(Candela, QString::number(e.xyz().Y, 'f', 1));
-        put(Watts, e.power_w > 0 ? QString::number(e.power_w, 'f', 1) : QString());
+        put(Peak, numberText(shape.peak_nm, 0));
+        put(Width, numberText(shape.width_nm, 0));
+        put(Candela, numberText(e.xyz().Y, 1));
+        put(Watts, e.power_w > 0 ? numberText(e.power_w, 1) : QString());
         put(From,
             !e.droop.empty() ? tr("measured, with droop")
             : e.modelled     ? tr("modelled")
@@ -217,7 +217,7 @@ void TypeEditor::refresh() {
                                             : toQt(c.name),
             false);
         put(Attribute, toQt(c.attribute), false);
-        put(Home, QString::number(100.0 * c.home / c.most(), 'f', 1), c.role == light::Role::Part);
+        put(Home, numberText(100.0 * c.home / c.most(), 1), c.role == light::Role::Part);
         if (c.role == light::Role::Part && c.part < t->emitters.size()) {
             one_response = one_response && (!response || *response == c.response);
             response = &c.response;

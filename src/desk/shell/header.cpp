@@ -146,6 +146,12 @@ void Header::refresh() {
     update();
 }
 
+QString Header::savedWords() const {
+    return document_.kept()            ? tr("saved")
+           : document_.nothingToLose() ? tr("no file yet")
+                                       : tr("not saved");
+}
+
 void Header::resizeEvent(QResizeEvent*) {
     const int s = stage_->sizeHint().width();
     int x = width() - 20 - s;
@@ -162,7 +168,8 @@ void Header::resizeEvent(QResizeEvent*) {
     narrow_ = width() < kNarrow;
     views_->setGap(width() < kNarrowest ? 6 : narrow_ ? 12 : 20);
     const int beat = narrow_ ? 96 : 180;
-    const int saved = narrow_ ? 0 : 84;
+    const int saved =
+        narrow_ ? 0 : std::clamp(textWidth(savedWords(), typeface(Type::Small)) + 30, 84, 140);
     const int name = std::min(name_->sizeHint().width() + 2, narrow_ ? 110 : 170);
     const int least = 20 + name + 16 + saved; // the name comes first, then the views' words
     const int v = std::min(views_->sizeHint().width(), beat_right_ - beat - 10 - least);
@@ -182,11 +189,8 @@ void Header::paintEvent(QPaintEvent*) {
     const bool on = document_.onStage();
     p.fillRect(0, height() - (on ? 3 : 1), width(), on ? 3 : 1, on ? theme().bright : theme().hair);
 
-    const QString saved = document_.kept()            ? tr("saved")
-                          : document_.nothingToLose() ? tr("no file yet")
-                                                      : tr("not saved");
     const int saved_x = narrow_ ? 20 : name_->geometry().right() + 12;
-    drawElided(p, saved_x, narrow_ ? 42 : 30, views_->x() - saved_x - 8, saved,
+    drawElided(p, saved_x, narrow_ ? 42 : 30, views_->x() - saved_x - 8, savedWords(),
                typeface(Type::Small), theme().dim);
 
     // Heartbeat: a bar that moves while frames go out, and where to.

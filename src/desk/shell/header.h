@@ -52,6 +52,7 @@ protected:
     void mousePressEvent(QMouseEvent* event) override;
 
 private:
+    QString savedWords() const;
     void refresh();
 
     Document& document_;
