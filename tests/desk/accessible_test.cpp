@@ -183,6 +183,28 @@ TEST_F(AccessibleTest, PartsCanBePressed) {
     EXPECT_TRUE(lamps[39]->state().selected);
 }
 
+// Thousands of lamps are asked for one by one; that says the same as all at once.
+TEST_F(AccessibleTest, PartsOneByOneAreThoseOfAll) {
+    window.showView(MainWindow::Rig);
+    window.rigView().plan().setHidden((*document.show().groups.begin()).first, true);
+    settle();
+    for (HasParts* widget : {static_cast<HasParts*>(&window.rigView().plan()),
+                             static_cast<HasParts*>(&window.lineupPanel()),
+                             static_cast<HasParts*>(child<ReachMap>("Reach map"))}) {
+        const auto all = widget->parts();
+        ASSERT_EQ(widget->partCount(), all.size());
+        ASSERT_GT(all.size(), 0u);
+        for (std::size_t i = 0; i < all.size(); ++i) {
+            const auto one = widget->part(i);
+            ASSERT_TRUE(one);
+            EXPECT_EQ(one->name, all[i].name);
+            EXPECT_EQ(one->value, all[i].value);
+            EXPECT_EQ(one->place, all[i].place);
+        }
+        EXPECT_FALSE(widget->part(all.size()));
+    }
+}
+
 TEST_F(AccessibleTest, PartsThatHaveGoneAreNotValid) {
     const auto lamps = partsOf(&window.lineupPanel());
     document.setLineup({});

@@ -71,10 +71,7 @@ private:
         auto* has = dynamic_cast<HasParts*>(widget_.data());
         if (!has)
             return std::nullopt;
-        auto all = has->parts();
-        if (index_ < 0 || index_ >= static_cast<int>(all.size()))
-            return std::nullopt;
-        return std::move(all[static_cast<std::size_t>(index_)]);
+        return has->part(static_cast<std::size_t>(index_));
     }
     QPointer<QWidget> widget_;
     int index_;
@@ -130,7 +127,7 @@ public:
     }
 
 private:
-    std::size_t count() const { return dynamic_cast<HasParts*>(widget())->parts().size(); }
+    std::size_t count() const { return dynamic_cast<HasParts*>(widget())->partCount(); }
     mutable std::vector<QAccessible::Id> ids_;
 };
 
@@ -179,6 +176,11 @@ QAccessibleInterface* make(const QString&, QObject* object) {
 }
 
 } // namespace
+
+std::optional<PaintedPart> HasParts::part(std::size_t index) {
+    auto all = parts();
+    return index < all.size() ? std::optional(std::move(all[index])) : std::nullopt;
+}
 
 void installAccessibility() {
     static const bool once = [] {

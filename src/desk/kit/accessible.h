@@ -8,6 +8,7 @@
 #include <QRect>
 #include <QString>
 #include <functional>
+#include <optional>
 #include <vector>
 
 namespace zelo::desk {
@@ -25,6 +26,10 @@ struct PaintedPart {
 class HasParts {
 public:
     virtual std::vector<PaintedPart> parts() = 0;
+    // The same one by one, as assistive tools ask; a widget with thousands says it without making
+    // all of them each time.
+    virtual std::size_t partCount() { return parts().size(); }
+    virtual std::optional<PaintedPart> part(std::size_t index);
 
 protected:
     ~HasParts() = default;

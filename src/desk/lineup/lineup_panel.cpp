@@ -281,23 +281,33 @@ void LineupPanel::wheelEvent(QWheelEvent* event) {
     event->accept();
 }
 
+std::optional<PaintedPart> LineupPanel::part(std::size_t index) {
+    if (index >= document_.lineup().size())
+        return std::nullopt;
+    const auto id = document_.lineup()[index];
+    const auto* f = document_.show().fixture(id);
+    const auto* lamp = document_.stage().lamp(id);
+    QString value = lamp ? tr("%1 %").arg(numberText(100 * lamp->intensity, 0)) : QString();
+    if (lamp && lamp->dark != play::DarkWhy::None)
+        value += tr(", dark: %1").arg(saidText(play::words(lamp->dark)));
+    if (lamp && lamp->in_hand)
+        value += tr(", in hand");
+    return PaintedPart{f ? tr("Lamp %1").arg(f->number) : QString(),
+                       value,
+                       glassOf(index).toRect(),
+                       QAccessible::ListItem,
+                       hasFocus() && index == cursor_,
+                       [this, id] { document_.setFocusType(document_.typeOf(id)); }};
+}
+
+std::size_t LineupPanel::partCount() {
+    return document_.lineup().size();
+}
+
 std::vector<PaintedPart> LineupPanel::parts() {
     std::vector<PaintedPart> all;
-    for (std::size_t i = 0; i < document_.lineup().size(); ++i) {
-        const auto id = document_.lineup()[i];
-        const auto* f = document_.show().fixture(id);
-        const auto* lamp = document_.stage().lamp(id);
-        if (!f)
-            continue;
-        QString value = lamp ? tr("%1 %").arg(numberText(100 * lamp->intensity, 0)) : QString();
-        if (lamp && lamp->dark != play::DarkWhy::None)
-            value += tr(", dark: %1").arg(saidText(play::words(lamp->dark)));
-        if (lamp && lamp->in_hand)
-            value += tr(", in hand");
-        all.push_back({tr("Lamp %1").arg(f->number), value, glassOf(i).toRect(),
-                       QAccessible::ListItem, hasFocus() && i == cursor_,
-                       [this, id] { document_.setFocusType(document_.typeOf(id)); }});
-    }
+    for (std::size_t i = 0; i < partCount(); ++i)
+        all.push_back(*part(i));
     return all;
 }
 

@@ -26,6 +26,8 @@ public:
     void shuffle();
     bool claims(const QKeyEvent& key) const override;
     std::vector<PaintedPart> parts() override;
+    std::size_t partCount() override;
+    std::optional<PaintedPart> part(std::size_t index) override;
 
 protected:
     void paintEvent(QPaintEvent* event) override;

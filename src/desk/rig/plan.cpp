@@ -497,20 +497,32 @@ void Plan::dropEvent(QDropEvent* event) {
     event->acceptProposedAction();
 }
 
+PaintedPart Plan::partOf(const show::Fixture& f) {
+    const auto& lineup = document_.lineup();
+    const QPointF at = place(f.id);
+    return {
+        tr("Lamp %1").arg(f.number),
+        tr("%1 m across, %2 m upstage").arg(numberText(f.place.x_m, 1), numberText(f.place.y_m, 1)),
+        QRectF(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp).toRect(),
+        QAccessible::ListItem,
+        std::find(lineup.begin(), lineup.end(), f.id) != lineup.end(),
+        [this, id = f.id] { choose({id}, How::Toggle); }};
+}
+
 std::vector<PaintedPart> Plan::parts() {
     std::vector<PaintedPart> all;
-    const auto& lineup = document_.lineup();
-    for (const auto& [id, f] : seen()) {
-        const QPointF at = place(id);
-        all.push_back({tr("Lamp %1").arg(f->number),
-                       tr("%1 m across, %2 m upstage")
-                           .arg(numberText(f->place.x_m, 1), numberText(f->place.y_m, 1)),
-                       QRectF(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp).toRect(),
-                       QAccessible::ListItem,
-                       std::find(lineup.begin(), lineup.end(), id) != lineup.end(),
-                       [this, id = id] { choose({id}, How::Toggle); }});
-    }
+    for (const auto& [id, f] : seen())
+        all.push_back(partOf(*f));
     return all;
+}
+
+std::size_t Plan::partCount() {
+    return document_.show().fixtures.size() - outOfSight();
+}
+
+std::optional<PaintedPart> Plan::part(std::size_t index) {
+    const auto lamps = seen();
+    return index < lamps.size() ? std::optional(partOf(*lamps[index].second)) : std::nullopt;
 }
 
 bool Plan::claims(const QKeyEvent& key) const {

@@ -42,6 +42,8 @@ public:
     void arrange(Arrange how);
     bool claims(const QKeyEvent& key) const override; // Alt and arrows too: they move the paper
     std::vector<PaintedPart> parts() override;        // its lamps
+    std::size_t partCount() override;
+    std::optional<PaintedPart> part(std::size_t index) override;
     QPointF pixelOf(const show::Point& m) const { return toPixels(m.x_m, m.y_m); } // for tests
 
 protected:
@@ -66,6 +68,7 @@ private:
     void hoverArea(const QPointF& at);
     void paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen);
     QPoint roomForNumber(const QPointF& at, int wide); // baseline
+    PaintedPart partOf(const show::Fixture& f);
     void moveCursor(const QPointF& way);
     void moveChosen(double dx_m, double dy_m, const std::string& merge);
     std::vector<show::FixtureId> swept() const; // in the order of the sweep
