@@ -20,7 +20,7 @@ struct GradientMix {
 
 // `colours`: each once, from one end of the gradient to the other. Each has the brightness that the
 // intent gives it alone; keep-outs and pins hold. Chosen together only where a step is seen.
-// Requires wish.check(). Cost: a solve each, and some twenty small programs each when together.
+// Requires wish.check(). Cost: a solve each, and several small programs each when together.
 GradientMix mixGradient(const mix::Mixer& mixer, const std::vector<colour::Uv>& colours,
                         const mix::MixWish& wish, Choose choose = Choose::Together);
 
