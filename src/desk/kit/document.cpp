@@ -99,13 +99,14 @@ void Document::openLater(const std::filesystem::path& path, Then then) {
 
 void Document::openCopyLater(const std::filesystem::path& path, Then then) {
     openWhenRead(
-        tr("Opening a copy"), [this, path] { return session_->guard().readCopy(path); },
+        tr("Opening a copy"), [&guard = session_->guard(), path] { return guard.readCopy(path); },
         [this](const auto& read) { return session_->takeCopy(read); }, std::move(then));
 }
 
 void Document::startFromLater(const std::filesystem::path& path, const QString& name, Then then) {
     openWhenRead(
-        tr("Reading the template"), [this, path] { return session_->guard().readCopy(path); },
+        tr("Reading the template"),
+        [&guard = session_->guard(), path] { return guard.readCopy(path); },
         [this, name](const auto& read) { return session_->takeAsStart(read, fromQt(name)); },
         std::move(then));
 }
@@ -157,15 +158,16 @@ void Document::afterSaving(std::function<void()> then) {
 void Document::saveCopyLater(const std::filesystem::path& path, Then then) {
     inBackground(
         tr("Saving a copy"), this,
-        [this, now = state(), path](const std::stop_token& stop) {
-            return session_->guard().saveCopy(now, path, stop);
+        [&guard = session_->guard(), now = state(), path](const std::stop_token& stop) {
+            return guard.saveCopy(now, path, stop);
         },
         std::move(then));
 }
 
 void Document::leftWorkLater(std::function<void(const std::vector<host::LeftWork>&)> take) {
     later(
-        "left work", this, [this, file = path()] { return session_->guard().leftWork(file); },
+        "left work", this,
+        [&guard = session_->guard(), file = path()] { return guard.leftWork(file); },
         std::move(take));
 }
 
