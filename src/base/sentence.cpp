@@ -35,11 +35,10 @@ void walk(std::string_view form, Text text, Field field) {
 
 } // namespace
 
-std::string oneReadableLine(std::string text) {
-    constexpr std::size_t kLongest = 400;
-    const bool cut = text.size() > kLongest;
+std::string oneReadableLine(std::string text, std::size_t most) {
+    const bool cut = text.size() > most;
     if (cut)
-        text.resize(kLongest);
+        text.resize(most);
     text = toUtf8(std::move(text));
     if (cut)
         text.append("…");
@@ -82,11 +81,14 @@ namespace detail {
 Sentence sentenceOf(fmt::string_view form, fmt::format_args arguments) {
     Sentence all{std::string(form.data(), form.size())};
     all.plain = false;
+    std::size_t fields = 0; // they share what a line may hold
+    walk(
+        all.form, [](const std::string&) {}, [&](std::string_view) { ++fields; });
     walk(
         all.form, [](const std::string&) {},
         [&](std::string_view field) { // "" or ":.3f"
             const auto one = fmt::format("{{{}{}}}", all.parts.size(), field);
-            all.parts.emplace_back(oneReadableLine(fmt::vformat(one, arguments)));
+            all.parts.emplace_back(oneReadableLine(fmt::vformat(one, arguments), 400 / fields));
         });
     return all;
 }

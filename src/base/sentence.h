@@ -36,7 +36,7 @@ struct Sentence {
 std::string filled(const std::string& form, const std::vector<std::string>& parts);
 
 // What came out of a file may hold anything: a message stays one readable line of UTF-8.
-std::string oneReadableLine(std::string text);
+std::string oneReadableLine(std::string text, std::size_t most = 400);
 
 namespace detail {
 // Each field of the form with its argument, as plain text.

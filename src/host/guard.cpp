@@ -118,43 +118,46 @@ Result<std::unique_ptr<Disk::Held>> Guard::lock(const fs::path& file) const {
     return held ? std::move(*held) : nullptr;
 }
 
-Result<std::unique_ptr<Disk::Held>> Guard::lockUnlessOurs(const fs::path& file, bool ours) const {
-    if (ours)
-        return nullptr;
-    return lock(file);
+// Its own, the document's that was open then and still is, or a new one.
+Result<std::unique_ptr<Disk::Held>> Guard::lockOf(FromDisk& from) {
+    if (!from.ours)
+        return std::move(from.held);
+    if (from.document == documentNow())
+        return std::move(held_);
+    return lock(from.file);
 }
 
 Guard::Opening Guard::opening(const fs::path& path) const {
     return [this, path, document = documentNow(), file = file_]() -> Result<std::shared_ptr<Read>> {
-        const bool ours = sameFile(file, path);
+        auto read = std::make_shared<Read>();
+        read->ours = sameFile(file, path);
+        read->document = document;
         std::error_code error;
         if (!fs::exists(path, error))
             return passOn(Error{ErrorCode::NotFound, say(ZELO_TEXT("core", "no such file")), {}},
                           path.string());
-        auto held = lockUnlessOurs(path, ours);
-        if (!held)
-            return passOn(held.error());
-        const auto seen = look(path);
+        if (!read->ours) {
+            auto held = lock(path);
+            if (!held)
+                return passOn(held.error());
+            read->held = std::move(*held);
+        }
+        read->seen = look(path);
         auto opened = readCopy(path);
         if (!opened)
             return passOn(opened.error());
+        read->opened = std::move(*opened);
+        read->file = whole(folderOf(path)) / path.filename();
         removeStrayParts(folderOf(whole(linkTarget(path))));
-        return std::make_shared<Read>(Read{std::move(*opened),
-                                           whole(folderOf(path)) / path.filename(),
-                                           std::move(*held), seen, ours, document});
+        return read;
     };
 }
 
 Result<Opened> Guard::take(Read& read) {
-    if (read.ours && read.document == documentNow()) {
-        read.held = std::move(held_);
-    } else if (read.ours) { // another document is open by now
-        auto held = lock(read.file);
-        if (!held)
-            return passOn(held.error());
-        read.held = std::move(*held);
-    }
-    standsAs(read.opened.state, read.file, std::move(read.held), read.seen);
+    auto held = lockOf(read);
+    if (!held)
+        return passOn(held.error());
+    standsAs(read.opened.state, read.file, std::move(*held), read.seen);
     return std::move(read.opened);
 }
 
@@ -291,7 +294,8 @@ Guard::Saving Guard::saving(const show::State& now, bool over) const {
         }
         if (auto ok = write(now, *file, stop, aside); !ok)
             return passOn(ok.error());
-        return std::make_shared<Written>(Written{now, *file, nullptr, look(*file), true, document});
+        return std::make_shared<Written>(
+            Written{{*file, look(*file), nullptr, true, document}, now});
     };
 }
 
@@ -305,8 +309,9 @@ Guard::Saving Guard::savingAs(const show::State& now, const fs::path& path) cons
             return passOn(held.error());
         if (auto ok = write(now, path, stop); !ok)
             return passOn(ok.error());
-        return std::make_shared<Written>(Written{now, whole(folderOf(path)) / path.filename(),
-                                                 std::move(*held), look(path), false, document});
+        return std::make_shared<Written>(Written{{whole(folderOf(path)) / path.filename(),
+                                                  look(path), std::move(*held), false, document},
+                                                 now});
     };
 }
 
@@ -563,7 +568,6 @@ std::vector<LeftWork> Guard::leftWork(const std::optional<fs::path>& file) const
 
 Guard::Recovering Guard::recovering(const LeftWork& left) const {
     return [this, left, document = documentNow(), file = file_]() -> Result<std::shared_ptr<Left>> {
-        const bool ours = left.of && sameFile(file, *left.of);
         const auto bytes = disk_->read(left.path, kMostRecovery);
         if (!bytes)
             return passOn(bytes.error());
@@ -571,19 +575,22 @@ Guard::Recovering Guard::recovering(const LeftWork& left) const {
         if (!work)
             return passOn(work.error(), left.path.string());
         auto read = std::make_shared<Left>();
-        read->work = left;
-        read->ours = ours;
         read->document = document;
+        read->work = left;
         read->recovered = {show::emptyState(),
                            {{work->second.show, work->second.hand},
                             std::move(work->first.lineup),
                             std::move(work->second.notes)}};
         if (!left.of)
             return read;
-        auto held = lockUnlessOurs(*left.of, ours);
-        if (!held)
-            return passOn(held.error());
-        read->held = std::move(*held);
+        read->file = *left.of;
+        read->ours = sameFile(file, *left.of);
+        if (!read->ours) {
+            auto held = lock(*left.of);
+            if (!held)
+                return passOn(held.error());
+            read->held = std::move(*held);
+        }
         read->seen = look(*left.of);
         if (const auto now = readCopy(*left.of))
             read->recovered.first = now->state;
@@ -592,12 +599,8 @@ Guard::Recovering Guard::recovering(const LeftWork& left) const {
 }
 
 Guard::Recovered Guard::take(Left& left) {
-    if (left.ours && left.document == documentNow())
-        left.held = std::move(held_);
-    else if (left.ours) // another document is open by now; without the lock when somebody has it
-        if (auto held = lock(*left.work.of))
-            left.held = std::move(*held);
-    standsAs(left.recovered.first, left.work.of, std::move(left.held), left.seen);
+    auto held = lockOf(left); // somebody else's by now: the work is taken all the same
+    standsAs(left.recovered.first, left.work.of, held ? std::move(*held) : nullptr, left.seen);
     recovered_ = true;
     const std::lock_guard guarded(mutex_);
     after_ = {left.work.path};

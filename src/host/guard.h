@@ -144,8 +144,15 @@ private:
     };
     Seen look(const std::filesystem::path& file) const;
     bool changedSince(const Seen& seen, const std::filesystem::path& file) const;
-    Result<std::unique_ptr<Disk::Held>> lockUnlessOurs(const std::filesystem::path& file,
-                                                       bool ours) const;
+    // What came from a disk elsewhere, for the document that was open when it was asked for.
+    struct FromDisk {
+        std::filesystem::path file = {};
+        Seen seen = {};
+        std::unique_ptr<Disk::Held> held = {}; // null for the document's own file
+        bool ours = false;                     // it is that
+        std::uint64_t document = 0;
+    };
+    Result<std::unique_ptr<Disk::Held>> lockOf(FromDisk& from);
     void standsAs(const show::State& saved, std::optional<std::filesystem::path> file,
                   std::unique_ptr<Disk::Held> held, Seen seen);
     std::uint64_t documentNow() const;
@@ -179,31 +186,17 @@ private:
     std::vector<std::jthread> threads_; // last: they use the others
 };
 
-struct Guard::Read {
+struct Guard::Read : Guard::FromDisk {
     Opened opened;
-    std::filesystem::path file;
-    std::unique_ptr<Disk::Held> held; // null for the document's own file
-    Seen seen;
-    bool ours = false; // the document's own, of the document that was open then
-    std::uint64_t document = 0;
 };
 
-struct Guard::Written {
+struct Guard::Written : Guard::FromDisk {
     show::State state;
-    std::filesystem::path file;
-    std::unique_ptr<Disk::Held> held; // null for the document's own file
-    Seen seen;
-    bool ours = false;
-    std::uint64_t document = 0;
 };
 
-struct Guard::Left {
+struct Guard::Left : Guard::FromDisk { // without a file when the work has none
     LeftWork work;
     Recovered recovered;
-    std::unique_ptr<Disk::Held> held; // null for the document's own file, or without one
-    Seen seen;
-    bool ours = false;
-    std::uint64_t document = 0;
 };
 
 } // namespace zelo::host

@@ -112,12 +112,12 @@ void evenOut(const Stretch& s, const std::vector<double>& gaps, std::vector<doub
     const std::size_t sweeps = 60'000 / (at.size() + 10); // bounded in time
     for (std::size_t sweep = 0; sweep < sweeps && alike(s, at, gaps) < kAlike; ++sweep)
         for (std::size_t k = 1; k < at.size(); ++k) {
-            const double end =
+            const double next =
                 k + 1 < at.size() ? at[k + 1] : static_cast<double>(s.lab.size() - 1);
             const Oklab before = s.labAt(at[k - 1]);
-            const Oklab after = s.labAt(end);
+            const Oklab after = s.labAt(next);
             double low = at[k - 1];
-            double high = end;
+            double high = next;
             for (int step = 0; step < 20; ++step) {
                 const double mid = (low + high) / 2;
                 const Oklab here = s.labAt(mid);
@@ -126,7 +126,7 @@ void evenOut(const Stretch& s, const std::vector<double>& gaps, std::vector<doub
                     mid;
             }
             // A step further than the balance: a long row settles in far fewer sweeps.
-            at[k] = std::clamp(at[k] + 1.5 * (low - at[k]), at[k - 1], end);
+            at[k] = std::clamp(at[k] + 1.5 * (low - at[k]), at[k - 1], next);
         }
 }
 

@@ -72,6 +72,14 @@ TEST(Error, IsOneReadableLineWhateverWasInTheFile) {
         passOn(Error{ErrorCode::BadValue, "'a\nb\x01': no number", {}}, "x\ty").value();
     EXPECT_EQ(error.text(), "x y: 'a b ': no number");
     EXPECT_LT(fail(ErrorCode::BadValue, "{}", std::string(5000, 'x')).value().text().size(), 500u);
+    const std::string long_one(5000, 'y');
+    EXPECT_LT(fail(ErrorCode::BadValue, "{} {} {} {} {}", long_one, long_one, long_one, long_one,
+                   long_one)
+                  .value()
+                  .text()
+                  .size(),
+              500u)
+        << "however much is put into it";
 }
 
 TEST(Sentence, KeepsItsFormAndItsPartsForOtherLanguages) {

@@ -256,6 +256,18 @@ TEST_F(GettingTest, APressOnTheCurveTakesThatPoint) {
     EXPECT_NEAR(focus.wish()->give_up, 0.475, 0.01) << "half of the scale, which ends at 95 %";
 }
 
+TEST_F(GettingTest, NothingIsComputedForAViewThatIsNotSeen) {
+    ASSERT_TRUE(comes([&] { return mixing.tradeOff().size() >= 2; }));
+    int curves = 0;
+    QObject::connect(&mixing, &MixModel::tradeOffComputed, [&] { ++curves; });
+    window.showView(MainWindow::Rig);
+    pick("gel:338@5600");
+    settle();
+    EXPECT_EQ(curves, 0);
+    window.showView(MainWindow::Match);
+    EXPECT_TRUE(comes([&] { return curves > 0; })) << "it comes with the view";
+}
+
 TEST_F(GettingTest, TheTradeOffUsesWhatHasAMeaningOrSaysWhyItIsEmpty) {
     const auto curve = [&](const QString& gain) {
         return comes([&] { return mixing.tradeOff().size() >= 2; }) &&

@@ -5,6 +5,7 @@
 #include "window_test.h"
 
 #include <QGuiApplication>
+#include <QMessageBox>
 #include <xcb/xcb.h>
 
 namespace zelo::desk {
@@ -45,6 +46,13 @@ TEST_F(ScreenTest, ColoursGoThroughTheProfileThatTheDesktopNames) {
     const QColor plain = document.colours().of(red);
     EXPECT_TRUE(document.colours().screenText().startsWith("Shown as sRGB"));
     EXPECT_TRUE(child<Stations>("Seen by")->toolTip().contains("sRGB")) << "it is told";
+    for (const Command& c : window.commands())
+        if (c.text == "About Zelochrome")
+            c.run();
+    auto* about = window.findChild<QMessageBox*>();
+    ASSERT_TRUE(about);
+    EXPECT_TRUE(about->informativeText().contains("Shown as sRGB"));
+    about->close();
     if (!connection())
         return; // only an X server can name one
     name(monitorProfile(kWidePrimaries, "Booth monitor"));

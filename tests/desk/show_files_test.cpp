@@ -31,9 +31,12 @@ public:
                                             std::string_view bytes) override {
         if (target.extension() == ".zelo")
             wait(writes);
+        if (full)
+            return fail(ErrorCode::Io, "{}: No space left on device", target.string());
         return Disk::writePart(target, bytes);
     }
     std::atomic<bool> reads = false, writes = false; // wait
+    std::atomic<bool> full = false;
 
 private:
     static void wait(const std::atomic<bool>& while_set) {
@@ -47,7 +50,7 @@ protected:
     ShowFilesTest()
         : WindowTest([](host::Library& library) { return guarded(library, folder().path()); }) {}
     ~ShowFilesTest() override {
-        disk().reads = disk().writes = false;
+        disk().reads = disk().writes = disk().full = false;
         document.letGo();
     }
 
@@ -272,6 +275,25 @@ TEST_F(ShowFilesTest, ASaveThatIsStoppedLeavesTheFileAsItWas) {
     EXPECT_TRUE(line->texts().join(' ').contains("it was stopped"));
     QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
     ASSERT_TRUE(comes([&] { return document.kept(); }));
+    EXPECT_EQ(nameIn(file("a.zelo")), "Mine");
+}
+
+TEST_F(ShowFilesTest, AFullDiskIsToldAndTheFileAndTheWorkStay) {
+    ASSERT_TRUE(document.saveAs(file("a.zelo")));
+    rename("Mine");
+    disk().full = true;
+    QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
+    ASSERT_TRUE(comes([&] { return !document.saving(); }));
+    EXPECT_TRUE(window.findChild<MessageLine*>()->texts().join(' ').contains("No space left"));
+    EXPECT_EQ(nameIn(file("a.zelo")), "The Salt Lanterns");
+    EXPECT_FALSE(document.kept());
+    EXPECT_FALSE(window.close());
+    answer("Save them"); // which fails: the window stays
+    ASSERT_TRUE(comes([&] { return !document.saving(); }));
+    EXPECT_TRUE(window.isVisible());
+    disk().full = false;
+    QTest::keyClick(&window, Qt::Key_S, Qt::ControlModifier);
+    EXPECT_TRUE(comes([&] { return document.kept(); }));
     EXPECT_EQ(nameIn(file("a.zelo")), "Mine");
 }
 
