@@ -110,7 +110,12 @@ double alike(const Stretch& s, const std::vector<double>& at, const std::vector<
 void evenOut(const Stretch& s, const std::vector<double>& gaps, std::vector<double>& at) {
     constexpr double kAlike = 0.985;
     const std::size_t sweeps = 60'000 / (at.size() + 10); // bounded in time
-    for (std::size_t sweep = 0; sweep < sweeps && alike(s, at, gaps) < kAlike; ++sweep)
+    std::vector<double> best = at;
+    double best_alike = alike(s, at, gaps);
+    for (std::size_t sweep = 0; sweep < sweeps && best_alike < kAlike; ++sweep) {
+        // A step further than the balance: a long row settles in far fewer sweeps. Where that
+        // swings to and fro about a corner, smaller ones come to rest.
+        const double far = sweep < sweeps / 3 ? 1.5 : sweep < 2 * sweeps / 3 ? 1 : 0.4;
         for (std::size_t k = 1; k < at.size(); ++k) {
             const double next =
                 k + 1 < at.size() ? at[k + 1] : static_cast<double>(s.lab.size() - 1);
@@ -121,13 +126,18 @@ void evenOut(const Stretch& s, const std::vector<double>& gaps, std::vector<doub
             for (int step = 0; step < 20; ++step) {
                 const double mid = (low + high) / 2;
                 const Oklab here = s.labAt(mid);
-                (distance(before, here) * gaps[k] < distance(here, after) * gaps[k - 1] ? low
-                                                                                        : high) =
-                    mid;
+                const bool nearer =
+                    distance(before, here) * gaps[k] < distance(here, after) * gaps[k - 1];
+                (nearer ? low : high) = mid;
             }
-            // A step further than the balance: a long row settles in far fewer sweeps.
-            at[k] = std::clamp(at[k] + 1.5 * (low - at[k]), at[k - 1], next);
+            at[k] = std::clamp(at[k] + far * (low - at[k]), at[k - 1], next);
         }
+        if (const double now = alike(s, at, gaps); now > best_alike) {
+            best_alike = now;
+            best = at;
+        }
+    }
+    at = best;
 }
 
 // Where along the stretch the places lie, whose gaps are `gaps` (from its beginning to its end): so
