@@ -1,11 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/shell/frame.h"
 
-#include "desk/kit/theme.h"
+#include "desk/kit/forms.h"
 #include "desk/shell/main_window.h"
 
 #include <QCloseEvent>
 #include <QScreen>
+#include <QScrollBar>
 #include <QSettings>
 
 #include <algorithm>
@@ -16,6 +17,8 @@ Frame::Frame(MainWindow& window) : window_(window) {
     setWindowTitle(window.windowTitle());
     setFrameShape(NoFrame);
     setWidgetResizable(true);
+    for (QScrollBar* bar : {horizontalScrollBar(), verticalScrollBar()})
+        bar->setStyleSheet(scrollBarStyle()); // of its own: nothing inside inherits it
     setWidget(&window);
     setFocusProxy(&window);
     window.show();
