@@ -5,6 +5,8 @@
 #include "colour/ssi.h"
 #include "mix/miss.h"
 #include "mix/rounding.h"
+#include "play/laid.h"
+#include "play/shipped.h"
 #include "play/stage.h"
 #include "route/fade.h"
 #include "support/shipped.h"
@@ -68,6 +70,36 @@ void route(benchmark::State& state) {
     }
 }
 BENCHMARK(route)->Name("work/route")->Unit(benchmark::kMillisecond);
+
+// One change of a gradient of five stops over 500 lamps of four types: a drag of a stop.
+void gradientChange(benchmark::State& state) {
+    play::Shipped sources;
+    play::Mixes mixes;
+    show::Show show;
+    show::Laying laying;
+    std::vector<Table<show::FixtureId, show::Fixture>::Change> rig;
+    const char* types[] = {"petrel-4", "gannet-8", "tern-6", "plover-5"};
+    for (int i = 0; i < 500; ++i) {
+        show::Fixture f;
+        f.id = {i + 1};
+        f.type = types[i / 125];
+        laying.lamps.push_back(f.id);
+        rig.emplace_back(f.id, std::make_shared<const show::Fixture>(f));
+    }
+    show.fixtures = show.fixtures.changed(std::move(rig));
+    show::Gradient g;
+    for (const char* gel : {"gel:214", "gel:104", "gel:118", "gel:341", "gel:321"})
+        g.stops.push_back({*light::parseAsked(gel), {}, {}, {}});
+    g.ways.resize(4);
+    double at = 0.5;
+    for (auto _ : state) {
+        at = at > 0.6 ? 0.4 : at + 0.01;
+        g.stops[2].at = at;
+        laying.own = std::make_shared<const show::Gradient>(g);
+        benchmark::DoNotOptimize(play::layOut(show, laying, sources, mixes));
+    }
+}
+BENCHMARK(gradientChange)->Name("work/gradient change")->Unit(benchmark::kMillisecond);
 
 // 512 fixtures of 8 emitters, each with its own colour already mixed: rounding and the frame.
 struct Prepared {

@@ -69,6 +69,30 @@ stage = {"outline": [[-7, -1.5], [7, -1.5], [7, 6.2], [-7, 6.2]],
                    {"name": "quay", "outline": [[-6, -1.5], [6, -1.5], [6, 0.6], [-6, 0.6]]},
                    {"name": "sea wall", "outline": [[-6, 3.4], [6, 3.4], [6, 6.2], [-6, 6.2]]}]}
 
+# Two gradients of the piece, each in a look: the tide over front, back and cyc, embers up the cyc from both ends.
+# u′v′ as `zelo light` prints them, for where the gel is not at hand.
+UV = {"gel:214@3200": [0.2975, 0.5446], "gel:118@3200": [0.3873, 0.4785], "gel:338@5600": [0.1311, 0.4217],
+      "gel:219@3200": [0.4805, 0.5271], "gel:207@2700": [0.2731, 0.5431]}
+
+
+def gradient(stops, **more):
+    g = {"stops": [{"asked": asked, "uv": UV[asked], **({"at": at} if at is not None else {}),
+                    **({"way": way} if way else {})} for asked, at, way in stops]}
+    return {**g, **more, "intent": "truest", "give_up": 0.3}
+
+
+AROUND = {"kind": "around", "floor": 0.8}
+GRADIENTS = [("Tide line", gradient([("gel:214@3200", None, AROUND), ("gel:118@3200", 0.4, AROUND),
+                                     ("gel:338@5600", None, None)]), range(1, 21), "low water", 0.8),
+             ("Ember wall", gradient([("gel:219@3200", None, AROUND), ("gel:207@2700", None, None)],
+                                     laid={"mirrored": True}), range(13, 21), "ember watch", 0.7)]
+layings = []
+for name, one, lamps, look_name, intensity in GRADIENTS:
+    palettes.append({"id": len(palettes) + 1, "name": name, "gradient": one})
+    looks.append({"id": len(looks) + 1, "name": look_name,
+                  "values": [{"fixtures": list(lamps), "intensity": intensity, "colour_laid": len(layings)}]})
+    layings.append({"palette": len(palettes), "fixtures": list(lamps)})
+
 # In the file values that are the same stand together, and name their colours by place.
 colours = []
 
@@ -92,10 +116,10 @@ def together(values):
 
 looks[0]["values"] = together(night)
 standing = together(look)
-show = {"format": "zelochrome-show", "version": 3, "name": "The Salt Lanterns", "white_cct_k": 4300,
+show = {"format": "zelochrome-show", "version": 4, "name": "The Salt Lanterns", "white_cct_k": 4300,
         "last_fixture_id": number, "last_group_id": len(groups), "fixtures": fixtures, "groups": groups, "last_palette_id": len(palettes),
-        "last_look_id": 1, "palettes": palettes, "looks": looks, "stage": stage, "favourites": ["gel:214", "gel:338"],
-        "colours": colours, "standing": standing}
+        "last_look_id": len(looks), "palettes": palettes, "looks": looks, "stage": stage, "favourites": ["gel:214", "gel:338"],
+        "colours": colours, "layings": layings, "standing": standing}
 with open(sys.argv[1], "w", encoding="utf-8") as out:
     out.write("{\n")  # a member a line, an element of a list a line
     members = []

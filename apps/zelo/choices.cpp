@@ -118,4 +118,18 @@ Json channelsJson(const light::Mode& mode, const light::ChannelValues& values) {
     return list;
 }
 
+Result<Way> chooseWay(const std::string& route, const std::string& side_name) {
+    const auto kind = route::kindNamed(route);
+    if (!kind)
+        return fail(
+            ErrorCode::BadValue,
+            ZELO_TEXT("core", "--route {}: expected levels, straight, around, dark or jump"),
+            route);
+    const auto side = route::sideNamed(side_name);
+    if (!side)
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "--side {}: expected short, long, cw or ccw"), side_name);
+    return Way{*kind, *side};
+}
+
 } // namespace zelo::cli

@@ -6,6 +6,7 @@
 #include "commands.h"
 #include "mix/rounding.h"
 #include "report.h"
+#include "route/way.h"
 
 namespace zelo::cli {
 
@@ -21,6 +22,12 @@ struct IntentOptions {
 };
 void addIntentOptions(CLI::App& command, IntentOptions& options);
 Result<mix::MixWish> wishFrom(const IntentOptions& options, const light::FixtureType& type);
+
+struct Way {
+    route::Kind kind;
+    route::Side side;
+};
+Result<Way> chooseWay(const std::string& route, const std::string& side_name);
 
 // "emitters", and "filters", "wheels" and "engine" where the type has them: how each part is set.
 void addParts(Json& j, const light::FixtureType& type, const light::Drives& drives);

@@ -20,7 +20,8 @@ struct Context {
 
 void addLight(CLI::App& app, Context& context);
 void addMatch(CLI::App& app, Context& context);
-void addRoutes(CLI::App& app, Context& context); // reach, fade, gradient
+void addRoutes(CLI::App& app, Context& context); // reach, fade
+void addGradient(CLI::App& app, Context& context);
 void addConvert(CLI::App& app, Context& context);
 void addGels(CLI::App& app, Context& context);
 void addFixtures(CLI::App& app, Context& context);

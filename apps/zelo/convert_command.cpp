@@ -11,6 +11,7 @@
 #include "files/palette_file.h"
 #include "files/show_file.h"
 #include "files/swatch_book_file.h"
+#include "kept_gradient.h"
 #include "show/edits.h"
 #include "show/kept.h"
 
@@ -90,6 +91,38 @@ Done convertRig(const Context& context, const std::string& in, const std::string
     return files::writeShow(out, **next, {});
 }
 
+Result<std::string> palettesAs(const files::PaletteTable& table, const std::string& out) {
+    const auto format = lowered(fs::path(out).extension().string()) == ".gpl"
+                            ? files::PaletteFormat::Gpl
+                            : files::PaletteFormat::Csv;
+    int moved = 0;
+    auto text = files::palettesText(table, format, &moved);
+    if (moved > 0)
+        fmt::print(stderr,
+                   "zelo: {}: {} of {} colours are beyond sRGB and were brought nearer to "
+                   "white\n",
+                   out, moved, table.colours.size());
+    return text;
+}
+
+// A kept gradient on its lamps, for another desk.
+Done convertGradient(Context& context, const std::string& name, const std::string& group,
+                     const std::string& out) {
+    const auto kept = keptGradient(context, name, group);
+    if (!kept)
+        return passOn(kept.error());
+    tell(name, kept->laid->troubles);
+    if (endingOf(out) == ".asc")
+        return writeFile(out, files::asciiCuesText(cueOf(*kept, name)));
+    if (endingOf(out) != ".gpl" && endingOf(out) != ".csv")
+        return fail(ErrorCode::Unsupported,
+                    ZELO_TEXT("core", "{}: a gradient becomes .gpl, .csv or a cue (.asc)"), out);
+    const auto text = palettesAs(tableOf(*kept, name), out);
+    if (!text)
+        return passOn(text.error());
+    return writeFile(out, *text);
+}
+
 Done convertShow(const Context& context, const std::string& in, const std::string& out) {
     if (endingOf(out) != ".mvr")
         return fail(ErrorCode::Unsupported,
@@ -121,20 +154,6 @@ Done convertCues(const std::string& in, const std::string& out) {
     tell(in, cues->notes);
     return writeFile(out,
                      ending == ".asc" ? files::asciiCuesText(*cues) : files::cueSheetCsv(*cues));
-}
-
-Result<std::string> palettesAs(const files::PaletteTable& table, const std::string& out) {
-    const auto format = lowered(fs::path(out).extension().string()) == ".gpl"
-                            ? files::PaletteFormat::Gpl
-                            : files::PaletteFormat::Csv;
-    int moved = 0;
-    auto text = files::palettesText(table, format, &moved);
-    if (moved > 0)
-        fmt::print(stderr,
-                   "zelo: {}: {} of {} colours are beyond sRGB and were brought nearer to "
-                   "white\n",
-                   out, moved, table.colours.size());
-    return text;
 }
 
 // Palettes and swatch books have many colours; anything else is one light.
@@ -185,17 +204,27 @@ void addConvert(CLI::App& app, Context& context) {
     auto* c = app.add_subcommand(
         "convert",
         "spectra, swatch books, palettes, fixture types, rigs, cues between their formats");
-    auto files = std::make_shared<std::pair<std::string, std::string>>();
-    c->add_option("IN", files->first,
+    struct Options {
+        std::string in, out, gradient, group;
+    };
+    auto files = std::make_shared<Options>();
+    c->add_option("IN", files->in,
                   "a spectrum or swatch book (CSV, CGATS.17, TM-27), palettes (.gpl, CSV), a GDTF "
                   "fixture type, a rig (.mvr), a show (.zelo), cues (.asc)")
         ->required();
-    c->add_option("OUT", files->second,
+    c->add_option("OUT", files->out,
                   "the new file, by its ending; a fixture type also becomes a folder")
         ->required();
+    c->add_option("--gradient", files->gradient,
+                  "of a show (.zelo): its kept gradient, as .gpl, .csv or a cue (.asc)");
+    c->add_option("--group", files->group, "of the show: the lamps the gradient is laid over");
     c->callback([&context, files] {
+        if (!files->gradient.empty())
+            context.show = files->in; // its types and palettes are known then
         context.run = [&context, files]() -> Done {
-            const auto& [in, out] = *files;
+            const auto& [in, out, gradient, group] = *files;
+            if (!gradient.empty())
+                return convertGradient(context, gradient, group, out);
             if (isFixture(in))
                 return convertFixture(in, out);
             if (endingOf(in) == ".mvr")
@@ -204,10 +233,10 @@ void addConvert(CLI::App& app, Context& context) {
                 return convertShow(context, in, out);
             if (endingOf(in) == ".asc")
                 return convertCues(in, out);
-            const auto text = converted(files->first, files->second);
+            const auto text = converted(in, out);
             if (!text)
                 return passOn(text.error());
-            return writeFile(files->second, *text);
+            return writeFile(out, *text);
         };
     });
 }

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// zelo reach, fade, gradient: what a fixture can make, and ways through it.
+// zelo reach, fade: what a fixture can make, and ways through it.
 #include "base/file.h"
 #include "base/text.h"
 #include "choices.h"
@@ -7,13 +7,9 @@
 #include "files/ascii_cues.h"
 #include "light/levels.h"
 #include "mix/together.h"
-#include "route/arrangement.h"
 #include "route/fade.h"
-#include "route/gradient.h"
-#include "route/gradient_mix.h"
 
 #include <fmt/format.h>
-#include <map>
 
 namespace zelo::cli {
 
@@ -64,25 +60,6 @@ Done printReach(Context& context, const std::string& fixture, const std::string&
             fmt::print("  {:>6} K  {:.0f} cd\n", w["cct"].get<double>(),
                        w["brightest_cd"].get<double>());
     return {};
-}
-
-struct Way {
-    route::Kind kind;
-    route::Side side;
-};
-
-Result<Way> chooseWay(const std::string& route, const std::string& side_name) {
-    const auto kind = route::kindNamed(route);
-    if (!kind)
-        return fail(
-            ErrorCode::BadValue,
-            ZELO_TEXT("core", "--route {}: expected levels, straight, around, dark or jump"),
-            route);
-    const auto side = route::sideNamed(side_name);
-    if (!side)
-        return fail(ErrorCode::BadValue,
-                    ZELO_TEXT("core", "--side {}: expected short, long, cw or ccw"), side_name);
-    return Way{*kind, *side};
 }
 
 // --- fade ------------------------------------------------------------------------------------
@@ -311,113 +288,6 @@ Done printFade(Context& context, const FadeOptions& o) {
     return {};
 }
 
-// --- gradient --------------------------------------------------------------------------------
-
-struct GradientOptions {
-    std::string fixture, mode;
-    std::vector<std::string> stops;
-    int count = 0;
-    std::string route = "straight";
-    std::string arrange = "forward";
-    std::string side = "short";
-    std::string white = "cct:4300";
-    std::string even = "eye";
-    bool apart = false; // each lamp by the intent alone
-    double floor = 0.8;
-    IntentOptions intent;
-};
-
-// COLOUR[@POS]: a last @ with a number from 0 to 1 is a position, any other belongs to the colour.
-Result<route::Stop> stopFrom(Context& context, const std::string& text) {
-    route::Stop stop;
-    std::string colour = text;
-    if (const auto at = text.rfind('@'); at != std::string::npos)
-        if (const auto pos = toNumber(std::string_view(text).substr(at + 1));
-            pos && *pos >= 0 && *pos <= 1) {
-            stop.position = *pos;
-            colour = text.substr(0, at);
-        }
-    const auto wanted = light::parseColour(colour, context.library);
-    if (!wanted)
-        return passOn(wanted.error());
-    stop.uv = wanted->uv();
-    return stop;
-}
-
-Done printGradient(Context& context, const GradientOptions& o) {
-    auto mixer = chooseFixture(context, o.fixture, o.mode);
-    if (!mixer)
-        return passOn(mixer.error());
-    const auto white = chooseWhite(context, o.white);
-    if (!white)
-        return passOn(white.error());
-    std::vector<route::Stop> stops;
-    for (const auto& text : o.stops) {
-        auto stop = stopFrom(context, text);
-        if (!stop)
-            return passOn(stop.error(), "--stop");
-        stops.push_back(*stop);
-    }
-    route::GradientWish wish;
-    const auto way = chooseWay(o.route, o.side);
-    if (!way)
-        return passOn(way.error());
-    wish.way.kind = way->kind;
-    wish.way.side = way->side;
-    wish.way.floor = o.floor;
-    if (o.even != "eye" && o.even != "place")
-        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--even {}: expected eye or place"),
-                    o.even);
-    wish.even = o.even == "eye" ? route::Even::ToTheEye : route::Even::InPlace;
-    if (o.count < 1 || o.count > route::kMostLaid)
-        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--count {}: must be within 1..{}"),
-                    o.count, route::kMostLaid);
-    wish.white = white->uv();
-    const auto arrangement = route::parseArrangement(o.arrange);
-    if (!arrangement)
-        return passOn(arrangement.error(), "--arrange");
-    const auto mix_wish = wishFrom(o.intent, (*mixer)->type());
-    if (!mix_wish)
-        return passOn(mix_wish.error());
-    const auto places = route::arranged(o.count, *arrangement);
-    const auto gradient = route::spread((*mixer)->hull(), stops, places, wish);
-    if (!gradient)
-        return passOn(gradient.error());
-    Json j;
-    j["lamps"] = Json::array();
-    std::map<double, colour::Uv> by_place; // each once, from end to end
-    for (std::size_t i = 0; i < places.size(); ++i)
-        by_place.emplace(places[i], gradient->colours[i]);
-    std::vector<colour::Uv> colours;
-    for (const auto& [place, uv] : by_place)
-        colours.push_back(uv);
-    const auto mixed = route::mixGradient(
-        **mixer, colours, *mix_wish, o.apart ? route::Choose::EachAlone : route::Choose::Together);
-    for (std::size_t i = 0; i < places.size(); ++i) {
-        const auto& mix = mixed.mixes[static_cast<std::size_t>(
-            std::distance(by_place.begin(), by_place.find(places[i])))];
-        Json lamp{{"position", places[i]}, {"uv", uvJson(gradient->colours[i])}};
-        addParts(lamp, (*mixer)->type(), mix.drives);
-        j["lamps"].push_back(std::move(lamp));
-        if (!context.json)
-            fmt::print("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}{}\n", i + 1, places[i],
-                       gradient->colours[i].u, gradient->colours[i].v,
-                       mix.end == mix::MixEnd::OutOfReach
-                           ? fmt::format("  out of reach by {:.4f}", mix.miss_uv)
-                           : "");
-    }
-    j["largest_drive_step"] = mixed.largest_step;
-    j["evenness"] = gradient->evenness;
-    j["stops"] = gradient->at;
-    j["steps"] = gradient->steps;
-    if (context.json)
-        fmt::print("{}\n", j.dump(1));
-    else
-        fmt::print("evenness {:.2f}, largest drive step {:.3f}\n", gradient->evenness,
-                   mixed.largest_step);
-    return {};
-}
-
 } // namespace
 
 void addRoutes(CLI::App& app, Context& context) {
@@ -458,34 +328,6 @@ void addRoutes(CLI::App& app, Context& context) {
     fade->add_flag("--json", context.json, "JSON on stdout");
     fade->callback(
         [&context, f] { context.run = [&context, f] { return printFade(context, *f); }; });
-
-    auto* gradient = app.add_subcommand("gradient", "spread colours over lamps");
-    auto g = std::make_shared<GradientOptions>();
-    gradient->add_option("FIXTURE", g->fixture, "fixture type")->required();
-    gradient->add_option("--count", g->count, "lamps")->required();
-    gradient->add_option("--stop", g->stops, "COLOUR[@POS], two or more times")->required();
-    gradient->add_option("--mode", g->mode, "mode of the fixture (the first)");
-    gradient->add_option("--route", g->route, "straight, around or jump")->capture_default_str();
-    gradient->add_option("--floor", g->floor, "saturation floor of around")->capture_default_str();
-    gradient->add_option("--side", g->side, "short, long, cw or ccw")->capture_default_str();
-    gradient->add_option("--even", g->even, "eye or place: in what the steps are even")
-        ->capture_default_str();
-    gradient->add_flag("--apart", g->apart,
-                       "each lamp by the intent alone, not all together along the gradient");
-    gradient->add_option("--white", g->white, "white point")->capture_default_str();
-    gradient
-        ->add_option("--arrange", g->arrange,
-                     "forward, reverse, from-middle, to-middle, to-and-fro:PASSES, "
-                     "shuffled:SEED, mirrored, blocks:N, repeated:N, with commas between; "
-                     "+OFFSET turns it along the lamps")
-        ->capture_default_str();
-    addIntentOptions(*gradient, g->intent);
-    gradient->add_option("--book", context.books, "another swatch book");
-    gradient->add_option("--show", context.show,
-                         "the show of palette:NAME and of its own fixture types");
-    gradient->add_flag("--json", context.json, "JSON on stdout");
-    gradient->callback(
-        [&context, g] { context.run = [&context, g] { return printGradient(context, *g); }; });
 }
 
 } // namespace zelo::cli

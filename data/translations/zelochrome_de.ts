@@ -842,10 +842,6 @@
         <translation>fehlt: eine Farbe wie &quot;gel:214@3200&quot;</translation>
     </message>
     <message>
-        <source>expected a number within -1..1</source>
-        <translation>erwartet eine Zahl in -1..1</translation>
-    </message>
-    <message>
         <source>{}: {}; taken for the colour kept with it</source>
         <translation>{}: {}; genommen wird die damit bewahrte Farbe</translation>
     </message>
@@ -2170,8 +2166,124 @@
         <translation>Stelle {}: muss in 0..1 liegen</translation>
     </message>
     <message>
-        <source>a gradient goes straight, around or by a jump, not by {}</source>
-        <translation>ein Verlauf geht gerade, herum oder mit einem Sprung, nicht als {}</translation>
+        <source>expected two numbers within -1..1</source>
+        <translation>erwartet: zwei Zahlen von -1 bis 1</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos;: expected one of {}</source>
+        <translation>&apos;{}&apos;: erwartet: eines von {}</translation>
+    </message>
+    <message>
+        <source>expected the id of a fixture, each once</source>
+        <translation>erwartet: die id eines Scheinwerfers, jede einmal</translation>
+    </message>
+    <message>
+        <source>{}: follows gradient {}, which is not there: {}</source>
+        <translation>{}: folgt dem Verlauf {}, den es nicht gibt: {}</translation>
+    </message>
+    <message>
+        <source>it stays as it was</source>
+        <translation>bleibt, wie es war</translation>
+    </message>
+    <message>
+        <source>left out</source>
+        <translation>ausgelassen</translation>
+    </message>
+    <message>
+        <source>{}: there is no such one in layings</source>
+        <translation>{}: gibt es in layings nicht</translation>
+    </message>
+    <message>
+        <source>stands alone: no colour or intensity beside it</source>
+        <translation>steht allein: keine Farbe oder Intensität daneben</translation>
+    </message>
+    <message>
+        <source>{}: it goes straight</source>
+        <translation>{}: er geht gerade</translation>
+    </message>
+    <message>
+        <source>these types share no reach: each goes in its own</source>
+        <translation>diese Typen haben keinen gemeinsamen Umfang: jeder geht in seinem</translation>
+    </message>
+    <message>
+        <source>its place in gradient &apos;{}&apos;, held in hand</source>
+        <translation>ihr Platz im Verlauf &apos;{}&apos;, in der Hand</translation>
+    </message>
+    <message>
+        <source>its place in gradient &apos;{}&apos;, in the look</source>
+        <translation>ihr Platz im Verlauf &apos;{}&apos;, im Look</translation>
+    </message>
+    <message>
+        <source>its place in a gradient, held in hand</source>
+        <translation>ihr Platz in einem Verlauf, in der Hand</translation>
+    </message>
+    <message>
+        <source>its place in a gradient, in the look</source>
+        <translation>ihr Platz in einem Verlauf, im Look</translation>
+    </message>
+    <message>
+        <source>levels are another way on each fixture type: expected straight, around, dark or jump</source>
+        <translation>Pegel sind auf jedem Typ ein anderer Weg: erwartet: straight, around, dark oder jump</translation>
+    </message>
+    <message>
+        <source>way {}: {} points at most</source>
+        <translation>Weg {}: höchstens {} Punkte</translation>
+    </message>
+    <message>
+        <source>way {}: floor, share and points must be within 0..1</source>
+        <translation>Weg {}: Grenze, Anteil und Punkte müssen von 0 bis 1 sein</translation>
+    </message>
+    <message>
+        <source>a gradient has {} stops at most</source>
+        <translation>ein Verlauf hat höchstens {} Stopps</translation>
+    </message>
+    <message>
+        <source>stop {}: its u&apos;v&apos; must be within -1..1</source>
+        <translation>Stopp {}: sein u&apos;v&apos; muss von -1 bis 1 sein</translation>
+    </message>
+    <message>
+        <source>{} stops of intensity: a gradient needs at least two</source>
+        <translation>{} Stopps der Intensität: ein Verlauf braucht mindestens zwei</translation>
+    </message>
+    <message>
+        <source>intensity {}: must be within 0..1</source>
+        <translation>Intensität {}: muss von 0 bis 1 sein</translation>
+    </message>
+    <message>
+        <source>{}: must be within 1..{}</source>
+        <translation>{}: muss von 1 bis {} sein</translation>
+    </message>
+    <message>
+        <source>offset and give-up must be within 0..1</source>
+        <translation>Versatz und Verzicht müssen von 0 bis 1 sein</translation>
+    </message>
+    <message>
+        <source>the line of a gradient lies beyond the plan</source>
+        <translation>die Linie eines Verlaufs liegt außerhalb des Plans</translation>
+    </message>
+    <message>
+        <source>a gradient names {} emitters at most</source>
+        <translation>ein Verlauf nennt höchstens {} Emitter</translation>
+    </message>
+    <message>
+        <source>stops whose palette is not there stay as they were: {}</source>
+        <translation>Stopps, deren Palette es nicht gibt, bleiben, wie sie waren: {}</translation>
+    </message>
+    <message>
+        <source>palette &apos;{}&apos;: is a gradient, or has a colour or an intensity, not both</source>
+        <translation>Palette &apos;{}&apos;: ist ein Verlauf oder hat Farbe oder Intensität, nicht beides</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos; is a gradient, &apos;{}&apos; is not: they do not merge</source>
+        <translation>&apos;{}&apos; ist ein Verlauf, &apos;{}&apos; nicht: sie lassen sich nicht vereinen</translation>
+    </message>
+    <message>
+        <source>no gradient to keep</source>
+        <translation>kein Verlauf, der zu behalten wäre</translation>
+    </message>
+    <message>
+        <source>no gradient with id {}</source>
+        <translation>kein Verlauf mit der id {}</translation>
     </message>
 </context>
 <context>

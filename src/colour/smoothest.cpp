@@ -37,50 +37,97 @@ NodeXyz nodeXyz(const Spectrum& lamp) {
     return m;
 }
 
-// Σ (s[i+1] - s[i])² as a matrix, with a breath of ridge so that dark ends are unique.
-Eigen::MatrixXd slopeMatrix() {
-    Eigen::MatrixXd h = 1e-9 * Eigen::MatrixXd::Identity(kNodes, kNodes);
-    for (int i = 0; i + 1 < kNodes; ++i) {
-        h(i, i) += 1;
-        h(i + 1, i + 1) += 1;
-        h(i, i + 1) -= 1;
-        h(i + 1, i) -= 1;
-    }
-    return h;
+// Σ (s[i+1] - s[i])² as a matrix, with a breath of ridge so that dark ends are unique: it has a
+// diagonal and its two neighbours.
+constexpr double kRidge = 1e-9;
+double slopeDiagonal(int node) {
+    return kRidge + (node == 0 || node == kNodes - 1 ? 1 : 2);
 }
+Eigen::VectorXd slopes(const Eigen::VectorXd& s) {
+    Eigen::VectorXd all(kNodes);
+    for (int i = 0; i < kNodes; ++i)
+        all[i] = slopeDiagonal(i) * s[i] - (i > 0 ? s[i - 1] : 0) - (i + 1 < kNodes ? s[i + 1] : 0);
+    return all;
+}
+
+// The least slope with A s = target and the held nodes at 0, and what each row of A costs:
+// H s + Aᵀ λ = 0 on the free nodes. The three rows are eliminated, the rest is solved along the
+// nodes; what that loses where no node is held (H is all but singular then) comes back by
+// refinement.
+class FreeNodes {
+public:
+    FreeNodes(const NodeXyz& A, const std::vector<char>& held) {
+        for (int i = 0; i < kNodes; ++i)
+            if (!held[static_cast<std::size_t>(i)])
+                nodes_.push_back(i);
+        const auto n = static_cast<int>(nodes_.size());
+        rows_.resize(3, n);
+        lower_ = pivot_ = Eigen::VectorXd::Zero(n);
+        for (int k = 0; k < n; ++k) {
+            const int node = nodes_[static_cast<std::size_t>(k)];
+            rows_.col(k) = A.col(node);
+            const bool beside = k > 0 && nodes_[static_cast<std::size_t>(k) - 1] == node - 1;
+            lower_[k] = beside ? -1 / pivot_[k - 1] : 0;
+            pivot_[k] = slopeDiagonal(node) - (beside ? 1 / pivot_[k - 1] : 0);
+        }
+        columns_.resize(n, 3);
+        for (int c = 0; c < 3; ++c)
+            columns_.col(c) = along(rows_.row(c).transpose());
+        small_ = (rows_ * columns_).fullPivLu();
+    }
+    int size() const { return static_cast<int>(nodes_.size()); }
+    // False when it has no finite answer.
+    bool solve(const Eigen::Vector3d& target, Eigen::VectorXd& s, Eigen::Vector3d& cost) const {
+        constexpr int kRefinements = 3;
+        Eigen::VectorXd x = Eigen::VectorXd::Zero(size());
+        cost.setZero();
+        s = Eigen::VectorXd::Zero(kNodes);
+        for (int round = 0; round <= kRefinements; ++round) {
+            const Eigen::VectorXd bent = slopes(s);
+            Eigen::VectorXd left(size());
+            for (int k = 0; k < size(); ++k)
+                left[k] = -bent[nodes_[static_cast<std::size_t>(k)]];
+            left -= rows_.transpose() * cost;
+            const Eigen::VectorXd straight = along(left);
+            const Eigen::Vector3d more = small_.solve(rows_ * straight - (target - rows_ * x));
+            cost += more;
+            x += straight - columns_ * more;
+            if (!x.allFinite())
+                return false;
+            for (int k = 0; k < size(); ++k)
+                s[nodes_[static_cast<std::size_t>(k)]] = x[k];
+        }
+        return true;
+    }
+
+private:
+    Eigen::VectorXd along(Eigen::VectorXd b) const { // of H on the free nodes
+        for (int k = 1; k < size(); ++k)
+            b[k] -= lower_[k] * b[k - 1];
+        for (int k = size() - 1; k >= 0; --k)
+            b[k] = b[k] / pivot_[k] - (k + 1 < size() ? lower_[k + 1] * b[k + 1] : 0);
+        return b;
+    }
+    std::vector<int> nodes_;
+    Eigen::Matrix<double, 3, Eigen::Dynamic> rows_;
+    Eigen::VectorXd lower_, pivot_;                    // H = L D Lᵀ
+    Eigen::Matrix<double, Eigen::Dynamic, 3> columns_; // H⁻¹ Aᵀ
+    Eigen::FullPivLU<Eigen::Matrix3d> small_;
+};
 
 // Non-negative, least squared slope, and A of it is the target's colour at Y = 1.
 std::optional<Grid> smoothest(const NodeXyz& A, const Xyz& xyz) {
     if (!(xyz.Y > 0))
         return std::nullopt;
-    static const Eigen::MatrixXd H = slopeMatrix();
     const Eigen::Vector3d target = Eigen::Vector3d(xyz.X, xyz.Y, xyz.Z) / xyz.Y;
 
     std::vector<char> held(kNodes, 0); // nodes held at 0
     Eigen::VectorXd s = Eigen::VectorXd::Zero(kNodes);
     for (int round = 0; round < 4 * kNodes; ++round) {
-        std::vector<int> free;
-        for (int i = 0; i < kNodes; ++i)
-            if (!held[static_cast<std::size_t>(i)])
-                free.push_back(i);
-        const int n = static_cast<int>(free.size());
-        if (n < 3)
+        const FreeNodes free(A, held);
+        Eigen::Vector3d cost;
+        if (free.size() < 3 || !free.solve(target, s, cost))
             return std::nullopt;
-        Eigen::MatrixXd kkt = Eigen::MatrixXd::Zero(n + 3, n + 3);
-        for (int i = 0; i < n; ++i) {
-            for (int j = 0; j < n; ++j)
-                kkt(i, j) = H(free[static_cast<std::size_t>(i)], free[static_cast<std::size_t>(j)]);
-            for (int c = 0; c < 3; ++c)
-                kkt(i, n + c) = kkt(n + c, i) = A(c, free[static_cast<std::size_t>(i)]);
-        }
-        Eigen::VectorXd rhs = Eigen::VectorXd::Zero(n + 3);
-        rhs.tail(3) = target;
-        const Eigen::VectorXd x = kkt.partialPivLu().solve(rhs);
-        if (!x.allFinite())
-            return std::nullopt;
-        s.setZero();
-        for (int i = 0; i < n; ++i)
-            s[free[static_cast<std::size_t>(i)]] = x[i];
         const double scale = std::max(1e-300, s.cwiseAbs().maxCoeff());
         bool clipped = false;
         for (int i = 0; i < kNodes; ++i)
@@ -91,7 +138,7 @@ std::optional<Grid> smoothest(const NodeXyz& A, const Xyz& xyz) {
         if (clipped)
             continue;
         // Let go of the held node that the slope pulls up most, if any.
-        const Eigen::VectorXd pull = H * s + A.transpose() * x.tail(3);
+        const Eigen::VectorXd pull = slopes(s) + A.transpose() * cost;
         int worst = -1;
         double least = -1e-9 * scale;
         for (int i = 0; i < kNodes; ++i)

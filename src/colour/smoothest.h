@@ -12,7 +12,7 @@ namespace zelo::colour {
 // The smoothest light that has this colour: non-negative, least squared slope, exact XYZ under
 // CIE 1931 (design: §6). Piecewise linear over 5 nm nodes; a small quadratic program, solved by
 // an active set. No value when no light has this colour (outside the spectral locus).
-// Cost: about a millisecond.
+// Cost: some ten microseconds.
 std::optional<Spectrum> smoothestSpectrum(const Xyz& xyz);
 
 // The same for a lamp's light: it goes through the smoothest filter that makes it this colour, so

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/recovery_file.h"
 
+#include "files/detail/colour_parts.h"
 #include "files/detail/json_object.h"
 #include "files/detail/show_parts.h"
 #include "show/limits.h"

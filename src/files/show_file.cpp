@@ -2,6 +2,7 @@
 #include "files/show_file.h"
 
 #include "base/file.h"
+#include "files/detail/colour_parts.h"
 #include "files/detail/show_parts.h"
 #include "light/frame.h"
 #include "show/edits.h"
@@ -162,6 +163,7 @@ Result<OpenedShow> parseShow(std::string_view text) {
     readGroups(top, to);
     readPalettes(top, to);
     readColours(top, to);
+    readLayings(top, to);
     readLooks(top, to);
     readStage(top, to);
     readMeasured(top, to);
@@ -280,11 +282,13 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
     text.list("fixtures", show.fixtures, [](const auto& e) { return fixtureJson(*e.second); });
     text.list("groups", show.groups, [](const auto& e) { return groupJson(*e.second); });
     text.list("palettes", show.palettes, [](const auto& e) { return paletteJson(*e.second); });
-    ColourTable colours;
-    text.list("looks", show.looks, [&](const auto& e) { return lookText(*e.second, colours); });
-    text.list("standing", valuesText(show.standing, colours), same);
-    text.list("hand", valuesText(hand, colours), same);
-    text.list("colours", colours.all(), same);
+    Tables tables;
+    text.list("looks", show.looks, [&](const auto& e) { return lookText(*e.second, tables); });
+    text.list("standing", valuesText(show.standing, tables), same);
+    text.list("hand", valuesText(hand, tables), same);
+    text.list("colours", tables.colours.all(), same);
+    if (!tables.layings.all().empty())
+        text.list("layings", tables.layings.all(), same);
     if (show.stage)
         text.member("stage", stageJson(*show.stage));
     text.list("measured", show.measured, [](const auto& e) { return measuredJson(*e.second); });

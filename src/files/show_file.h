@@ -12,7 +12,7 @@
 
 namespace zelo::files {
 
-inline constexpr int kShowVersion = 3; // 1 and 2 are read too: docs/show-file.md
+inline constexpr int kShowVersion = 4; // 1 to 3 are read too: docs/show-file.md
 
 struct OpenedShow {
     show::ShowPtr show;

@@ -143,6 +143,10 @@ Mixer::~Mixer() = default;
 Mixer::Mixer(Mixer&&) noexcept = default;
 Mixer& Mixer::operator=(Mixer&&) noexcept = default;
 
+bool Mixer::slotsAlone() const {
+    return sampled_ && sampled_->slotsAlone();
+}
+
 Xyz Mixer::xyzOf(const Drives& drives) const {
     if (sampled_)
         return sampled_->xyzOf(drives);

@@ -84,6 +84,7 @@ public:
     const light::Mode& mode() const { return *mode_; }
     const std::vector<colour::Xyz>& emitters() const { return xyz_; } // XYZ at full
     bool additive() const { return !sampled_; }                       // emitters make the colour
+    bool slotsAlone() const; // wheels or scrollers do: there is no way from one slot to the next
     // Reach: counter-clockwise hull of the chromaticities; empty when nothing shines. Of flags and
     // wheels it is the convex hull of samples: a colour inside may still be missed a little.
     const std::vector<colour::Uv>& hull() const { return hull_; }

@@ -20,6 +20,25 @@ std::vector<colour::Uv> commonReach(std::span<const Mixer* const> mixers) {
     return reach;
 }
 
+namespace {
+
+colour::Uv aHairInside(const std::vector<colour::Uv>& reach, const colour::Uv& target) {
+    colour::Uv middle;
+    for (const auto& p : reach)
+        middle = middle + 1.0 / static_cast<double>(reach.size()) * p;
+    const auto inward = middle - target;
+    const double far = std::hypot(inward.u, inward.v);
+    return target + std::min(1.0, far > 0 ? kInward / far : 0) * inward;
+}
+
+} // namespace
+
+colour::Uv intoReach(const std::vector<colour::Uv>& reach, const colour::Uv& uv) {
+    ZELO_ASSERT(reach.size() >= 3);
+    const HullPoint near = nearestOnHull(reach, uv);
+    return near.distance > 0 ? aHairInside(reach, near.at) : uv;
+}
+
 Together together(std::span<const Mixer* const> mixers, const light::Wanted& wanted,
                   const TogetherWish& wish) {
     ZELO_ASSERT(!mixers.empty() && wish.mix.keep_out.empty() && wish.mix.pins.empty());
@@ -30,15 +49,10 @@ Together together(std::span<const Mixer* const> mixers, const light::Wanted& wan
     if (reach.size() >= 3) {
         const HullPoint near = nearestOnHull(reach, all.uv);
         if (near.distance > 0) {
-            colour::Uv middle;
-            for (const auto& p : reach)
-                middle = middle + 1.0 / static_cast<double>(reach.size()) * p;
             auto target = near.at;
             if (wish.mix.nearest == Nearest::Hue)
                 target = entersHull(reach, all.uv, wish.mix.white).value_or(target);
-            const auto inward = middle - target;
-            const double far = std::hypot(inward.u, inward.v);
-            target = target + std::min(1.0, far > 0 ? kInward / far : 0) * inward;
+            target = aHairInside(reach, target);
             all.moved_uv = colour::distance(target, all.uv);
             all.uv = target;
             asked.xyz = colour::toXyz(target); // no longer the light of the spectrum

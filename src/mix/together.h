@@ -11,6 +11,9 @@ namespace zelo::mix {
 // What all of them can show: the part of u'v' that their reaches share; empty when there is none.
 std::vector<colour::Uv> commonReach(std::span<const Mixer* const> mixers);
 
+// `uv` where it lies in the reach; else the nearest in it, a hair inside. Requires three corners.
+colour::Uv intoReach(const std::vector<colour::Uv>& reach, const colour::Uv& uv);
+
 struct TogetherWish {
     MixWish mix;         // keep-outs and pins are by part and so must be empty
     bool common = false; // out of the common reach: all take its nearest colour, so that they agree

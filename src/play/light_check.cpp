@@ -57,8 +57,14 @@ CheckLink patchLink(const show::Show& show, const show::Fixture& f, const StageL
 }
 
 // Who says a value: "held in hand", "palette 'embers', in the look", …
-Sentence source(const show::Show& show, bool by_hand, show::PaletteId palette) {
+Sentence source(const show::Show& show, bool by_hand, show::PaletteId palette, bool laid) {
     const show::Palette* p = palette ? show.palette(palette) : nullptr;
+    if (laid && p)
+        return by_hand ? say(ZELO_TEXT("core", "its place in gradient '{}', held in hand"), p->name)
+                       : say(ZELO_TEXT("core", "its place in gradient '{}', in the look"), p->name);
+    if (laid)
+        return by_hand ? say(ZELO_TEXT("core", "its place in a gradient, held in hand"))
+                       : say(ZELO_TEXT("core", "its place in a gradient, in the look"));
     if (p)
         return by_hand ? say(ZELO_TEXT("core", "palette '{}', held in hand"), p->name)
                        : say(ZELO_TEXT("core", "palette '{}', in the look"), p->name);
@@ -73,7 +79,7 @@ CheckLink intensityLink(const show::Show& show, const show::Values& hand, const 
         return {State::Stops, intensityName(), say(ZELO_TEXT("core", "not set"))};
     return {*value.intensity > 0 ? State::Good : State::Stops, intensityName(),
             say(ZELO_TEXT("core", "{:.0f} %, {}"), 100 * std::max(0.0, *value.intensity),
-                source(show, by_hand, value.intensity_from))};
+                source(show, by_hand, value.intensity_from, value.intensity_laid))};
 }
 
 CheckLink colourLink(const show::Show& show, const show::Values& hand, const show::Shown& value,
@@ -95,7 +101,7 @@ CheckLink colourLink(const show::Show& show, const show::Values& hand, const sho
                 say(ZELO_TEXT("core", "none asked for: it rests at home"))};
     const Sentence said =
         say(ZELO_TEXT("core", "{}, {}"), light::inWords(lamp.colour->wanted.asked),
-            source(show, by_hand, value.colour_from));
+            source(show, by_hand, value.colour_from, value.colour_laid));
     if (!lamp.colour->trouble.empty())
         return {State::Mind, colourName(),
                 say(ZELO_TEXT("core", "{}; {}"), said, lamp.colour->trouble)};
@@ -170,7 +176,7 @@ Result<std::vector<CheckLink>> lightCheck(const Stage& stage, show::FixtureId id
     const StageLamp* lamp = stage.lamp(id);
     if (!f || !lamp)
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"), id.value);
-    const show::Shown value = show::shownValue(stage.show(), *stage.state.hand, id);
+    const show::Shown& value = lamp->told;
     std::vector<CheckLink> links{patchLink(stage.show(), *f, *lamp, slots_of),
                                  intensityLink(stage.show(), *stage.state.hand, value, id)};
     if (lamp->mixer) {

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/mixes.h"
 
+#include "light/levels.h"
 #include "light/type_edit.h"
+#include "play/laid.h"
 
 #include <algorithm>
 
@@ -11,6 +13,9 @@ namespace {
 
 // A dragged target passes through many colours: the cache is emptied before it grows without end.
 constexpr std::size_t kMostCached = 20'000;
+constexpr std::size_t kMostLaid = 64;
+
+} // namespace
 
 mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wish) {
     mix::MixWish m;
@@ -27,6 +32,19 @@ mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wis
     }
     return m;
 }
+
+light::Drives homeDrives(const mix::Mixer& mixer, const show::Fixture& fixture) {
+    light::Drives drives = mixer.type().ready(mixer.mode());
+    for (const light::Channel& c : mixer.mode().channels)
+        if (c.role == light::Role::Part)
+            drives[c.part] = light::driveOf(c, c.home);
+    for (const auto& [name, drive] : fixture.home)
+        if (const auto part = mixer.type().partNamed(name))
+            drives[*part] = drive;
+    return drives;
+}
+
+namespace {
 
 // Mixer and light by their places, which the cached mix keeps from being used again.
 std::string keyOf(const mix::Mixer& mixer, const light::Wanted* light, const show::ColourWish& wish,
@@ -156,6 +174,48 @@ std::shared_ptr<const MixedColour> Mixes::mixed(const Sources& from,
         mixed_.clear();
     mixed_[key] = shared;
     return shared;
+}
+
+namespace {
+
+// What a laying is worked out from, beside the light sources and the white.
+std::vector<std::shared_ptr<const void>> partsOf(const show::Show& show,
+                                                 const show::Laying& laying) {
+    std::vector<std::shared_ptr<const void>> parts;
+    const show::Gradient* g = show::gradientOf(show, laying);
+    if (!laying.own)
+        parts.push_back(show.palettes.item(laying.palette));
+    if (g)
+        for (const show::GradientStop& stop : g->stops)
+            if (const auto palette = stop.colour.palette())
+                parts.push_back(show.palettes.item(palette));
+    for (const show::FixtureId id : laying.lamps)
+        parts.push_back(show.fixtures.item(id));
+    return parts;
+}
+
+} // namespace
+
+std::shared_ptr<const LaidOut> Mixes::laid(const Sources& from, const show::Show& show,
+                                           const show::LayingPtr& laying) {
+    auto parts = partsOf(show, *laying);
+    {
+        const std::lock_guard lock(mutex_);
+        const auto known = std::find_if(laid_.rbegin(), laid_.rend(), [&](const Laid& l) {
+            return l.laying == laying && l.version == from.version() &&
+                   l.white_cct_k == show.white_cct_k && l.parts == parts;
+        });
+        if (known != laid_.rend()) {
+            std::rotate(laid_.rbegin(), known, std::next(known));
+            return laid_.back().out;
+        }
+    }
+    auto out = std::make_shared<const LaidOut>(layOut(show, *laying, from, *this));
+    const std::lock_guard lock(mutex_);
+    if (laid_.size() >= kMostLaid)
+        laid_.erase(laid_.begin());
+    laid_.push_back({laying, std::move(parts), show.white_cct_k, from.version(), out});
+    return out;
 }
 
 } // namespace zelo::play

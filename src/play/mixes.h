@@ -32,6 +32,14 @@ struct MixedColour {
     Sentence trouble; // why the colour is not to be had as asked, in one line; empty when it is
 };
 
+struct LaidOut;
+
+// The wish for a colour on this type: keep-outs and pins by their names there.
+mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wish);
+
+// Of its parts where no colour is asked for.
+light::Drives homeDrives(const mix::Mixer& mixer, const show::Fixture& fixture);
+
 class Mixes {
 public:
     // Null when there is no such type or mode. After a type was changed it is a new one. Made
@@ -55,6 +63,11 @@ public:
                                              const show::ColourWish& wish,
                                              const colour::Uv& off = {0, 0});
 
+    // A gradient over its lamps (play/laid.h); the same one as long as nothing of it changed. Never
+    // null.
+    std::shared_ptr<const LaidOut> laid(const Sources& from, const show::Show& show,
+                                        const show::LayingPtr& laying);
+
 private:
     std::mutex mutex_; // held to look up and to put in, never to compute
     std::map<std::pair<std::string, std::string>, std::shared_ptr<const mix::Mixer>> mixers_;
@@ -70,6 +83,14 @@ private:
     };
     std::map<light::Asked, Read> wanted_;
     std::map<std::string, std::shared_ptr<const MixedColour>> mixed_;
+    struct Laid { // and all that it came from
+        show::LayingPtr laying;
+        std::vector<std::shared_ptr<const void>> parts;
+        double white_cct_k = 0;
+        std::uint64_t version = 0; // of the sources
+        std::shared_ptr<const LaidOut> out;
+    };
+    std::vector<Laid> laid_; // the last one that was asked for at the end
 };
 
 } // namespace zelo::play

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/stage.h"
 
+#include "play/laid.h"
+
 #include <algorithm>
 
 namespace zelo::play {
@@ -31,18 +33,6 @@ const char* words(DarkWhy why) {
 
 namespace {
 
-// Where no colour is asked for, parts rest at home.
-Drives homeDrives(const mix::Mixer& mixer, const show::Fixture& fixture) {
-    Drives drives = mixer.type().ready(mixer.mode());
-    for (const light::Channel& c : mixer.mode().channels)
-        if (c.role == light::Role::Part)
-            drives[c.part] = light::driveOf(c, c.home);
-    for (const auto& [name, drive] : fixture.home)
-        if (const auto part = mixer.type().partNamed(name))
-            drives[*part] = drive;
-    return drives;
-}
-
 DarkWhy whyDark(const StageLamp& lamp, const show::Shown& value, const Controls& controls) {
     if (controls.dark)
         return DarkWhy::Blackout;
@@ -55,19 +45,58 @@ DarkWhy whyDark(const StageLamp& lamp, const show::Shown& value, const Controls&
     return lamp.sent.xyz.Y > 0 ? DarkWhy::None : DarkWhy::Emitters;
 }
 
+// The gradients over the lamps of one stage, each laid out once.
+class Gradients {
+public:
+    Gradients(const show::Show& show, const Sources& from, Mixes& mixes)
+        : show_(show), from_(from), mixes_(mixes) {}
+    // Null when the value is in none.
+    template <class Value>
+    const LaidLamp* lamp(const std::optional<Value>& value, show::FixtureId id) const {
+        const show::LayingPtr* laying = value ? value->laying() : nullptr;
+        if (!laying)
+            return nullptr;
+        auto& by_id = laid_[laying->get()];
+        if (!by_id.out) {
+            by_id.out = mixes_.laid(from_, show_, *laying);
+            for (const LaidLamp& one : by_id.out->lamps)
+                by_id.lamps.emplace(one.id, &one);
+        }
+        const auto it = by_id.lamps.find(id);
+        return it == by_id.lamps.end() ? nullptr : it->second;
+    }
+
+private:
+    struct ById {
+        std::shared_ptr<const LaidOut> out;
+        std::map<show::FixtureId, const LaidLamp*> lamps;
+    };
+    const show::Show& show_;
+    const Sources& from_;
+    Mixes& mixes_;
+    mutable std::map<const show::Laying*, ById> laid_;
+};
+
 StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::Fixture& fixture,
-                 const Controls& controls, const Sources& from, Mixes& mixes) {
+                 const Controls& controls, const Sources& from, Mixes& mixes,
+                 const Gradients& laid) {
     StageLamp lamp;
     lamp.id = fixture.id;
     lamp.in_hand = hand.contains(fixture.id);
-    const show::Shown value = show::shownValue(show, hand, fixture.id);
-    lamp.intensity = value.intensity.value_or(0);
+    const show::Value source = show::valueOf(show, hand, fixture.id);
+    show::Shown& value = lamp.told;
+    value = show::followed(show, source);
+    const LaidLamp* laid_colour = laid.lamp(source.colour, fixture.id);
+    tell(value, laid_colour, laid.lamp(source.intensity, fixture.id));
+    lamp.intensity = value.intensity.value_or(0) * (laid_colour ? laid_colour->dim : 1);
     lamp.mixer = mixes.mixerOf(from, fixture);
     if (!lamp.mixer) {
         lamp.dark = DarkWhy::NoType;
         return lamp;
     }
-    if (value.colour)
+    if (laid_colour)
+        lamp.colour = laid_colour->colour;
+    else if (value.colour)
         lamp.colour =
             mixes.mixed(from, lamp.mixer, *value.colour,
                         fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
@@ -103,8 +132,10 @@ Stage computeStage(const show::State& state, const Controls& controls, const Sou
                    Mixes& mixes) {
     Stage stage{state, controls, {}};
     stage.lamps.reserve(state.show->fixtures.size());
+    const Gradients laid(*state.show, from, mixes);
     for (const auto& [id, fixture] : state.show->fixtures)
-        stage.lamps.push_back(lampOf(*state.show, *state.hand, *fixture, controls, from, mixes));
+        stage.lamps.push_back(
+            lampOf(*state.show, *state.hand, *fixture, controls, from, mixes, laid));
     return stage;
 }
 

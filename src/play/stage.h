@@ -37,6 +37,7 @@ struct StageLamp {
     light::Drives drives; // of the emitters before intensity: mixed, by hand, or at home
     bool by_hand = false; // some drives are set by hand, not mixed
     bool in_hand = false;
+    show::Shown told;     // palettes followed, gradients laid out
     double intensity = 0; // 0..1, before the master
     mix::Sent sent;       // rounded, master and blackout in it
     DarkWhy dark = DarkWhy::None;

@@ -33,6 +33,7 @@ struct Arrangement {
     int block = 1;     // lamps that share a place
     int repeats = 1;   // each is the whole gradient
     double offset = 0; // share of the lamps
+    friend bool operator==(const Arrangement&, const Arrangement&) = default;
 };
 
 // "forward", "reverse", "from-middle", "to-middle", "to-and-fro[:PASSES]", "shuffled[:SEED]", and

@@ -22,13 +22,13 @@ struct Standing {
     std::vector<char> by_hand;
 };
 
-Result<Standing> standing(const std::vector<Stop>& stops) {
-    const std::size_t n = stops.size();
+Result<Standing> standing(const std::vector<std::optional<double>>& positions) {
+    const std::size_t n = positions.size();
     Standing all{std::vector<double>(n), std::vector<char>(n, 0)};
     std::size_t before = 0; // the last one that stands
     double last = 0;
     for (std::size_t i = 0; i < n; ++i) {
-        const auto& placed = stops[i].position;
+        const auto& placed = positions[i];
         if (!placed && i != 0 && i + 1 != n)
             continue;
         const double here = placed.value_or(i == 0 ? 0 : 1);
@@ -83,13 +83,47 @@ double stepFrom(const Stretch& s, double x, double chord) {
         ++i;
     if (i >= s.lab.size())
         return static_cast<double>(s.lab.size() - 1);
-    double low = std::max(x, static_cast<double>(i - 1));
-    double high = static_cast<double>(i);
-    for (int k = 0; k < 20; ++k) {
-        const double mid = (low + high) / 2;
-        (distance(s.labAt(mid), here) < chord ? low : high) = mid;
+    // Where the line to point i leaves the ball about `here`.
+    const double low = std::max(x, static_cast<double>(i - 1));
+    const Oklab from = s.labAt(low);
+    const Oklab& to = s.lab[i];
+    const Oklab out{from.L - here.L, from.a - here.a, from.b - here.b};
+    const Oklab on{to.L - from.L, to.a - from.a, to.b - from.b};
+    const double on_on = on.L * on.L + on.a * on.a + on.b * on.b;
+    const double out_on = out.L * on.L + out.a * on.a + out.b * on.b;
+    const double missing = chord * chord - (out.L * out.L + out.a * out.a + out.b * out.b);
+    if (!(on_on > 0))
+        return static_cast<double>(i);
+    const double part =
+        (std::sqrt(std::max(0.0, out_on * out_on + on_on * missing)) - out_on) / on_on;
+    return low + std::clamp(part, 0.0, 1.0) * (static_cast<double>(i) - low);
+}
+
+// Where along low..high, which lie beside one another, the way to `before` is to the way to `after`
+// as `gap_before` is to `gap_after`.
+double balanced(const Stretch& s, double low, double high, double gap_before, double gap_after) {
+    constexpr double kClose = 1e-4; // of a step
+    const Oklab before = s.labAt(low);
+    const Oklab after = s.labAt(high);
+    const double close = kClose * (high - low);
+    const auto over = [&](double x) {
+        const Oklab here = s.labAt(x);
+        return distance(before, here) * gap_after - distance(here, after) * gap_before;
+    };
+    double f_low = -distance(before, after) * gap_before;
+    double f_high = distance(before, after) * gap_after;
+    int side = 0;
+    for (int k = 0; k < 20 && high - low > close && f_high > f_low; ++k) { // Illinois
+        const double x = (low * f_high - high * f_low) / (f_high - f_low);
+        const double f = over(x);
+        if (std::abs(f) <= kClose * std::max(f_high, -f_low))
+            return x;
+        (f < 0 ? low : high) = x;
+        (f < 0 ? f_low : f_high) = f;
+        if (const int now = f < 0 ? -1 : 1; std::exchange(side, now) == now)
+            (f < 0 ? f_high : f_low) /= 2;
     }
-    return high;
+    return (low + high) / 2;
 }
 
 // Smallest / largest chord for its gap, of places that begin at 0; the last gap leads to the end.
@@ -119,17 +153,7 @@ void evenOut(const Stretch& s, const std::vector<double>& gaps, std::vector<doub
         for (std::size_t k = 1; k < at.size(); ++k) {
             const double next =
                 k + 1 < at.size() ? at[k + 1] : static_cast<double>(s.lab.size() - 1);
-            const Oklab before = s.labAt(at[k - 1]);
-            const Oklab after = s.labAt(next);
-            double low = at[k - 1];
-            double high = next;
-            for (int step = 0; step < 20; ++step) {
-                const double mid = (low + high) / 2;
-                const Oklab here = s.labAt(mid);
-                const bool nearer =
-                    distance(before, here) * gaps[k] < distance(here, after) * gaps[k - 1];
-                (nearer ? low : high) = mid;
-            }
+            const double low = balanced(s, at[k - 1], next, gaps[k - 1], gaps[k]);
             at[k] = std::clamp(at[k] + far * (low - at[k]), at[k - 1], next);
         }
         if (const double now = alike(s, at, gaps); now > best_alike) {
@@ -178,7 +202,10 @@ Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& s
     for (const double p : places)
         if (!(p >= 0 && p <= 1))
             return fail(ErrorCode::BadValue, ZELO_TEXT("core", "place {}: must be within 0..1"), p);
-    const auto stand = standing(stops);
+    std::vector<std::optional<double>> positions;
+    for (const Stop& stop : stops)
+        positions.push_back(stop.position);
+    const auto stand = standing(positions);
     if (!stand)
         return passOn(stand.error());
     const auto wayOf = [&](std::size_t i) -> const StopWay& {
@@ -187,11 +214,10 @@ Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& s
     std::optional<Disc> disc;
     for (std::size_t i = 0; i + 1 < stops.size(); ++i) {
         const Kind kind = wayOf(i).kind;
-        if (kind != Kind::Straight && kind != Kind::Around && kind != Kind::Jump)
-            return fail(
-                ErrorCode::BadValue,
-                ZELO_TEXT("core", "a gradient goes straight, around or by a jump, not by {}"),
-                nameOf(kind));
+        if (kind == Kind::Levels && !wish.levels)
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "levels are another way on each fixture type: expected "
+                                          "straight, around, dark or jump"));
         if (kind != Kind::Around || disc)
             continue;
         auto made = Disc::of(reach, wish.white);
@@ -204,7 +230,7 @@ Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& s
     std::vector<Stretch> stretches;
     for (std::size_t i = 0; i + 1 < stops.size(); ++i) {
         const StopWay& way = wayOf(i);
-        const bool jumps = way.kind == Kind::Jump;
+        const bool jumps = way.kind == Kind::Jump || way.kind == Kind::Dark;
         if (i == 0 || stand->by_hand[i] || jumps || stretches.back().jumps)
             stretches.push_back({stand->at[i], 0, {}, {}, {}, jumps});
         Stretch& s = stretches.back();
@@ -214,6 +240,7 @@ Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& s
         through.push_back(stops[i + 1].uv);
         const Curve curve =
             jumps ? Curve([&](double x) { return x < way.jump_at ? stops[i].uv : stops[i + 1].uv; })
+            : way.kind == Kind::Levels ? wish.levels(i)
             : way.kind == Kind::Around
                 ? aroundWay(*disc, through, way.floor, way.side, way.keep_out).curve
                 : straightWay(through);
@@ -291,6 +318,25 @@ Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& s
         g.colours.push_back(colours[static_cast<std::size_t>(
             std::lower_bound(distinct.begin(), distinct.end(), p) - distinct.begin())]);
     return g;
+}
+
+double lightAt(const std::vector<double>& at, const std::vector<StopWay>& ways, double place) {
+    for (std::size_t i = 0; i + 1 < at.size() && i < ways.size(); ++i) {
+        if (ways[i].kind != Kind::Dark || place < at[i] || place > at[i + 1])
+            continue;
+        const double x = (place - at[i]) / (at[i + 1] - at[i]);
+        const double dark = std::clamp(ways[i].jump_at, 1e-6, 1 - 1e-6);
+        const double left = x < dark ? 1 - x / dark : (x - dark) / (1 - dark);
+        return left * left * left;
+    }
+    return 1;
+}
+
+Result<std::vector<double>> standingAt(const std::vector<std::optional<double>>& positions) {
+    auto all = standing(positions);
+    if (!all)
+        return passOn(all.error());
+    return std::move(all->at);
 }
 
 } // namespace zelo::route

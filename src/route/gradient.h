@@ -5,6 +5,7 @@
 
 #include "route/way.h"
 
+#include <functional>
 #include <optional>
 #include <vector>
 
@@ -17,12 +18,13 @@ struct Stop {
 
 // From one stop to the next.
 struct StopWay {
-    Kind kind = Kind::Straight; // or Around, or Jump
-    double floor = 0.8;         // of Around
+    Kind kind = Kind::Straight;
+    double floor = 0.8; // of Around
     Side side = Side::Short;
-    std::vector<colour::Uv> via = {};
+    std::vector<colour::Uv> via = {};    // of Straight and Around
     std::optional<Sector> keep_out = {}; // of Around
-    double jump_at = 0.5;                // of Jump, share of the stretch
+    double jump_at = 0.5; // of Jump and Dark: where the colour changes, share of the stretch
+    friend bool operator==(const StopWay&, const StopWay&) = default;
 };
 
 enum class Even {
@@ -35,6 +37,9 @@ struct GradientWish {
     std::vector<StopWay> ways = {}; // instead, one for each pair; empty: none
     Even even = Even::ToTheEye;
     colour::Uv white; // what colour goes round, and Oklab's white
+    // Of Levels: the colours of straight levels from one stop to the next; `pair` from 0. Without
+    // it Levels are refused: they are another way on each fixture type.
+    std::function<Curve(std::size_t pair)> levels = {};
 };
 
 struct Gradient {
@@ -51,9 +56,18 @@ struct Gradient {
 // Places before the first stop and behind the last have their colours. A stop by hand is kept, and
 // the steps are even within each part between two of them: even arc length is not enough for the
 // eye, a way has corners where the reach has.
+// Dark changes the colour as Jump does; lightAt() has its dip.
 // BadValue: fewer than two stops, positions that do not grow, places outside 0..1, a white outside
 // the reach for Around. Cost: some milliseconds for hundreds of places.
 Result<Gradient> spread(const std::vector<colour::Uv>& reach, const std::vector<Stop>& stops,
                         const std::vector<double>& places, const GradientWish& wish);
+
+// What is left of the light at a place on ways through dark, 0..1: evenly in perceived brightness
+// from each stop to nothing. `at`: where the stops stand; `ways`: one for each pair.
+double lightAt(const std::vector<double>& at, const std::vector<StopWay>& ways, double place);
+
+// Where stops stand that have no position of their own: evenly between their neighbours, the first
+// and the last at the ends. BadValue as spread().
+Result<std::vector<double>> standingAt(const std::vector<std::optional<double>>& positions);
 
 } // namespace zelo::route

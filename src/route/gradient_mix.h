@@ -6,6 +6,7 @@
 
 #include "mix/mix.h"
 
+#include <optional>
 #include <vector>
 
 namespace zelo::route {
@@ -15,12 +16,13 @@ enum class Choose { Together, EachAlone }; // alone: by the intent, lamp by lamp
 struct GradientMix {
     std::vector<mix::Mix> mixes; // of each colour; where it is out of reach the nearest to it
     double largest_step = 0;     // of any drive, between neighbours
-    double alone = 0;            // what it is when each is chosen alone
+    std::optional<double> alone; // what it is when each is chosen alone; not known of many colours
 };
 
 // `colours`: each once, from one end of the gradient to the other. Each has the brightness that the
-// intent gives it alone; keep-outs and pins hold. Chosen together only where a step is seen.
-// Requires wish.check(). Cost: a solve each, and several small programs each when together.
+// intent gives it alone; keep-outs and pins hold. Chosen together only where a step is seen. Of
+// many colours some are so chosen, and the others lie between those in drives and in brightness.
+// Requires wish.check(). Cost: some ten microseconds a colour.
 GradientMix mixGradient(const mix::Mixer& mixer, const std::vector<colour::Uv>& colours,
                         const mix::MixWish& wish, Choose choose = Choose::Together);
 

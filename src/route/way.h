@@ -39,6 +39,7 @@ struct Sector {
     bool holds(double angle) const;
     // How much of a turn (counter-clockwise from `start` by `swing`) lies in it, radians.
     double overlap(double start, double swing) const;
+    friend bool operator==(const Sector&, const Sector&) = default;
 };
 // "red", "orange", "yellow", "green", "cyan", "blue", "violet" or "pink": the stretch of hue about
 // the white that has this name; or "FROM:TO" in degrees, counter-clockwise.

@@ -304,7 +304,19 @@ HandPtr withIntensity(const HandPtr& hand, const Lineup& lineup, double intensit
     return changed(hand, lineup, [&](Value& v) { v.intensity = std::clamp(intensity, 0.0, 1.0); });
 }
 
+HandPtr withLaying(const HandPtr& hand, const LayingPtr& laying, bool intensity) {
+    return changed(hand, laying->lamps, [&](Value& v) {
+        v.colour = laying;
+        v.parts.clear();
+        if (intensity)
+            v.intensity = laying;
+    });
+}
+
 HandPtr withPalette(const HandPtr& hand, const Lineup& lineup, const Palette& palette) {
+    if (palette.gradient)
+        return withLaying(hand, std::make_shared<const Laying>(Laying{palette.id, {}, lineup}),
+                          palette.gradient->givesIntensity());
     return changed(hand, lineup, [&](Value& v) {
         if (palette.intensity)
             v.intensity = palette.id;

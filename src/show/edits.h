@@ -48,8 +48,11 @@ Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand);
 
 HandPtr withColour(const HandPtr& hand, const Lineup& lineup, const ColourWish& colour);
 HandPtr withIntensity(const HandPtr& hand, const Lineup& lineup, double intensity); // 0..1
-// Follows the palette: colour, intensity or both, whatever it has.
+// Follows the palette: colour, intensity or both, whatever it has. A gradient is laid over the
+// lineup in its order.
 HandPtr withPalette(const HandPtr& hand, const Lineup& lineup, const Palette& palette);
+// Its lamps show their places in it: their colours, and their intensities where it gives them.
+HandPtr withLaying(const HandPtr& hand, const LayingPtr& laying, bool intensity);
 // These parts by hand, each on its own: others stay as they are.
 HandPtr withParts(const HandPtr& hand, const Lineup& lineup, const PartLevels& parts);
 HandPtr putDown(const HandPtr& hand, const Lineup& lineup); // of these fixtures

@@ -50,7 +50,90 @@ State changeValues(const State& state, const std::function<bool(FixtureId, Value
     });
 }
 
-State pruned(const State& state, std::vector<Sentence>* notes) {
+State changeLayings(const State& state, const std::function<LayingPtr(const Laying&)>& change) {
+    std::map<const Laying*, LayingPtr> known;
+    const auto changed = [&](auto& source) {
+        const LayingPtr* laying = source ? source->laying() : nullptr;
+        if (!laying)
+            return false;
+        const auto [at, fresh] = known.try_emplace(laying->get());
+        if (fresh)
+            at->second = change(**laying);
+        if (!at->second)
+            return false;
+        source = at->second;
+        return true;
+    };
+    return changeValues(state, [&](FixtureId, Value& v) {
+        const bool colour = changed(v.colour);
+        const bool intensity = changed(v.intensity);
+        return colour || intensity;
+    });
+}
+
+State changeGradients(const State& state, const std::function<bool(Gradient&)>& change) {
+    State next = changeLayings(state, [&](const Laying& laying) -> LayingPtr {
+        if (!laying.own)
+            return nullptr;
+        Gradient gradient = *laying.own;
+        if (!change(gradient))
+            return nullptr;
+        Laying copy = laying;
+        copy.own = std::make_shared<const Gradient>(std::move(gradient));
+        return std::make_shared<const Laying>(std::move(copy));
+    });
+    std::vector<Table<PaletteId, Palette>::Change> palettes;
+    for (const auto& [id, palette] : state.show->palettes) {
+        if (!palette->gradient)
+            continue;
+        Gradient gradient = *palette->gradient;
+        if (!change(gradient))
+            continue;
+        Palette copy = *palette;
+        copy.gradient = std::make_shared<const Gradient>(std::move(gradient));
+        palettes.emplace_back(id, std::make_shared<const Palette>(std::move(copy)));
+    }
+    if (!palettes.empty()) {
+        Show changed = *next.show;
+        changed.palettes = changed.palettes.changed(std::move(palettes));
+        next.show = nextShow(std::move(changed));
+    }
+    return next;
+}
+
+namespace {
+
+// Stops that follow a palette which is not there, or has no colour, stay as they were.
+State withSoundStops(const State& state, std::size_t& lost) {
+    const auto sound = [&](const GradientStop& stop) {
+        const Palette* p = state.show->palette(stop.colour.palette());
+        return stop.colour.here() || (p && p->colour);
+    };
+    State next = changeGradients(state, [&](Gradient& g) {
+        bool changed = false;
+        for (GradientStop& stop : g.stops)
+            if (!sound(stop)) {
+                stop.colour = light::Asked(light::AskedUv{stop.uv.u, stop.uv.v});
+                changed = true;
+                ++lost;
+            }
+        return changed;
+    });
+    return changeLayings(next, [&](const Laying& laying) -> LayingPtr {
+        const Palette* p = state.show->palette(laying.palette);
+        if (!laying.palette || !laying.own || (p && p->gradient))
+            return nullptr;
+        Laying copy = laying; // it was kept once: now it is its own
+        copy.palette = {};
+        return std::make_shared<const Laying>(std::move(copy));
+    });
+}
+
+} // namespace
+
+State pruned(const State& given, std::vector<Sentence>* notes) {
+    std::size_t stops = 0;
+    const State state = withSoundStops(given, stops);
     const Show& show = *state.show;
     std::size_t lamps = 0;
     std::size_t links = 0;
@@ -63,7 +146,10 @@ State pruned(const State& state, std::vector<Sentence>* notes) {
                 continue;
             }
             const auto lost = [&](const auto& source) {
-                return source && source->palette() && !show.palette(source->palette());
+                if (!source || !source->palette())
+                    return false;
+                const Palette* p = show.palette(source->palette());
+                return !p || (source->laying() && !p->gradient);
             };
             if (!lost(value->intensity) && !lost(value->colour))
                 continue;
@@ -103,6 +189,8 @@ State pruned(const State& state, std::vector<Sentence>* notes) {
          say(ZELO_TEXT("core", "left out, of lamps that are not in the rig: {} values"), lamps));
     tell(links,
          say(ZELO_TEXT("core", "left out, since their palette is not there: {} values"), links));
+    tell(stops,
+         say(ZELO_TEXT("core", "stops whose palette is not there stay as they were: {}"), stops));
     tell(members, say(ZELO_TEXT("core", "left out, of groups, not in the rig: {} lamps"), members));
     return next;
 }

@@ -26,6 +26,13 @@ State changeHolders(const State& state,
 // goes.
 State changeValues(const State& state, const std::function<bool(FixtureId, Value&)>& change);
 
+// Every gradient, kept or laid over lamps, through `change`, which says whether it changed it.
+// Lamps that shared a laying share the changed one.
+State changeGradients(const State& state, const std::function<bool(Gradient&)>& change);
+
+// Every laying through `change`: null leaves it as it is.
+State changeLayings(const State& state, const std::function<LayingPtr(const Laying&)>& change);
+
 // Without values of fixtures and links to palettes that are not there (any more): what refers to
 // nothing goes, the rest stays. The same state when there is nothing of the kind; `notes` is told.
 State pruned(const State& state, std::vector<Sentence>* notes = nullptr);

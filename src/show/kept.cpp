@@ -32,6 +32,45 @@ bool follows(const Value& v, PaletteId id) {
     return (v.colour && v.colour->palette() == id) || (v.intensity && v.intensity->palette() == id);
 }
 
+bool hasStopOf(const Gradient& gradient, PaletteId id) {
+    return std::any_of(gradient.stops.begin(), gradient.stops.end(),
+                       [&](const GradientStop& s) { return s.colour.palette() == id; });
+}
+
+// In a gradient of its own with a stop that follows it.
+bool hasStopOf(const Value& v, PaletteId id) {
+    const LayingPtr* laying = v.colour ? v.colour->laying() : nullptr;
+    return laying && (*laying)->own && hasStopOf(*(*laying)->own, id);
+}
+
+Done checkGiven(const Palette& palette) {
+    if (palette.gradient && !palette.colour && !palette.intensity)
+        return checkGradient(*palette.gradient);
+    if (!palette.colour && !palette.intensity)
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "palette '{}': needs a colour or an intensity"),
+                    palette.name);
+    if (palette.gradient)
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "palette '{}': is a gradient, or has a colour or an "
+                                      "intensity, not both"),
+                    palette.name);
+    return {};
+}
+
+// As it is now, following nothing.
+void fix(Value& v, const Shown& now, PaletteId id) {
+    if (v.colour && v.colour->palette() == id)
+        v.colour = now.colour ? std::optional(Source<ColourWish>(*now.colour)) : std::nullopt;
+    if (v.intensity && v.intensity->palette() == id)
+        v.intensity = now.intensity ? std::optional(Source<double>(*now.intensity)) : std::nullopt;
+}
+
+Resolve resolveOr(const Resolve& resolve, const State& state) {
+    return resolve ? resolve
+                   : [show = state.show](FixtureId, const Value& v) { return followed(*show, v); };
+}
+
 Done locked(const Sentence& what, const std::string& name) {
     return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} '{}' is locked: unlock it first"), what,
                 name);
@@ -45,10 +84,8 @@ Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette) {
             checkName(show->palettes, say(ZELO_TEXT("core", "palette")), palette.name, PaletteId{});
         !ok)
         return passOn(ok.error());
-    if (!palette.colour && !palette.intensity)
-        return fail(ErrorCode::BadValue,
-                    ZELO_TEXT("core", "palette '{}': needs a colour or an intensity"),
-                    palette.name);
+    if (auto ok = checkGiven(palette); !ok)
+        return passOn(ok.error());
     Show next = *show;
     palette.id = {++next.last_palette_id};
     const auto id = palette.id;
@@ -57,11 +94,12 @@ Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette) {
 }
 
 Result<ShowPtr> keepPalette(const ShowPtr& show, const Values& hand, const Lineup& lineup,
-                            KeepWhat what, std::string name) {
+                            KeepWhat what, std::string name, const Resolve& resolve) {
     if (lineup.empty())
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "no lamps in the lineup: nothing to keep"));
-    const Shown value = shownValue(*show, hand, lineup.front());
+    const Value first = valueOf(*show, hand, lineup.front());
+    const Shown value = resolve ? resolve(lineup.front(), first) : followed(*show, first);
     Palette palette;
     palette.name = std::move(name);
     if (what != KeepWhat::Intensity)
@@ -85,10 +123,8 @@ Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette) {
             checkName(show->palettes, say(ZELO_TEXT("core", "palette")), palette.name, palette.id);
         !ok)
         return passOn(ok.error());
-    if (!palette.colour && !palette.intensity)
-        return fail(ErrorCode::BadValue,
-                    ZELO_TEXT("core", "palette '{}': needs a colour or an intensity"),
-                    palette.name);
+    if (auto ok = checkGiven(palette); !ok)
+        return passOn(ok.error());
     Show next = *show;
     const auto id = palette.id;
     next.palettes = next.palettes.with(id, std::move(palette));
@@ -100,7 +136,7 @@ Uses usesOf(const State& state, PaletteId id) {
     eachHolder(state, [&](const Holder& holder, const Values& values) {
         std::vector<FixtureId> here;
         for (const auto& [fixture, value] : values)
-            if (follows(*value, id))
+            if (follows(*value, id) || hasStopOf(*value, id))
                 here.push_back(fixture);
         if (holder.kind == Holder::Kind::Look && !here.empty())
             uses.looks.emplace_back(holder.look, here.size());
@@ -109,30 +145,38 @@ Uses usesOf(const State& state, PaletteId id) {
         else if (holder.kind == Holder::Kind::Hand)
             uses.hand = std::move(here);
     });
+    for (const auto& [other, palette] : state.show->palettes)
+        if (palette->gradient && hasStopOf(*palette->gradient, id))
+            uses.gradients.push_back(other);
     return uses;
 }
 
-Result<State> removePalette(const State& state, PaletteId id) {
+Result<State> removePalette(const State& state, PaletteId id, const Resolve& resolve) {
     const Palette* palette = state.show->palette(id);
     if (!palette)
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no palette with id {}"), id.value);
     if (palette->locked)
         return passOn(locked(say(ZELO_TEXT("core", "palette")), palette->name).error());
-    State next = changeValues(state, [&](FixtureId, Value& v) {
+    const Resolve now = resolveOr(resolve, state);
+    State next = changeValues(state, [&](FixtureId fixture, Value& v) {
         if (!follows(v, id))
             return false;
-        const Shown now = followed(*state.show, v);
-        if (v.colour && v.colour->palette() == id)
-            v.colour = now.colour ? std::optional(Source<ColourWish>(*now.colour)) : std::nullopt;
-        if (v.intensity && v.intensity->palette() == id)
-            v.intensity =
-                now.intensity ? std::optional(Source<double>(*now.intensity)) : std::nullopt;
+        fix(v, now(fixture, v), id);
         return true;
+    });
+    next = changeGradients(next, [&](Gradient& g) {
+        const bool used = hasStopOf(g, id);
+        for (GradientStop& stop : g.stops)
+            if (stop.colour.palette() == id && palette->colour) {
+                stop.uv = palette->colour->uv;
+                stop.colour = palette->colour->asked;
+            }
+        return used;
     });
     Show without = *next.show;
     without.palettes = without.palettes.without(id);
     next.show = nextShow(std::move(without));
-    return next;
+    return pruned(next); // what was laid out changed since it was kept is its own now
 }
 
 Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) {
@@ -142,24 +186,127 @@ Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) 
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "merging needs two palettes"));
     if (gone->locked)
         return passOn(locked(say(ZELO_TEXT("core", "palette")), gone->name).error());
-    if ((gone->colour && !stays->colour) || (gone->intensity && !stays->intensity))
+    if (!gone->gradient != !stays->gradient)
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "'{}' is a gradient, '{}' is not: they do not merge"),
+                    gone->gradient ? gone->name : stays->name,
+                    gone->gradient ? stays->name : gone->name);
+    if ((gone->colour && !stays->colour) || (gone->givesIntensity() && !stays->givesIntensity()))
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "palette '{}' has no {}: what follows '{}' needs it"),
                     stays->name,
                     gone->colour && !stays->colour ? say(ZELO_TEXT("core", "colour"))
                                                    : say(ZELO_TEXT("core", "intensity")),
                     gone->name);
-    return removePalette(changeValues(state,
-                                      [&](FixtureId, Value& v) {
-                                          if (!follows(v, from))
-                                              return false;
-                                          if (v.colour && v.colour->palette() == from)
-                                              v.colour = into;
-                                          if (v.intensity && v.intensity->palette() == from)
-                                              v.intensity = into;
-                                          return true;
-                                      }),
-                         from);
+    State next = changeLayings(state, [&](const Laying& laying) -> LayingPtr {
+        if (laying.palette != from)
+            return nullptr;
+        Laying copy = laying;
+        copy.palette = into;
+        return std::make_shared<const Laying>(std::move(copy));
+    });
+    next = changeValues(next, [&](FixtureId, Value& v) {
+        if (!follows(v, from))
+            return false;
+        if (v.colour && v.colour->palette() == from)
+            v.colour = into;
+        if (v.intensity && v.intensity->palette() == from)
+            v.intensity = into;
+        return true;
+    });
+    next = changeGradients(next, [&](Gradient& g) {
+        const bool used = hasStopOf(g, from);
+        for (GradientStop& stop : g.stops)
+            if (stop.colour.palette() == from)
+                stop.colour = into;
+        return used;
+    });
+    return removePalette(next, from);
+}
+
+Result<HandPtr> withGradient(const HandPtr& hand, const Lineup& lineup, Gradient gradient,
+                             PaletteId was) {
+    if (auto ok = checkGradient(gradient); !ok)
+        return passOn(ok.error());
+    return withLaying(hand,
+                      std::make_shared<const Laying>(Laying{
+                          was, std::make_shared<const Gradient>(std::move(gradient)), lineup}),
+                      gradient.givesIntensity());
+}
+
+Result<State> keepGradient(const State& state, const LayingPtr& laying, std::string name) {
+    const Gradient* gradient = gradientOf(*state.show, *laying);
+    if (!gradient)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no gradient to keep"));
+    Palette palette;
+    palette.name = std::move(name);
+    palette.gradient = std::make_shared<const Gradient>(*gradient);
+    const auto next = addPalette(state.show, std::move(palette));
+    if (!next)
+        return passOn(next.error());
+    return changeLayings({*next, state.hand}, [&](const Laying& other) -> LayingPtr {
+        if (&other != laying.get())
+            return nullptr;
+        return std::make_shared<const Laying>(
+            Laying{{(*next)->last_palette_id}, nullptr, other.lamps});
+    });
+}
+
+Result<State> changeGradient(const State& state, PaletteId id, Gradient gradient,
+                             const Resolve& resolve) {
+    const Palette* old = state.show->palette(id);
+    if (!old || !old->gradient)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no gradient with id {}"), id.value);
+    const Resolve before = resolveOr(resolve, state);
+    const bool gives = gradient.givesIntensity();
+    Palette palette = *old;
+    palette.gradient = std::make_shared<const Gradient>(std::move(gradient));
+    const auto next = changePalette(state.show, std::move(palette));
+    if (!next)
+        return passOn(next.error());
+    // In hand what was changed from it is what it is now.
+    State all = changeLayings({*next, state.hand}, [&](const Laying& laying) -> LayingPtr {
+        if (laying.palette != id || !laying.own ||
+            !(*laying.own == *(*next)->palette(id)->gradient))
+            return nullptr;
+        return std::make_shared<const Laying>(Laying{id, nullptr, laying.lamps});
+    });
+    return changeValues(all, [&](FixtureId fixture, Value& v) {
+        const LayingPtr* laying = v.colour ? v.colour->laying() : nullptr;
+        if (laying && keptOf(**laying) == id && gives) {
+            if (v.intensity && v.intensity->laying() == v.colour->laying())
+                return false;
+            v.intensity = *laying;
+            return true;
+        }
+        if (gives || !v.intensity || v.intensity->palette() != id)
+            return false;
+        const auto was = before(fixture, v).intensity;
+        v.intensity = was ? std::optional(Source<double>(*was)) : std::nullopt;
+        return true;
+    });
+}
+
+HandPtr withFixed(const State& state, const Lineup& lineup, const Resolve& resolve) {
+    std::vector<Values::Change> changes;
+    for (const FixtureId id : lineup) {
+        const Value value = valueOf(*state.show, *state.hand, id);
+        const bool colour = value.colour && value.colour->laying();
+        const bool intensity = value.intensity && value.intensity->laying();
+        if (!colour && !intensity)
+            continue;
+        const Shown now = resolve(id, value);
+        const Value* held = state.hand->find(id);
+        Value next = held ? *held : Value{};
+        if (colour && now.colour)
+            next.colour = *now.colour;
+        if (intensity && now.intensity)
+            next.intensity = *now.intensity;
+        changes.emplace_back(id, std::make_shared<const Value>(std::move(next)));
+    }
+    return changes.empty()
+               ? state.hand
+               : std::make_shared<const Values>(state.hand->changed(std::move(changes)));
 }
 
 Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& lineup,

@@ -7,36 +7,63 @@
 #include "show/edits.h"
 #include "show/show.h"
 
+#include <functional>
+
 namespace zelo::show {
 
 // --- palettes --------------------------------------------------------------------------------
+
+// What a value shows, its palettes and gradients worked out; play/laid.h has one that knows
+// gradients too.
+using Resolve = std::function<Shown(FixtureId, const Value&)>;
 
 // What the first of the lineup shows: its colour, its intensity, or both. A colour that follows
 // another palette is kept as it is now. BadValue for an empty or taken name, or when there is
 // neither in it (a fixture without a colour).
 enum class KeepWhat { Colour, Intensity, Both };
 Result<ShowPtr> keepPalette(const ShowPtr& show, const Values& hand, const Lineup& lineup,
-                            KeepWhat what, std::string name);
+                            KeepWhat what, std::string name, const Resolve& resolve = {});
 // Adds as it is, with a new id. BadValue as above.
 Result<ShowPtr> addPalette(const ShowPtr& show, Palette palette);
 // Replaces the palette of this id: all that follows it shows the new values. NotFound; BadValue
 // when it is locked (unless only `locked` differs), or for its name.
 Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette);
 
-// Where a palette is used.
+// Where a palette is used; also as a stop of a gradient.
 struct Uses {
     std::vector<FixtureId> standing;
     std::vector<FixtureId> hand;
     std::vector<std::pair<LookId, std::size_t>> looks; // and of how many fixtures there
-    bool none() const { return standing.empty() && hand.empty() && looks.empty(); }
+    std::vector<PaletteId> gradients;                  // kept ones with a stop that follows it
+    bool none() const {
+        return standing.empty() && hand.empty() && looks.empty() && gradients.empty();
+    }
 };
 Uses usesOf(const State& state, PaletteId id);
 
 // What followed it keeps its values as they are now. NotFound, or BadValue when it is locked.
-Result<State> removePalette(const State& state, PaletteId id);
+// Without `resolve` lamps of a gradient lose their values.
+Result<State> removePalette(const State& state, PaletteId id, const Resolve& resolve = {});
 // What followed `from` follows `into` from now on, and `from` goes. BadValue when it is locked or
-// `into` lacks what followers of `from` take from it.
+// `into` lacks what followers of `from` take from it, or one of them alone is a gradient.
 Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into);
+
+// --- gradients -------------------------------------------------------------------------------
+
+// Into the hand: lamps of the lineup show their places in it, in their order. `was`: the kept one
+// that it was made from. BadValue as checkGradient().
+Result<HandPtr> withGradient(const HandPtr& hand, const Lineup& lineup, Gradient gradient,
+                             PaletteId was = {});
+// Keeps the gradient under a name; lamps in hand that show this very laying follow it. BadValue as
+// addPalette().
+Result<State> keepGradient(const State& state, const LayingPtr& laying, std::string name);
+// Every gradient's user follows it as it is from now on; those in hand that show it changed follow
+// it too. Intensities that it gives no more stay as they were (`resolve`). NotFound, or BadValue
+// when it is locked or unsound.
+Result<State> changeGradient(const State& state, PaletteId id, Gradient gradient,
+                             const Resolve& resolve = {});
+// Lamps of layings keep what they show now and follow no gradient any more.
+HandPtr withFixed(const State& state, const Lineup& lineup, const Resolve& resolve);
 
 // --- looks -----------------------------------------------------------------------------------
 

@@ -21,6 +21,9 @@ inline constexpr std::size_t kLongestName = 1'000; // bytes
 inline constexpr std::size_t kLongestNote = 20'000;
 // Of parts in one value: of all types that a lamp ever had.
 inline constexpr std::size_t kMostNames = 500;
+inline constexpr std::size_t kMostStops = 200; // of a gradient
+inline constexpr std::size_t kMostVias = 50;   // points on the way from a stop to the next
+inline constexpr std::size_t kMostLayings = 20'000;
 inline constexpr double kMostPower = 1e12; // of a spectrum, W/(sr nm)
 inline constexpr double kMostOff_uv = 0.2; // of a calibration by hand
 inline constexpr std::size_t kMostShowBytes = 64u << 20;

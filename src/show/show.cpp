@@ -10,6 +10,13 @@ bool Show::favourite(const light::Asked& asked) const {
            std::find(favourites->begin(), favourites->end(), asked) != favourites->end();
 }
 
+const Gradient* gradientOf(const Show& show, const Laying& laying) {
+    if (laying.own)
+        return laying.own.get();
+    const Palette* palette = show.palette(laying.palette);
+    return palette ? palette->gradient.get() : nullptr;
+}
+
 Shown followed(const Show& show, const Value& value) {
     Shown shown;
     const auto follow = [&](const auto& source, auto& to, PaletteId& from, auto in_palette) {
@@ -18,9 +25,11 @@ Shown followed(const Show& show, const Value& value) {
         from = source->palette();
         if (const auto* here = source->here())
             to = *here;
-        else if (const Palette* p = show.palette(from))
+        else if (const Palette* p = source->laying() ? nullptr : show.palette(from))
             to = p->*in_palette;
     };
+    shown.intensity_laid = value.intensity && value.intensity->laying();
+    shown.colour_laid = value.colour && value.colour->laying();
     follow(value.intensity, shown.intensity, shown.intensity_from, &Palette::intensity);
     follow(value.colour, shown.colour, shown.colour_from, &Palette::colour);
     shown.parts = value.parts;

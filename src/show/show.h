@@ -9,6 +9,8 @@
 #include "light/asked.h"
 #include "light/fixture_type.h"
 #include "mix/mix.h"
+#include "show/gradient.h"
+#include "show/source.h"
 
 #include <cstdint>
 #include <map>
@@ -20,34 +22,6 @@
 #include <vector>
 
 namespace zelo::show {
-
-struct FixtureId {
-    int value = 0; // from 1, never used again in a show
-    auto operator<=>(const FixtureId&) const = default;
-};
-struct GroupId {
-    int value = 0;
-    auto operator<=>(const GroupId&) const = default;
-};
-struct PaletteId {
-    int value = 0; // 0 = none
-    explicit operator bool() const { return value != 0; }
-    auto operator<=>(const PaletteId&) const = default;
-};
-struct LookId {
-    int value = 0;
-    auto operator<=>(const LookId&) const = default;
-};
-
-// What everything that is kept under a name begins with.
-template <class Id>
-struct Head {
-    Id id = {};
-    std::string name;    // of each kind each once in a show
-    bool locked = false; // refuses to be changed or deleted
-    std::string unknown; // JSON members of the file that we do not use, kept for writing
-    friend bool operator==(const Head&, const Head&) = default;
-};
 
 // Levels of a fixture's parts by their names, sorted by name, each 0..1.
 using PartLevels = std::map<std::string, double>;
@@ -106,23 +80,6 @@ struct ColourWish {
     friend bool operator==(const ColourWish&, const ColourWish&) = default;
 };
 
-// Where a value comes from: set here, or it follows a palette. (A place in a gradient comes later.)
-template <class T>
-class Source {
-public:
-    Source(T here) : from_(std::move(here)) {}
-    Source(PaletteId palette) : from_(palette) {}
-    const T* here() const { return std::get_if<T>(&from_); } // null when it follows
-    PaletteId palette() const {                              // none when it is set here
-        const auto* id = std::get_if<PaletteId>(&from_);
-        return id ? *id : PaletteId{};
-    }
-    friend bool operator==(const Source&, const Source&) = default;
-
-private:
-    std::variant<T, PaletteId> from_;
-};
-
 // What a fixture is told to show. Intensity, colour and single parts are apart: each may be set
 // without the others.
 struct Value {
@@ -139,15 +96,25 @@ struct Shown {
     std::optional<double> intensity;
     std::optional<ColourWish> colour;
     PartLevels parts;
-    PaletteId intensity_from, colour_from; // none: set by themselves
+    PaletteId intensity_from, colour_from;            // none: set by themselves
+    bool intensity_laid = false, colour_laid = false; // a place in a gradient
     bool empty() const { return !intensity && !colour && parts.empty(); }
 };
 
-// A named colour, or intensity, or both, for any fixture. What uses it follows when it changes.
+// A named colour, or intensity, or both, for any fixture; or a gradient, for any lineup. What uses
+// it follows when it changes.
 struct Palette : Head<PaletteId> {
     std::optional<double> intensity;
     std::optional<ColourWish> colour;
-    friend bool operator==(const Palette&, const Palette&) = default;
+    std::shared_ptr<const Gradient> gradient = {}; // instead of the two above; null: none
+    bool givesColour() const { return colour || gradient; }
+    bool givesIntensity() const { return intensity || (gradient && gradient->givesIntensity()); }
+    friend bool operator==(const Palette& a, const Palette& b) {
+        return static_cast<const Head<PaletteId>&>(a) == b && a.intensity == b.intensity &&
+               a.colour == b.colour &&
+               (a.gradient == b.gradient ||
+                (a.gradient && b.gradient && *a.gradient == *b.gradient));
+    }
 };
 
 using Values = Table<FixtureId, Value>;
@@ -244,7 +211,11 @@ struct State {
     friend bool operator==(const State&, const State&) = default; // the very same
 };
 
-// With what its palettes say now in it. A palette that is not there says nothing.
+// The gradient of a laying: its own, or the kept one. Null when that is not there.
+const Gradient* gradientOf(const Show& show, const Laying& laying);
+
+// With what its palettes say now in it. A palette that is not there says nothing, and so does a
+// gradient: what it makes of each lamp is worked out from all of them (play/laid.h).
 Shown followed(const Show& show, const Value& value);
 
 // Hand over standing light: intensity and colour each on its own, parts each by its name. A colour

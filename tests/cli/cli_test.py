@@ -5,6 +5,7 @@
 """
 import base64
 import contextlib
+import csv
 import io
 import json
 import os
@@ -208,6 +209,47 @@ class Routes(unittest.TestCase):
         self.assertIn(uv["short"], (uv["cw"], uv["ccw"]))
         self.assertNotEqual(uv["short"], uv["long"])
 
+    def test_a_kept_gradient(self):
+        demo = str(DATA / "shows/salt-lanterns.zelo")
+        g = ask("gradient", "--show", demo, "Tide line")
+        self.assertEqual([lamp["number"] for lamp in g["lamps"]], list(range(1, 21)))
+        self.assertEqual((g["lamps"][0]["position"], g["lamps"][-1]["position"]), (0, 1))
+        self.assertGreaterEqual(g["evenness"], 0.9)
+        self.assertEqual(len(g["steps"]), 19)
+        first = ask("match", "petrel-4", "gel:214@3200")["matches"][0]["wanted"]["uv"]
+        for a, b in zip(g["lamps"][0]["uv"], first):
+            self.assertAlmostEqual(a, b, 6)
+        cyc = ask("gradient", "--show", demo, "Tide line", "--group", "cyc")
+        self.assertEqual([lamp["number"] for lamp in cyc["lamps"]], list(range(13, 21)))
+        self.assertEqual((cyc["lamps"][0]["position"], cyc["lamps"][-1]["position"]), (0, 1))  # all of it, not a cut
+        wall = ask("gradient", "--show", demo, "Ember wall")["lamps"]
+        self.assertEqual([lamp["channels"] for lamp in wall], [lamp["channels"] for lamp in reversed(wall)])
+        self.assertIn("over 8 lamps", run("gradient", "--show", demo, "Ember wall").stdout)
+
+    def test_a_kept_gradient_for_other_desks(self):
+        demo = str(DATA / "shows/salt-lanterns.zelo")
+        wall = ask("gradient", "--show", demo, "Ember wall")["lamps"]
+        with tempfile.TemporaryDirectory() as folder:
+            for name in ("wall.gpl", "wall.csv", "wall.asc"):
+                done = run("convert", demo, f"{folder}/{name}", "--gradient", "Ember wall")
+                self.assertEqual(done.returncode, 0, done.stderr)
+            self.assertEqual(len([l for l in pathlib.Path(f"{folder}/wall.gpl").read_text().splitlines() if "Ember wall 1" in l or "Ember wall 20" in l]), 8)
+            rows = list(csv.DictReader(pathlib.Path(f"{folder}/wall.csv").read_text().splitlines()))
+            self.assertEqual(len(rows), 8)
+            for row, lamp in zip(rows, wall):
+                self.assertAlmostEqual(float(row["u'"]), lamp["uv"][0], 7)
+                for emitter in lamp["emitters"]:
+                    self.assertAlmostEqual(float(row["tern-6 " + emitter["name"]]), emitter["drive"], 6)
+            text = pathlib.Path(f"{folder}/wall.asc").read_text()
+            show = json.loads(pathlib.Path(demo).read_text())
+            lamp = next(f for f in show["fixtures"] if f["number"] == 13)
+            address = (lamp["universe"] - 1) * 512 + lamp["address"]
+            for channel in wall[0]["channels"]:
+                self.assertIn(f"{address + channel['offset'] - 1}@H{channel['value']:02X}", text)
+            other = run("convert", demo, f"{folder}/wall.txt", "--gradient", "Ember wall")
+            self.assertEqual(other.returncode, 2)
+            self.assertIn(".gpl, .csv or a cue (.asc)", other.stderr)
+
     def test_a_gradient(self):
         g = ask("gradient", "tern-6", "--count", "9", "--stop", "gel:214@3200", "--stop", "gel:341@5600@1", "--arrange", "mirrored")
         self.assertEqual(len(g["lamps"]), 9)
@@ -383,6 +425,8 @@ class WrongInput(unittest.TestCase):
             (["fade", "petrel-4", "cct:3200", "gel:104", "--white", "xy:0.7,0.29"], "white point"),
             (["fade", "petrel-4", "cct:3200", "gel:104", "--samples", "1"], "samples"),
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200"], "two"),
+            (["gradient", "--show", str(DATA / "shows/salt-lanterns.zelo"), "Tide"], "there is: Tide line, Ember wall"),
+            (["gradient", "--show", str(DATA / "shows/salt-lanterns.zelo"), "Tide line", "--group", "roof"], "--group roof"),
             (["gradient", "petrel-4", "--count", "0", "--stop", "cct:3200", "--stop", "gel:104"], "--count 0"),
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200", "--stop", "gel:1o4"], "no gel 1o4"),
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200", "--stop", "gel:104", "--arrange", "x"], "mirrored"),

@@ -116,7 +116,7 @@ TEST_F(KeptTest, AnEmptyOrTakenNameIsRefusedInTheForm) {
     QTest::keyClick(&form->name(), Qt::Key_Escape);
     settle();
     EXPECT_FALSE(window.findChild<KeepForm*>());
-    EXPECT_EQ(document.show().palettes.size(), 8u);
+    EXPECT_EQ(document.show().palettes.size(), 10u);
 }
 
 TEST_F(KeptTest, PalettesArePickedLikeAnyColour) {
@@ -353,9 +353,9 @@ TEST_F(KeptTest, TheBookIsConvertedInOneGo) {
             << told.toStdString();
     }
     form.makePalettes();
-    EXPECT_EQ(document.show().palettes.size(), 8 + listed);
+    EXPECT_EQ(document.show().palettes.size(), 10 + listed);
     document.undo();
-    EXPECT_EQ(document.show().palettes.size(), 8u) << "in one step";
+    EXPECT_EQ(document.show().palettes.size(), 10u) << "in one step";
     // Of any types, also such as are not in the lineup nor in the show.
     form.setType("avocet-7", true);
     form.compute();

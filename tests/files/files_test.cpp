@@ -404,7 +404,8 @@ TEST(ShowFile, KeepsMembersItDoesNotKnow) {
 TEST(ShowFile, RefusesOthersAndNewerOnesClearly) {
     expectError(parseShow("{}"), "not a Zelochrome show");
     expectError(parseShow(R"({"format": "other", "version": 1})"), "not a Zelochrome show");
-    const auto newer = parseShow(R"({"format": "zelochrome-show", "version": 4})");
+    const auto newer = parseShow(
+        fmt::format(R"({{"format": "zelochrome-show", "version": {}}})", kShowVersion + 1));
     expectError(newer, "newer");
     EXPECT_EQ(newer.error().code, ErrorCode::Unsupported);
     expectError(parseShow("{\n \"format\": \"zelochrome-show\",\n oops"), "line 3");

@@ -244,7 +244,7 @@ TEST(Session, ACopyAndATemplateLeaveTheDocumentAlone) {
     ASSERT_TRUE(session.startFrom(demo, "Next one"));
     EXPECT_FALSE(session.path());
     EXPECT_EQ(session.show()->name, "Next one");
-    EXPECT_EQ(session.show()->palettes.size(), 8u);
+    EXPECT_EQ(session.show()->palettes.size(), 10u);
     EXPECT_FALSE(session.startFrom(copy.string() + ".none", "x"));
     EXPECT_EQ(session.show()->name, "Next one") << "what is open stays";
     fs::remove(copy);

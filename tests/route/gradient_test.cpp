@@ -182,7 +182,7 @@ TEST(Gradient, SaysWhatIsWrongAsItWasTyped) {
         EXPECT_LT(colour::distance(uv, kRed), 1e-9);
     EXPECT_EQ(alike->evenness, 1);
     EXPECT_FALSE(spread({}, {{kRed, {}}, {kBlue, {}}}, {0, 1.5}, wishOf(Kind::Straight)));
-    EXPECT_FALSE(spread(kReach, {{kRed, {}}, {kBlue, {}}}, {0, 1}, wishOf(Kind::Dark)));
+    EXPECT_FALSE(spread(kReach, {{kRed, {}}, {kBlue, {}}}, {0, 1}, wishOf(Kind::Levels)));
 }
 
 // The design's bound: 1.5 × the least that any mixes with these lights can have, + 0.02.

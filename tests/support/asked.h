@@ -21,5 +21,8 @@ inline std::string textOf(const std::optional<show::ColourWish>& wish) {
 inline std::string textOf(const std::optional<show::Source<show::ColourWish>>& source) {
     return source && source->here() ? light::toText(source->here()->asked) : "none";
 }
+inline std::string textOf(const show::Source<light::Asked>& source) {
+    return source.here() ? light::toText(*source.here()) : "none";
+}
 
 } // namespace zelo::test

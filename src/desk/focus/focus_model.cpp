@@ -146,7 +146,7 @@ std::optional<show::ColourWish> FocusModel::wish() const {
     const auto fixtures = focus() ? focus()->fixtures : document_.lineup();
     if (fixtures.empty())
         return std::nullopt;
-    return show::shownValue(document_.show(), *document_.state().hand, fixtures.front()).colour;
+    return document_.shown(fixtures.front()).colour;
 }
 
 void FocusModel::editWishes(const QString& name, bool whole_lineup, int gesture,
@@ -157,7 +157,7 @@ void FocusModel::editWishes(const QString& name, bool whole_lineup, int gesture,
         return document_.tell(tr("No lamps in the lineup: choose some first."));
     auto hand = document_.state().hand;
     for (const show::FixtureId id : fixtures) {
-        auto wish = show::shownValue(*document_.state().show, *hand, id).colour;
+        auto wish = document_.shown(*hand, id).colour;
         if (!wish && !from_nothing)
             continue;
         if (!wish)

@@ -33,8 +33,7 @@ void giveColour(Document& document, const show::Lineup& fixtures, const light::A
         return document.tell(said(wanted.error()));
     auto hand = document.state().hand;
     for (const auto id : fixtures) { // what it is mixed by stays: intent, keep-outs, pins
-        auto wish =
-            show::shownValue(*document.state().show, *hand, id).colour.value_or(show::ColourWish{});
+        auto wish = document.shown(*hand, id).colour.value_or(show::ColourWish{});
         wish.asked = asked;
         wish.uv = (*wanted)->uv();
         hand = show::withColour(hand, {id}, wish);

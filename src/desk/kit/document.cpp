@@ -4,6 +4,7 @@
 #include "desk/kit/accessible.h"
 #include "desk/kit/qt_text.h"
 #include "host/log.h"
+#include "play/laid.h"
 
 namespace zelo::desk {
 
@@ -40,6 +41,21 @@ Document::Document(std::unique_ptr<host::Session> session)
 
 Document::~Document() {
     session_.reset(); // ends the workers while the signals they post to are still there
+}
+
+show::Shown Document::shown(const show::Values& hand, show::FixtureId id) const {
+    return play::shownBy(show(), show::valueOf(show(), hand, id), id, *sources(), mixes());
+}
+
+show::Resolve Document::resolve() const {
+    return [show = state().show, from = sources(), mixes = &mixes()](show::FixtureId id,
+                                                                     const show::Value& value) {
+        return play::shownBy(*show, value, id, *from, *mixes);
+    };
+}
+
+std::shared_ptr<const play::LaidOut> Document::laid(const show::LayingPtr& laying) const {
+    return mixes().laid(*sources(), show(), laying);
 }
 
 bool Document::edit(const QString& name, const Result<show::ShowPtr>& next,

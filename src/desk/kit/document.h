@@ -42,6 +42,12 @@ public:
         return session_->mixes().wanted(*sources(), asked);
     }
     play::Mixes& mixes() const { return session_->mixes(); } // for work in the background
+    // What a lamp is told to show, palettes followed and gradients laid out; also with another
+    // hand.
+    show::Shown shown(show::FixtureId id) const { return shown(*state().hand, id); }
+    show::Shown shown(const show::Values& hand, show::FixtureId id) const;
+    show::Resolve resolve() const; // for edits that leave values as they are now
+    std::shared_ptr<const play::LaidOut> laid(const show::LayingPtr& laying) const;
     host::Network* network() const { return session_->network(); }
     const host::Player* player() const { return session_->player(); }
 

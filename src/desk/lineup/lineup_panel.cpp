@@ -218,7 +218,7 @@ void LineupPanel::paintEvent(QPaintEvent*) {
 void LineupPanel::shiftIntensity(double by, int gesture) {
     auto hand = hand_at_press_ ? hand_at_press_ : document_.state().hand;
     for (const auto id : document_.lineup()) {
-        const auto value = show::shownValue(*document_.state().show, *hand, id);
+        const auto value = document_.shown(*hand, id);
         hand = show::withIntensity(hand, {id}, value.intensity.value_or(0) + by);
     }
     document_.setHand("Intensity", hand, fmt::format("intensity-{}", gesture));

@@ -145,7 +145,7 @@ void MixModel::startByHand() {
 show::HandPtr MixModel::shining(show::HandPtr hand) const {
     show::Lineup dark;
     for (const auto id : focus_.focus()->fixtures)
-        if (!show::shownValue(document_.show(), *hand, id).intensity)
+        if (!document_.shown(*hand, id).intensity)
             dark.push_back(id);
     return dark.empty() ? hand : show::withIntensity(hand, dark, 1);
 }

@@ -72,13 +72,13 @@ Result<show::ShowPtr> KeepForm::kept(const std::string& name) const {
     switch (choice_->chosen()) {
     case Colour:
         return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
-                                 show::KeepWhat::Colour, name);
+                                 show::KeepWhat::Colour, name, document_.resolve());
     case Intensity:
         return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
-                                 show::KeepWhat::Intensity, name);
+                                 show::KeepWhat::Intensity, name, document_.resolve());
     case Both:
         return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
-                                 show::KeepWhat::Both, name);
+                                 show::KeepWhat::Both, name, document_.resolve());
     case Look:
         return show::keepLook(document_.state().show, *document_.state().hand, lineup, name);
     default:

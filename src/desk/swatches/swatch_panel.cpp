@@ -369,8 +369,7 @@ QMenu* SwatchPanel::rowMenu(int row) {
     add(tr("Becomes what the first of the lineup shows"), [this, copy = *p] {
         if (document_.lineup().empty())
             return document_.tell(tr("No lamps in the lineup: choose some first."));
-        const auto value = show::shownValue(*document_.state().show, *document_.state().hand,
-                                            document_.lineup().front());
+        const auto value = document_.shown(document_.lineup().front());
         auto next = copy;
         if (next.colour && value.colour)
             next.colour = value.colour;
@@ -433,7 +432,7 @@ void SwatchPanel::removePalette(show::PaletteId id) {
     const auto uses = show::usesOf(document_.state(), id);
     const auto run = [this, id, name = toQt(p->name)] {
         if (document_.edit(tr("Delete palette %1").arg(name),
-                           show::removePalette(document_.state(), id)))
+                           show::removePalette(document_.state(), id, document_.resolve())))
             document_.tell(tr("Palette %1 deleted. Ctrl+Z brings it back.").arg(name));
     };
     if (uses.none())
@@ -466,8 +465,7 @@ void SwatchPanel::markChosen() {
         asked = wish->asked;
     // What follows a palette is that palette's row.
     if (!document_.lineup().empty()) {
-        const auto value = show::shownValue(*document_.state().show, *document_.state().hand,
-                                            document_.lineup().front());
+        const auto value = document_.shown(document_.lineup().front());
         if (const auto* p = document_.show().palette(value.colour_from))
             asked = light::AskedPalette{p->name};
     }

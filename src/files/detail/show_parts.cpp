@@ -4,6 +4,8 @@
 #include "base/text.h"
 #include "files/archive.h"
 #include "files/detail/base64.h"
+#include "files/detail/colour_parts.h"
+#include "files/detail/gradient_parts.h"
 #include "files/gdtf_reader.h"
 #include "files/gdtf_writer.h"
 #include "show/kept.h"
@@ -67,13 +69,6 @@ std::string spectrumText(const colour::Spectrum& spectrum) {
     return toBase64(bytes);
 }
 
-std::string shortText(JsonObject& o, const char* name, std::size_t longest = show::kLongestName) {
-    std::string text = o.text(name);
-    if (auto ok = show::checkText(name, text, longest); !ok)
-        o.complain(name, ok.error().what);
-    return text;
-}
-
 template <class Id>
 void readHead(JsonObject& o, show::Head<Id>& head) {
     head.id = {o.integer("id", 0, 1, show::kLastId)};
@@ -85,52 +80,9 @@ ColourWish readColour(const Json& json, const JsonPath& path, std::vector<Senten
                       std::optional<Error>& error) {
     JsonObject o(json, path);
     ColourWish wish;
-    const std::string text = shortText(o, "asked", show::kLongestNote); // it may be a file's path
-    if (text.empty())
-        o.complain("asked",
-                   say(ZELO_TEXT("core", "is missing: a colour such as \"gel:214@3200\"")));
-    std::vector<double> uv;
-    o.each("uv", 2, [&](const Json& j, const JsonPath& at) {
-        if (j.is_number() && std::abs(j.get<double>()) <= 1)
-            uv.push_back(j.get<double>());
-        else
-            o.take(Error{ErrorCode::BadValue,
-                         say(ZELO_TEXT("core", "expected a number within -1..1")),
-                         {at.text()}});
-    });
-    if (uv.size() == 2)
-        wish.uv = {uv[0], uv[1]};
-    if (auto asked = light::parseAsked(text)) {
-        wish.asked = std::move(*asked);
-    } else if (!text.empty()) {
-        const bool known = wish.uv.u >= 0 && wish.uv.v > 0.01;
-        wish.asked = known ? light::AskedUv{wish.uv.u, wish.uv.v} : light::AskedUv{};
-        notes.push_back(say(ZELO_TEXT("core", "{}: {}; taken for the colour kept with it"),
-                            o.at("asked").text(), asked.error().text()));
-    }
-    const auto name = o.text("intent", "truest");
-    if (const auto intent = mix::intentNamed(name))
-        wish.intent = *intent;
-    else
-        o.complain(
-            "intent",
-            say(ZELO_TEXT("core", "'{}': expected brightest, truest, kindest or leanest"), name));
-    wish.give_up = o.number("give_up", 0.3, 0, 1);
-    o.each("keep_out", show::kMostNames, [&](const Json& j, const JsonPath& at) {
-        if (j.is_string())
-            wish.keep_out.push_back(j.get<std::string>());
-        else
-            o.take(Error{ErrorCode::BadValue,
-                         say(ZELO_TEXT("core", "expected the name of an emitter")),
-                         {at.text()}});
-    });
-    if (const Json* pins = o.member("pins")) {
-        JsonObject p(*pins, o.at("pins"));
-        if (pins->is_object())
-            for (const auto& [emitter, drive] : pins->items())
-                wish.pins.emplace_back(emitter, p.number(emitter.c_str(), 0, 0, 1));
-        o.take(p.error());
-    }
+    wish.uv = readUv(o, "uv").value_or(wish.uv);
+    wish.asked = readAsked(o, wish.uv, notes);
+    readMixing(o, wish);
     wish.unknown = o.unknown();
     error = o.error();
     return wish;
@@ -173,10 +125,20 @@ show::PartLevels readParts(JsonObject& o) {
     return parts;
 }
 
-// A link to a palette that is there and has it; else what stands beside the link.
+// A place in a laying, or a link to a palette that is there and has it; else what stands beside the
+// link.
 template <class T>
-std::optional<show::Source<T>> sourceOf(JsonObject& o, const char* link, std::optional<T> here,
-                                        std::optional<T> show::Palette::*has, Reading& to) {
+std::optional<show::Source<T>> sourceOf(JsonObject& o, const char* link, const char* laid,
+                                        std::optional<T> here, std::optional<T> show::Palette::*has,
+                                        Reading& to) {
+    if (o.member(laid)) {
+        const auto at = static_cast<std::size_t>(o.integer(laid, 0, 0, 1 << 30));
+        if (at < to.layings.size() && to.layings[at])
+            return show::Source<T>(to.layings[at]);
+        if (at >= to.layings.size())
+            o.complain(laid, say(ZELO_TEXT("core", "{}: there is no such one in layings"), at));
+        return std::nullopt; // its gradient is not there, which was told
+    }
     const show::PaletteId id{o.integer(link, 0, 0, show::kLastId)};
     if (const auto* palette = id ? to.show.palette(id) : nullptr; palette && palette->*has)
         return show::Source<T>(id);
@@ -231,7 +193,8 @@ show::Values readValues(JsonObject& top, const char* name, Reading& to) {
         std::optional<double> intensity;
         if (o.member("intensity"))
             intensity = o.number("intensity", 0, 0, 1);
-        value.intensity = sourceOf(o, "intensity_from", intensity, &show::Palette::intensity, to);
+        value.intensity = sourceOf(o, "intensity_from", "intensity_laid", intensity,
+                                   &show::Palette::intensity, to);
         std::optional<ColourWish> colour;
         const Json* place = o.member("colour");
         if (place && place->is_number()) {
@@ -245,8 +208,8 @@ show::Values readValues(JsonObject& top, const char* name, Reading& to) {
             colour = readColourMember(o, to.notes);
         }
         if (!value.colour)
-            value.colour =
-                sourceOf(o, "colour_from", std::move(colour), &show::Palette::colour, to);
+            value.colour = sourceOf(o, "colour_from", "colour_laid", std::move(colour),
+                                    &show::Palette::colour, to);
         value.parts = readParts(o);
         value.unknown = o.unknown();
         top.take(o.error());
@@ -277,6 +240,10 @@ void readPalettes(JsonObject& top, Reading& to) {
         if (o.member("intensity"))
             p.intensity = o.number("intensity", 0, 0, 1);
         p.colour = readColourMember(o, to.notes);
+        p.gradient = readGradientMember(o, to.notes);
+        if (p.gradient && (p.colour || p.intensity))
+            o.complain("gradient", say(ZELO_TEXT("core", "stands alone: no colour or intensity "
+                                                         "beside it")));
         p.unknown = o.unknown();
         to.show.last_palette_id = std::max(to.show.last_palette_id, p.id.value);
         const auto id = p.id;
@@ -461,23 +428,14 @@ Json colourJson(const ColourWish& wish) {
     Json j;
     j["asked"] = light::toText(wish.asked);
     j["uv"] = {wish.uv.u, wish.uv.v};
-    j["intent"] = mix::nameOf(wish.intent);
-    j["give_up"] = wish.give_up;
-    if (!wish.keep_out.empty())
-        j["keep_out"] = wish.keep_out;
-    if (!wish.pins.empty()) {
-        Json pins = Json::object();
-        for (const auto& [emitter, drive] : wish.pins)
-            pins[emitter] = drive;
-        j["pins"] = pins;
-    }
+    writeMixing(j, wish);
     writeUnknown(j, wish.unknown);
     return j;
 }
 
 // All of a value's members but whose it is, as text: `,"intensity":0.5,"colour":3`. Shows have
 // hundreds of thousands of them.
-std::string valueText(const Value& value, ColourTable& colours) {
+std::string valueText(const Value& value, Tables& tables) {
     std::string text;
     const auto add = [&](const char* name, const auto& member) {
         fmt::format_to(std::back_inserter(text), ",\"{}\":{}", name, member);
@@ -485,12 +443,16 @@ std::string valueText(const Value& value, ColourTable& colours) {
     if (value.intensity) {
         if (const double* here = value.intensity->here())
             add("intensity", *here);
+        else if (const auto* laying = value.intensity->laying())
+            add("intensity_laid", tables.layings.placeOf(*laying));
         else
             add("intensity_from", value.intensity->palette().value);
     }
     if (value.colour) {
         if (const ColourWish* here = value.colour->here())
-            add("colour", colours.placeOf(*here));
+            add("colour", tables.colours.placeOf(*here));
+        else if (const auto* laying = value.colour->laying())
+            add("colour_laid", tables.layings.placeOf(*laying));
         else
             add("colour_from", value.colour->palette().value);
     }
@@ -545,10 +507,6 @@ struct HashOfAsked {
 
 } // namespace
 
-std::string jsonText(const Json& json) {
-    return json.dump(-1, ' ', false, Json::error_handler_t::replace);
-}
-
 std::size_t ColourTable::HashOf::operator()(const ColourWish& wish) const {
     return mixed(std::visit(HashOfAsked{}, wish.asked),
                  mixed(std::hash<double>()(wish.uv.u), std::hash<double>()(wish.give_up)));
@@ -573,7 +531,7 @@ Json calibrationJson(const show::Calibration& calibration) {
     return j;
 }
 
-std::vector<std::string> valuesText(const show::Values& values, ColourTable& colours) {
+std::vector<std::string> valuesText(const show::Values& values, Tables& tables) {
     struct Line {
         std::string fixtures, rest;
     };
@@ -583,7 +541,7 @@ std::vector<std::string> valuesText(const show::Values& values, ColourTable& col
     for (const auto& [id, value] : values) {
         const auto [known, fresh] = by_pointer.try_emplace(value.get(), lines.size());
         if (fresh) {
-            auto rest = valueText(*value, colours);
+            auto rest = valueText(*value, tables);
             const auto [same, is_new] = by_text.try_emplace(rest, lines.size());
             if (is_new)
                 lines.push_back({{}, std::move(rest)});
@@ -605,18 +563,20 @@ Json paletteJson(const show::Palette& p) {
         j["intensity"] = *p.intensity;
     if (p.colour)
         j["colour"] = colourJson(*p.colour);
+    if (p.gradient)
+        j["gradient"] = gradientJson(*p.gradient);
     writeUnknown(j, p.unknown);
     return j;
 }
 
-std::string lookText(const show::Look& look, ColourTable& colours) {
+std::string lookText(const show::Look& look, Tables& tables) {
     Json j = headJson(look);
     writeUnknown(j, look.unknown);
     std::string text = jsonText(j);
     text.back() = ',';
     text += "\"values\":[";
     const char* before = "";
-    for (const auto& value : valuesText(look.values, colours)) {
+    for (const auto& value : valuesText(look.values, tables)) {
         text += before;
         text += value;
         before = ",";

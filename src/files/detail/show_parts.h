@@ -4,6 +4,7 @@
 #pragma once
 
 #include "files/archive.h"
+#include "files/detail/gradient_parts.h"
 #include "files/detail/json_object.h"
 #include "show/show.h"
 
@@ -19,6 +20,7 @@ struct Reading {
     int version = 1;
     show::Show show;
     std::vector<show::Source<show::ColourWish>> colours; // that values name by their place
+    std::vector<show::LayingPtr> layings;                // likewise; null: its gradient is gone
     std::size_t unpacked_left = kMostUnpacked;           // of the types' archives
     std::vector<Sentence> notes;                         // what was left out or taken otherwise
 };
@@ -37,8 +39,6 @@ void readCalibration(JsonObject& fixture, show::Fixture& to);
 
 // --- writing -----------------------------------------------------------------------------------
 
-std::string jsonText(const Json& json); // one line; what is not UTF-8 is replaced
-
 // Colours that values use, each once, as text.
 class ColourTable {
 public:
@@ -53,11 +53,17 @@ private:
     std::unordered_map<show::ColourWish, std::size_t, HashOf> places_;
 };
 
+// What values name by its place.
+struct Tables {
+    ColourTable colours;
+    LayingTable layings;
+};
+
 Json calibrationJson(const show::Calibration& calibration);
 // An element each; fixtures with one and the same value stand together.
-std::vector<std::string> valuesText(const show::Values& values, ColourTable& colours);
+std::vector<std::string> valuesText(const show::Values& values, Tables& tables);
 Json paletteJson(const show::Palette& palette);
-std::string lookText(const show::Look& look, ColourTable& colours);
+std::string lookText(const show::Look& look, Tables& tables);
 Json stageJson(const show::StagePlan& stage);
 Json measuredJson(const show::Measured& measured);
 // An error when it could not be unpacked again. `left` as in unzipped().

@@ -13,6 +13,7 @@ public:
     Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode);
 
     const std::vector<colour::Uv>& reach() const { return reach_; } // convex hull of the samples
+    bool slotsAlone() const { return axes_.empty(); }               // wheels and nothing else
     colour::Xyz xyzOf(const light::Drives& drives) const;
 
     // Brightest, Truest and Kindest as for emitters. Leanest is Brightest: the lamp takes the same

@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What colours and gradients of a show file are both made of.
+#pragma once
+
+#include "colour/xyz.h"
+#include "files/detail/json_object.h"
+#include "light/asked.h"
+#include "mix/mix.h"
+#include "show/limits.h"
+
+namespace zelo::files {
+
+std::string jsonText(const Json& json); // one line; what is not UTF-8 is replaced
+
+std::string shortText(JsonObject& o, const char* name, std::size_t longest = show::kLongestName);
+// Two numbers within -1..1; nothing when it is not there, or faulty.
+std::optional<colour::Uv> readUv(JsonObject& o, const char* name);
+std::optional<colour::Uv> uvOf(const Json& json);
+// "asked"; one that cannot be read is taken for the colour kept with it, which is told.
+light::Asked readAsked(JsonObject& o, const colour::Uv& uv, std::vector<Sentence>& notes);
+
+// Intent, give-up, keep-outs and pins of what has them.
+template <class Mixing>
+void readMixing(JsonObject& o, Mixing& to) {
+    const auto name = o.text("intent", "truest");
+    if (const auto intent = mix::intentNamed(name))
+        to.intent = *intent;
+    else
+        o.complain(
+            "intent",
+            say(ZELO_TEXT("core", "'{}': expected brightest, truest, kindest or leanest"), name));
+    to.give_up = o.number("give_up", 0.3, 0, 1);
+    o.each("keep_out", show::kMostNames, [&](const Json& j, const JsonPath& at) {
+        if (j.is_string())
+            to.keep_out.push_back(j.get<std::string>());
+        else
+            o.take(Error{ErrorCode::BadValue,
+                         say(ZELO_TEXT("core", "expected the name of an emitter")),
+                         {at.text()}});
+    });
+    if (const Json* pins = o.member("pins")) {
+        JsonObject p(*pins, o.at("pins"));
+        if (pins->is_object())
+            for (const auto& [emitter, drive] : pins->items())
+                to.pins.emplace_back(emitter, p.number(emitter.c_str(), 0, 0, 1));
+        o.take(p.error());
+    }
+}
+
+template <class Mixing>
+void writeMixing(Json& j, const Mixing& from) {
+    j["intent"] = mix::nameOf(from.intent);
+    j["give_up"] = from.give_up;
+    if (!from.keep_out.empty())
+        j["keep_out"] = from.keep_out;
+    if (!from.pins.empty()) {
+        Json pins = Json::object();
+        for (const auto& [emitter, drive] : from.pins)
+            pins[emitter] = drive;
+        j["pins"] = pins;
+    }
+}
+
+} // namespace zelo::files

@@ -1,0 +1,316 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/detail/gradient_parts.h"
+
+#include "files/detail/colour_parts.h"
+#include "files/detail/show_parts.h"
+#include "show/limits.h"
+
+#include <algorithm>
+#include <set>
+
+namespace zelo::files {
+
+using show::Gradient;
+
+namespace {
+
+constexpr std::pair<route::Order, const char*> kOrders[] = {
+    {route::Order::Forward, "forward"},        {route::Order::Reverse, "reverse"},
+    {route::Order::FromMiddle, "from-middle"}, {route::Order::ToMiddle, "to-middle"},
+    {route::Order::ToAndFro, "to-and-fro"},    {route::Order::Shuffled, "shuffled"}};
+constexpr std::pair<route::Side, const char*> kSides[] = {{route::Side::Short, "short"},
+                                                          {route::Side::Long, "long"},
+                                                          {route::Side::Ccw, "ccw"},
+                                                          {route::Side::Cw, "cw"}};
+constexpr std::pair<route::Even, const char*> kEvens[] = {{route::Even::ToTheEye, "eye"},
+                                                          {route::Even::InPlace, "place"}};
+constexpr std::pair<route::Choose, const char*> kChooses[] = {{route::Choose::Together, "together"},
+                                                              {route::Choose::EachAlone, "alone"}};
+
+template <class Value, std::size_t N>
+const char* nameIn(const std::pair<Value, const char*> (&names)[N], Value value) {
+    for (const auto& [one, name] : names)
+        if (one == value)
+            return name;
+    return names[0].second;
+}
+
+// The first of the names when it is not there.
+template <class Value, std::size_t N>
+Value readNamed(JsonObject& o, const char* member,
+                const std::pair<Value, const char*> (&names)[N]) {
+    const std::string text = o.text(member, names[0].second);
+    for (const auto& [one, name] : names)
+        if (text == name)
+            return one;
+    std::string all;
+    for (const auto& [one, name] : names)
+        all += fmt::format("{}{}", all.empty() ? "" : ", ", name);
+    o.complain(member, say(ZELO_TEXT("core", "'{}': expected one of {}"), text, all));
+    return names[0].first;
+}
+
+std::optional<double> readAt(JsonObject& o) {
+    return o.member("at") ? std::optional(o.number("at", 0, 0, 1)) : std::nullopt;
+}
+
+// The way that leads on from a stop.
+route::StopWay readWay(JsonObject& o) {
+    route::StopWay way;
+    const std::string kind = o.text("kind", route::nameOf(way.kind));
+    if (const auto named = route::kindNamed(kind))
+        way.kind = *named;
+    else
+        o.complain("kind", say(ZELO_TEXT("core", "'{}': expected one of {}"), kind,
+                               "levels, straight, around, dark, jump"));
+    way.floor = o.number("floor", way.floor, 0, 1);
+    way.side = readNamed(o, "side", kSides);
+    way.jump_at = o.number("jump_at", way.jump_at, 0, 1);
+    o.each("via", show::kMostVias, [&](const Json& j, const JsonPath& at) {
+        if (const auto uv = uvOf(j))
+            way.via.push_back(*uv);
+        else
+            o.take(Error{ErrorCode::BadValue,
+                         say(ZELO_TEXT("core", "expected two numbers within -1..1")),
+                         {at.text()}});
+    });
+    if (const Json* json = o.member("keep_out")) {
+        JsonObject sector(*json, o.at("keep_out"));
+        way.keep_out = {sector.number("from", 0, -100, 100), sector.number("to", 0, -100, 100)};
+        o.keepUnknown("keep_out", sector);
+        o.take(sector.error());
+    }
+    return way;
+}
+
+Json wayJson(const route::StopWay& way) {
+    const route::StopWay usual;
+    Json j{{"kind", route::nameOf(way.kind)}};
+    if (way.floor != usual.floor)
+        j["floor"] = way.floor;
+    if (way.side != usual.side)
+        j["side"] = nameIn(kSides, way.side);
+    if (way.jump_at != usual.jump_at)
+        j["jump_at"] = way.jump_at;
+    for (const colour::Uv& uv : way.via)
+        j["via"].push_back({uv.u, uv.v});
+    if (way.keep_out)
+        j["keep_out"] = {{"from", way.keep_out->from}, {"to", way.keep_out->to}};
+    return j;
+}
+
+void readStops(JsonObject& o, Gradient& g, std::vector<Sentence>& notes) {
+    o.each("stops", show::kMostStops, [&](const Json& json, const JsonPath& path) {
+        JsonObject s(json, path);
+        show::GradientStop stop{light::Asked(light::AskedUv{}), {}, {}, {}};
+        const auto uv = readUv(s, "uv");
+        stop.uv = uv.value_or(stop.uv);
+        if (const show::PaletteId id{s.integer("palette", 0, 0, show::kLastId)})
+            stop.colour = id;
+        else
+            stop.colour = readAsked(s, stop.uv, notes);
+        stop.at = readAt(s);
+        if (const Json* way = s.member("way")) {
+            JsonObject w(*way, s.at("way"));
+            g.ways.resize(g.stops.size());
+            g.ways.push_back(readWay(w));
+            s.keepUnknown("way", w);
+            s.take(w.error());
+        }
+        stop.unknown = s.unknown();
+        g.stops.push_back(std::move(stop));
+        o.take(s.error());
+    });
+    g.ways.resize(g.stops.empty() ? 0 : g.stops.size() - 1);
+    o.each("intensities", show::kMostStops, [&](const Json& json, const JsonPath& path) {
+        JsonObject s(json, path);
+        show::IntensityStop stop;
+        stop.intensity = s.number("intensity", 1, 0, 1);
+        stop.at = readAt(s);
+        stop.unknown = s.unknown();
+        g.intensities.push_back(std::move(stop));
+        o.take(s.error());
+    });
+}
+
+void readLaid(JsonObject& o, Gradient& g) {
+    if (const Json* json = o.member("laid")) {
+        JsonObject a(*json, o.at("laid"));
+        g.arrangement.order = readNamed(a, "order", kOrders);
+        g.arrangement.passes = a.integer("passes", 2, 1, route::kMostLaid);
+        g.arrangement.seed = static_cast<std::uint32_t>(a.integer("seed", 1, 0, 1 << 30));
+        g.arrangement.mirrored = a.flag("mirrored");
+        g.arrangement.block = a.integer("block", 1, 1, route::kMostLaid);
+        g.arrangement.repeats = a.integer("repeats", 1, 1, route::kMostLaid);
+        g.arrangement.offset = a.number("offset", 0, 0, 1);
+        o.keepUnknown("laid", a);
+        o.take(a.error());
+    }
+    if (const Json* json = o.member("along")) {
+        JsonObject a(*json, o.at("along"));
+        show::AlongPlan along;
+        along.from_point = a.member("x_m") || a.member("y_m");
+        constexpr double far = show::kFarthest_m;
+        along.x_m = a.number("x_m", 0, -far, far);
+        along.y_m = a.number("y_m", 0, -far, far);
+        along.direction_deg =
+            a.number("direction_deg", 0, -show::kMostTurn_deg, show::kMostTurn_deg);
+        g.along = along;
+        o.keepUnknown("along", a);
+        o.take(a.error());
+    }
+}
+
+Gradient readGradient(JsonObject& o, std::vector<Sentence>& notes) {
+    Gradient g;
+    readStops(o, g, notes);
+    readLaid(o, g);
+    g.even = readNamed(o, "even", kEvens);
+    const std::string bright = o.text("bright", show::nameOf(g.bright));
+    if (const auto named = show::brightNamed(bright))
+        g.bright = *named;
+    else
+        o.complain("bright", say(ZELO_TEXT("core", "'{}': expected one of {}"), bright,
+                                 "untouched, spread, alike"));
+    g.common_reach = !o.flag("each_its_own_reach");
+    g.choose = readNamed(o, "mixes", kChooses);
+    readMixing(o, g);
+    if (const auto ok = show::checkGradient(g); !ok && !o.error())
+        o.complain("", ok.error().what);
+    g.unknown = o.unknown();
+    return g;
+}
+
+std::vector<show::FixtureId> readLamps(JsonObject& o) {
+    std::vector<show::FixtureId> lamps;
+    std::set<show::FixtureId> once;
+    o.each("fixtures", show::kMostFixtures, [&](const Json& j, const JsonPath& at) {
+        const bool sound = j.is_number_integer() && j > 0 && j <= show::kLastId;
+        if (!sound || !once.insert({j.get<int>()}).second)
+            return o.take(Error{ErrorCode::BadValue,
+                                say(ZELO_TEXT("core", "expected the id of a fixture, each once")),
+                                {at.text()}});
+        lamps.push_back({j.get<int>()});
+    });
+    return lamps;
+}
+
+} // namespace
+
+std::shared_ptr<const Gradient> readGradientMember(JsonObject& o, std::vector<Sentence>& notes) {
+    const Json* json = o.member("gradient");
+    if (!json)
+        return nullptr;
+    JsonObject g(*json, o.at("gradient"));
+    auto gradient = readGradient(g, notes);
+    o.take(g.error());
+    return std::make_shared<const Gradient>(std::move(gradient));
+}
+
+void readLayings(JsonObject& top, Reading& to) {
+    top.each("layings", show::kMostLayings, [&](const Json& json, const JsonPath& path) {
+        JsonObject o(json, path);
+        show::Laying laying;
+        laying.palette = {o.integer("palette", 0, 0, show::kLastId)};
+        laying.own = readGradientMember(o, to.notes);
+        laying.lamps = readLamps(o);
+        laying.unknown = o.unknown();
+        top.take(o.error());
+        const show::Palette* kept = to.show.palette(laying.palette);
+        const bool there = kept && kept->gradient;
+        if (!there && laying.palette)
+            to.notes.push_back(
+                say(ZELO_TEXT("core", "{}: follows gradient {}, which is not there: {}"),
+                    path.text(), laying.palette.value,
+                    laying.own ? say(ZELO_TEXT("core", "it stays as it was"))
+                               : say(ZELO_TEXT("core", "left out"))));
+        if (!there)
+            laying.palette = {};
+        to.layings.push_back(there || laying.own
+                                 ? std::make_shared<const show::Laying>(std::move(laying))
+                                 : nullptr);
+    });
+}
+
+Json gradientJson(const Gradient& g) {
+    const route::Arrangement usual;
+    const route::Arrangement& a = g.arrangement;
+    Json j;
+    j["stops"] = Json::array();
+    for (std::size_t i = 0; i < g.stops.size(); ++i) {
+        const show::GradientStop& stop = g.stops[i];
+        Json s;
+        if (const light::Asked* here = stop.colour.here())
+            s["asked"] = light::toText(*here);
+        else
+            s["palette"] = stop.colour.palette().value;
+        s["uv"] = {stop.uv.u, stop.uv.v};
+        if (stop.at)
+            s["at"] = *stop.at;
+        if (i < g.ways.size())
+            s["way"] = wayJson(g.ways[i]);
+        writeUnknown(s, stop.unknown);
+        j["stops"].push_back(std::move(s));
+    }
+    if (g.even != route::Even::ToTheEye)
+        j["even"] = nameIn(kEvens, g.even);
+    if (g.bright != show::Bright::Untouched)
+        j["bright"] = show::nameOf(g.bright);
+    for (const show::IntensityStop& stop : g.intensities) {
+        Json s{{"intensity", stop.intensity}};
+        if (stop.at)
+            s["at"] = *stop.at;
+        writeUnknown(s, stop.unknown);
+        j["intensities"].push_back(std::move(s));
+    }
+    Json laid = Json::object();
+    if (a.order != usual.order)
+        laid["order"] = nameIn(kOrders, a.order);
+    if (a.passes != usual.passes)
+        laid["passes"] = a.passes;
+    if (a.seed != usual.seed)
+        laid["seed"] = a.seed;
+    if (a.mirrored)
+        laid["mirrored"] = true;
+    if (a.block != usual.block)
+        laid["block"] = a.block;
+    if (a.repeats != usual.repeats)
+        laid["repeats"] = a.repeats;
+    if (a.offset != usual.offset)
+        laid["offset"] = a.offset;
+    if (!laid.empty())
+        j["laid"] = laid;
+    if (g.along && g.along->from_point)
+        j["along"] = {{"x_m", g.along->x_m}, {"y_m", g.along->y_m}};
+    else if (g.along)
+        j["along"] = {{"direction_deg", g.along->direction_deg}};
+    if (!g.common_reach)
+        j["each_its_own_reach"] = true;
+    if (g.choose != route::Choose::Together)
+        j["mixes"] = nameIn(kChooses, g.choose);
+    writeMixing(j, g);
+    writeUnknown(j, g.unknown);
+    return j;
+}
+
+std::size_t LayingTable::placeOf(const show::LayingPtr& laying) {
+    const auto [known, fresh] = by_pointer_.try_emplace(laying.get(), all_.size());
+    if (!fresh)
+        return known->second;
+    Json j;
+    if (laying->palette)
+        j["palette"] = laying->palette.value;
+    if (laying->own)
+        j["gradient"] = gradientJson(*laying->own);
+    j["fixtures"] = Json::array();
+    for (const show::FixtureId id : laying->lamps)
+        j["fixtures"].push_back(id.value);
+    writeUnknown(j, laying->unknown);
+    auto text = jsonText(j);
+    const auto [same, is_new] = by_text_.try_emplace(text, all_.size());
+    if (is_new)
+        all_.push_back(std::move(text));
+    return known->second = same->second;
+}
+
+} // namespace zelo::files

@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The fixture types and gels that ship, as play takes them.
+#pragma once
+
+#include "play/mixes.h"
+#include "support/shipped.h"
+
+namespace zelo::play {
+
+class Shipped : public Sources {
+public:
+    std::uint64_t version() const override { return 1; }
+    std::shared_ptr<const light::FixtureType> type(const std::string& id) const override {
+        return id == "ghost" ? nullptr : test::shippedType(id);
+    }
+    Result<light::Gel> gel(const std::string& id) const override {
+        const auto* gel = test::shippedBook().find(id);
+        return gel ? Result<light::Gel>(*gel) : fail(ErrorCode::NotFound, "no gel {}", id);
+    }
+    Result<colour::Spectrum> spectrum(const std::string& path) const override {
+        return fail(ErrorCode::NotFound, "{}", path);
+    }
+    Result<light::Wanted> palette(const std::string& name) const override {
+        return fail(ErrorCode::NotFound, "{}", name);
+    }
+};
+
+} // namespace zelo::play
