@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "start.h"
 
+#include "desk/kit/colour_drag.h"
 #include "desk/kit/language.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/theme.h"
@@ -218,7 +219,10 @@ int start(const StartWish& wish) {
     document.setLineup(lineupOf(document.show(), groups));
     if (!wish.side.empty())
         openSide(window, wish.side);
-    if (!wish.pick.empty())
+    const auto picked = light::parseAsked(wish.pick);
+    if (picked && std::holds_alternative<light::AskedPalette>(*picked))
+        giveColour(document, document.lineup(), *picked); // it follows that, also a gradient
+    else if (!wish.pick.empty())
         window.asking().pick(wish.pick);
     for (const auto& trouble : document.network()->troubles())
         document.tell(said(trouble));

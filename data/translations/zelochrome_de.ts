@@ -2,6 +2,33 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de">
 <context>
+    <name>GradientView</name>
+    <message>
+        <source>first to last</source>
+        <translation>erster bis letzter</translation>
+    </message>
+    <message>
+        <source>last to first</source>
+        <translation>letzter bis erster</translation>
+    </message>
+    <message>
+        <source>from the middle</source>
+        <translation>von der Mitte</translation>
+    </message>
+    <message>
+        <source>to the middle</source>
+        <translation>zur Mitte</translation>
+    </message>
+    <message>
+        <source>to and fro</source>
+        <translation>hin und her</translation>
+    </message>
+    <message>
+        <source>shuffled</source>
+        <translation>gemischt</translation>
+    </message>
+</context>
+<context>
     <name>QObject</name>
     <message>
         <source>No lamp here takes the colour.</source>
@@ -341,6 +368,10 @@
     <message>
         <source>Left out: %1</source>
         <translation>Ausgelassen: %1</translation>
+    </message>
+    <message>
+        <source>Gradient %1</source>
+        <translation>Verlauf %1</translation>
     </message>
 </context>
 <context>
@@ -2203,7 +2234,7 @@
     </message>
     <message>
         <source>these types share no reach: each goes in its own</source>
-        <translation>diese Typen haben keinen gemeinsamen Umfang: jeder geht in seinem</translation>
+        <translation>diese Typen haben keine gemeinsame Reichweite: jeder geht in seiner</translation>
     </message>
     <message>
         <source>its place in gradient &apos;{}&apos;, held in hand</source>
@@ -2284,6 +2315,10 @@
     <message>
         <source>no gradient with id {}</source>
         <translation>kein Verlauf mit der id {}</translation>
+    </message>
+    <message>
+        <source>the lineup shows no gradient: begin one in its view</source>
+        <translation>die Lampenreihe zeigt keinen Verlauf: in dessen Ansicht einen beginnen</translation>
     </message>
 </context>
 <context>
@@ -2955,7 +2990,7 @@
     </message>
     <message>
         <source>No lamps in the lineup: choose some first.</source>
-        <translation>Keine Lampen in der Reihe: erst welche wählen.</translation>
+        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
     </message>
     <message numerus="yes">
         <source>lamp(s) %1</source>
@@ -3061,6 +3096,802 @@
     <message>
         <source>The rendering indices mean something near white only (Duv within 0.0054): this light is a colour.</source>
         <translation>Die Indizes der Farbwiedergabe bedeuten nur nahe Weiß etwas (Duv bis 0,0054): dieses Licht ist eine Farbe.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::GradientMap</name>
+    <message>
+        <source>Ways on the map</source>
+        <translation>Wege auf der Karte</translation>
+    </message>
+    <message>
+        <source>The stops and the ways between them in u′ v′. Press or drag: the colour of the chosen stop. Pull the bright way out of its course with the mouse; a double-click takes such a point away. Arrows move, Ins adds a point to the way, Page Up and Page Down choose, Del takes away.</source>
+        <translation>Die Stopps und die Wege dazwischen in u′ v′. Drücken oder ziehen: die Farbe des gewählten Stopps. Den hellen Weg mit der Maus aus seiner Bahn ziehen; ein Doppelklick nimmt so einen Punkt weg. Pfeile bewegen, Einfg setzt einen Punkt auf den Weg, Bild auf und Bild ab wählen, Entf nimmt weg.</translation>
+    </message>
+    <message>
+        <source>Pull a way</source>
+        <translation>Einen Weg ziehen</translation>
+    </message>
+    <message>
+        <source>50 points on a way at most.</source>
+        <translation>Höchstens 50 Punkte auf einem Weg.</translation>
+    </message>
+    <message>
+        <source>Let a way go straight again</source>
+        <translation>Einen Weg wieder gehen lassen</translation>
+    </message>
+    <message>
+        <source>Stop %1</source>
+        <translation>Stopp %1</translation>
+    </message>
+    <message>
+        <source>Point %1 on the way</source>
+        <translation>Punkt %1 auf dem Weg</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::GradientModel</name>
+    <message>
+        <source>a colour</source>
+        <translation>eine Farbe</translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation>links</translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>Begin a gradient</source>
+        <translation>Einen Verlauf beginnen</translation>
+    </message>
+    <message>
+        <source>A gradient begins from two lamps or more: choose some first.</source>
+        <translation>Ein Verlauf beginnt mit zwei oder mehr Lampen: erst welche wählen.</translation>
+    </message>
+    <message>
+        <source>The first or the last lamp has no colour: give them one first.</source>
+        <translation>Die erste oder die letzte Lampe hat keine Farbe: ihnen erst eine geben.</translation>
+    </message>
+    <message>
+        <source>Add a stop</source>
+        <translation>Einen Stopp setzen</translation>
+    </message>
+    <message>
+        <source>Colour of a stop</source>
+        <translation>Farbe eines Stopps</translation>
+    </message>
+    <message>
+        <source>Move a stop</source>
+        <translation>Einen Stopp bewegen</translation>
+    </message>
+    <message>
+        <source>Stop evenly between its neighbours</source>
+        <translation>Stopp gleichmäßig zwischen seinen Nachbarn</translation>
+    </message>
+    <message>
+        <source>A gradient keeps two stops at least.</source>
+        <translation>Ein Verlauf behält mindestens zwei Stopps.</translation>
+    </message>
+    <message>
+        <source>Remove a stop</source>
+        <translation>Einen Stopp entfernen</translation>
+    </message>
+    <message>
+        <source>Move a stop of intensity</source>
+        <translation>Einen Stopp der Intensität bewegen</translation>
+    </message>
+    <message>
+        <source>Intensity of a stop</source>
+        <translation>Intensität eines Stopps</translation>
+    </message>
+    <message>
+        <source>Add a stop of intensity</source>
+        <translation>Einen Stopp der Intensität setzen</translation>
+    </message>
+    <message>
+        <source>Remove a stop of intensity</source>
+        <translation>Einen Stopp der Intensität entfernen</translation>
+    </message>
+    <message>
+        <source>Pull the stops into reach of all</source>
+        <translation>Stopps in aller Reichweite ziehen</translation>
+    </message>
+    <message>
+        <source>Lay the gradient over the lineup</source>
+        <translation>Den Verlauf über die Lampenreihe legen</translation>
+    </message>
+    <message>
+        <source>Keep gradient %1</source>
+        <translation>Verlauf %1 behalten</translation>
+    </message>
+    <message>
+        <source>Fixed colours instead of a gradient</source>
+        <translation>Feste Farben statt eines Verlaufs</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::GradientPlan</name>
+    <message>
+        <source>Line on the plan</source>
+        <translation>Linie auf dem Plan</translation>
+    </message>
+    <message>
+        <source>The lamps from above. Drag turns the line that the gradient follows, or moves the point it lies away from; arrows too, Shift finely</source>
+        <translation>Die Lampen von oben. Ziehen dreht die Linie, der der Verlauf folgt, oder bewegt den Punkt, von dem er weg geht; Pfeile auch, Umschalt fein</translation>
+    </message>
+    <message>
+        <source>Move the point of a gradient</source>
+        <translation>Den Punkt eines Verlaufs bewegen</translation>
+    </message>
+    <message>
+        <source>Turn the line of a gradient</source>
+        <translation>Die Linie eines Verlaufs drehen</translation>
+    </message>
+    <message>
+        <source>Point</source>
+        <translation>Punkt</translation>
+    </message>
+    <message>
+        <source>%1 m across, %2 m upstage</source>
+        <translation>%1 m quer, %2 m nach hinten</translation>
+    </message>
+    <message>
+        <source>Line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>%1°</source>
+        <translation>%1°</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::GradientSide</name>
+    <message>
+        <source>Pull the stops into reach of all</source>
+        <translation>Stopps in aller Reichweite ziehen</translation>
+    </message>
+    <message>
+        <source>Stops that a type cannot show take the nearest colour that all can</source>
+        <translation>Stopps, die ein Typ nicht zeigen kann, nehmen die nächste Farbe, die alle können</translation>
+    </message>
+    <message>
+        <source>While it is pressed the lamps show what a desk makes of the stops that knows levels only</source>
+        <translation>Solange gedrückt, zeigen die Lampen, was ein Pult aus den Stopps macht, das nur Pegel kennt</translation>
+    </message>
+    <message>
+        <source>Fixed colours</source>
+        <translation>Feste Farben</translation>
+    </message>
+    <message>
+        <source>The lamps keep their colours and follow no gradient any more</source>
+        <translation>Die Lampen behalten ihre Farben und folgen keinem Verlauf mehr</translation>
+    </message>
+    <message>
+        <source>Keep the change</source>
+        <translation>Änderung behalten</translation>
+    </message>
+    <message>
+        <source>The kept gradient becomes what it is now: all that follow it change with it</source>
+        <translation>Der behaltene Verlauf wird, was er jetzt ist: alle, die ihm folgen, gehen mit</translation>
+    </message>
+    <message>
+        <source>Keep as…</source>
+        <translation>Behalten als …</translation>
+    </message>
+    <message>
+        <source>Keep it under a name, as a palette</source>
+        <translation>Unter einem Namen behalten, als Palette</translation>
+    </message>
+    <message>
+        <source>Put down</source>
+        <translation>Ablegen</translation>
+    </message>
+    <message>
+        <source>Let go of everything in hand</source>
+        <translation>Alles loslassen, was in der Hand ist</translation>
+    </message>
+    <message>
+        <source>Gradient, readings</source>
+        <translation>Verlauf, Ablesungen</translation>
+    </message>
+    <message>
+        <source>Types in this gradient</source>
+        <translation>Typen in diesem Verlauf</translation>
+    </message>
+    <message>
+        <source>worst miss</source>
+        <translation>größte Abweichung</translation>
+    </message>
+    <message>
+        <source>left alone</source>
+        <translation>unberührt</translation>
+    </message>
+    <message>
+        <source>%1, nearest slot</source>
+        <translation>%1, nächster Platz</translation>
+    </message>
+    <message>
+        <source>%1 ΔE</source>
+        <translation>%1 ΔE</translation>
+    </message>
+    <message>
+        <source>%1, lamp %2 to %3</source>
+        <translation>%1, Lampe %2 bis %3</translation>
+    </message>
+    <message>
+        <source>Evenness</source>
+        <translation>Gleichmaß</translation>
+    </message>
+    <message>
+        <source>usual step</source>
+        <translation>üblicher Schritt</translation>
+    </message>
+    <message>
+        <source>most</source>
+        <translation>größter</translation>
+    </message>
+    <message>
+        <source>least</source>
+        <translation>kleinster</translation>
+    </message>
+    <message>
+        <source>emitter, largest step</source>
+        <translation>Emitter, größter Schritt</translation>
+    </message>
+    <message>
+        <source>%1 %, not %2 %</source>
+        <translation>%1 %, nicht %2 %</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>Readings</source>
+        <translation>Ablesungen</translation>
+    </message>
+    <message>
+        <source>This lamp is in no gradient.</source>
+        <translation>Diese Lampe ist in keinem Verlauf.</translation>
+    </message>
+    <message>
+        <source>Begin a gradient, and its steps, misses and ways stand here.</source>
+        <translation>Ein Verlauf, und hier stehen seine Schritte, Abweichungen und Wege.</translation>
+    </message>
+    <message>
+        <source>unknown type</source>
+        <translation>unbekannter Typ</translation>
+    </message>
+    <message>
+        <source>Lamp %1</source>
+        <translation>Lampe %1</translation>
+    </message>
+    <message>
+        <source>miss</source>
+        <translation>Abweichung</translation>
+    </message>
+    <message>
+        <source>place</source>
+        <translation>Platz</translation>
+    </message>
+    <message>
+        <source>makes no colours: left alone</source>
+        <translation>macht keine Farben: unberührt</translation>
+    </message>
+    <message>
+        <source>out of reach: %1</source>
+        <translation>außer Reichweite: %1</translation>
+    </message>
+    <message>
+        <source>Levels alone</source>
+        <translation>Nur Pegel</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::GradientView</name>
+    <message>
+        <source>Gradient</source>
+        <translation>Verlauf</translation>
+    </message>
+    <message>
+        <source>Way</source>
+        <translation>Weg</translation>
+    </message>
+    <message>
+        <source>From this stop to the next: as levels alone would, straight on the map, around the white, through dark, or with a jump</source>
+        <translation>Von diesem Stopp zum nächsten: wie Pegel allein, gerade auf der Karte, um das Weiß, durch Dunkel oder mit einem Sprung</translation>
+    </message>
+    <message>
+        <source>Levels</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>Straight</source>
+        <translation>Gerade</translation>
+    </message>
+    <message>
+        <source>Around</source>
+        <translation>Herum</translation>
+    </message>
+    <message>
+        <source>Through dark</source>
+        <translation>Durch Dunkel</translation>
+    </message>
+    <message>
+        <source>Jump</source>
+        <translation>Sprung</translation>
+    </message>
+    <message>
+        <source>Side</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>By which hues the way goes round the white</source>
+        <translation>Über welche Töne der Weg um das Weiß geht</translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation>links</translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>Saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>How much of its ends&apos; saturation the way around keeps</source>
+        <translation>Wie viel von der Sättigung seiner Enden der Weg herum behält</translation>
+    </message>
+    <message>
+        <source>%</source>
+        <translation>%</translation>
+    </message>
+    <message>
+        <source>no hue</source>
+        <translation>kein Ton</translation>
+    </message>
+    <message>
+        <source>A hue that the way around stays out of</source>
+        <translation>Ein Ton, den der Weg herum meidet</translation>
+    </message>
+    <message>
+        <source>Change at</source>
+        <translation>Wechsel bei</translation>
+    </message>
+    <message>
+        <source>Where on the way the colour changes</source>
+        <translation>Wo auf dem Weg die Farbe wechselt</translation>
+    </message>
+    <message>
+        <source>Way of a gradient</source>
+        <translation>Weg eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Side of a way</source>
+        <translation>Seite eines Wegs</translation>
+    </message>
+    <message>
+        <source>Where the colour changes</source>
+        <translation>Wo die Farbe wechselt</translation>
+    </message>
+    <message>
+        <source>In which order the gradient goes over the lamps</source>
+        <translation>In welcher Ordnung der Verlauf über die Lampen geht</translation>
+    </message>
+    <message>
+        <source>mirrored</source>
+        <translation>gespiegelt</translation>
+    </message>
+    <message>
+        <source>There and back about the middle</source>
+        <translation>Hin und zurück um die Mitte</translation>
+    </message>
+    <message>
+        <source>Passes</source>
+        <translation>Durchgänge</translation>
+    </message>
+    <message>
+        <source>How often it goes to and fro in all</source>
+        <translation>Wie oft er im Ganzen hin und her geht</translation>
+    </message>
+    <message>
+        <source>Seed</source>
+        <translation>Startzahl</translation>
+    </message>
+    <message>
+        <source>Another number, another order; the same number, the same one</source>
+        <translation>Eine andere Zahl, eine andere Ordnung; dieselbe Zahl, dieselbe</translation>
+    </message>
+    <message>
+        <source>Blocks of</source>
+        <translation>Blöcke von</translation>
+    </message>
+    <message>
+        <source>So many lamps beside each other share a colour</source>
+        <translation>So viele Lampen nebeneinander teilen eine Farbe</translation>
+    </message>
+    <message>
+        <source>lamps</source>
+        <translation>Lampen</translation>
+    </message>
+    <message>
+        <source>Repeats</source>
+        <translation>Wiederholungen</translation>
+    </message>
+    <message>
+        <source>How often the whole gradient is laid over the lineup</source>
+        <translation>Wie oft der ganze Verlauf über die Lampenreihe gelegt wird</translation>
+    </message>
+    <message>
+        <source>times</source>
+        <translation>mal</translation>
+    </message>
+    <message>
+        <source>Offset</source>
+        <translation>Versatz</translation>
+    </message>
+    <message>
+        <source>Turns the gradient along the lamps</source>
+        <translation>Dreht den Verlauf entlang der Lampen</translation>
+    </message>
+    <message>
+        <source>Laid by</source>
+        <translation>Gelegt nach</translation>
+    </message>
+    <message>
+        <source>By the order of the lineup, or by where the lamps hang: along a line on the plan, or away from a point of it</source>
+        <translation>Nach der Ordnung der Lampenreihe oder danach, wo die Lampen hängen: entlang einer Linie auf dem Plan oder weg von einem Punkt</translation>
+    </message>
+    <message>
+        <source>order</source>
+        <translation>Reihe</translation>
+    </message>
+    <message>
+        <source>line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>point</source>
+        <translation>Punkt</translation>
+    </message>
+    <message>
+        <source>Direction of the line</source>
+        <translation>Richtung der Linie</translation>
+    </message>
+    <message>
+        <source>0° goes from left to right, 90° upstage</source>
+        <translation>0° geht von links nach rechts, 90° nach hinten</translation>
+    </message>
+    <message>
+        <source>°</source>
+        <translation>°</translation>
+    </message>
+    <message>
+        <source>Point across</source>
+        <translation>Punkt quer</translation>
+    </message>
+    <message>
+        <source>Metres from the middle, to the right</source>
+        <translation>Meter von der Mitte nach rechts</translation>
+    </message>
+    <message>
+        <source>m</source>
+        <translation>m</translation>
+    </message>
+    <message>
+        <source>Point upstage</source>
+        <translation>Punkt nach hinten</translation>
+    </message>
+    <message>
+        <source>Metres from the middle, upstage</source>
+        <translation>Meter von der Mitte nach hinten</translation>
+    </message>
+    <message>
+        <source>Mirrored gradient</source>
+        <translation>Verlauf gespiegelt</translation>
+    </message>
+    <message>
+        <source>Gradient not mirrored</source>
+        <translation>Verlauf nicht gespiegelt</translation>
+    </message>
+    <message>
+        <source>Passes of a gradient</source>
+        <translation>Durchgänge eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Shuffle a gradient</source>
+        <translation>Einen Verlauf mischen</translation>
+    </message>
+    <message>
+        <source>Blocks of a gradient</source>
+        <translation>Blöcke eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Repeats of a gradient</source>
+        <translation>Wiederholungen eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Offset of a gradient</source>
+        <translation>Versatz eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>What a gradient is laid by</source>
+        <translation>Wonach ein Verlauf gelegt wird</translation>
+    </message>
+    <message>
+        <source>Turn the line of a gradient</source>
+        <translation>Die Linie eines Verlaufs drehen</translation>
+    </message>
+    <message>
+        <source>Move the point of a gradient</source>
+        <translation>Den Punkt eines Verlaufs bewegen</translation>
+    </message>
+    <message>
+        <source>Step</source>
+        <translation>Schritt</translation>
+    </message>
+    <message>
+        <source>Even to the eye from lamp to lamp, or even in position on the way</source>
+        <translation>Gleichmäßig fürs Auge von Lampe zu Lampe oder gleichmäßig auf dem Weg</translation>
+    </message>
+    <message>
+        <source>to the eye</source>
+        <translation>fürs Auge</translation>
+    </message>
+    <message>
+        <source>in place</source>
+        <translation>im Ort</translation>
+    </message>
+    <message>
+        <source>Intensity</source>
+        <translation>Intensität</translation>
+    </message>
+    <message>
+        <source>Left as it is; a gradient of its own, with stops in the ribbon; or all lamps as bright as the dimmest of them can be</source>
+        <translation>So gelassen; ein eigener Verlauf mit Stopps im Band; oder alle Lampen so hell, wie die dunkelste sein kann</translation>
+    </message>
+    <message>
+        <source>untouched</source>
+        <translation>unberührt</translation>
+    </message>
+    <message>
+        <source>its own</source>
+        <translation>eigene</translation>
+    </message>
+    <message>
+        <source>all as bright</source>
+        <translation>alle gleich hell</translation>
+    </message>
+    <message>
+        <source>Reach</source>
+        <translation>Reichweite</translation>
+    </message>
+    <message>
+        <source>Within what all types can show, so that they agree; or each as far as it can</source>
+        <translation>In dem, was alle Typen zeigen können, so dass sie gleich sind; oder jeder so weit er kann</translation>
+    </message>
+    <message>
+        <source>of all</source>
+        <translation>aller</translation>
+    </message>
+    <message>
+        <source>each its own</source>
+        <translation>jeder seine</translation>
+    </message>
+    <message>
+        <source>Mixes</source>
+        <translation>Mischungen</translation>
+    </message>
+    <message>
+        <source>Neighbours of a type made from nearly the same emitters, so that they do not part on skin; or each lamp by the intent alone</source>
+        <translation>Nachbarn eines Typs aus fast denselben Emittern, so dass sie auf Haut nicht auseinandergehen; oder jede Lampe allein nach der Absicht</translation>
+    </message>
+    <message>
+        <source>together</source>
+        <translation>gemeinsam</translation>
+    </message>
+    <message>
+        <source>apart</source>
+        <translation>einzeln</translation>
+    </message>
+    <message>
+        <source>From the first lamp to the last, as they are now</source>
+        <translation>Von der ersten Lampe zur letzten, wie sie jetzt sind</translation>
+    </message>
+    <message>
+        <source>The colours of the two become the stops</source>
+        <translation>Die Farben der beiden werden die Stopps</translation>
+    </message>
+    <message>
+        <source>Lay it over the lineup</source>
+        <translation>Über die Lampenreihe legen</translation>
+    </message>
+    <message>
+        <source>All of it, over these lamps in this order</source>
+        <translation>Ganz, über diese Lampen in dieser Ordnung</translation>
+    </message>
+    <message>
+        <source>Take its lamps</source>
+        <translation>Seine Lampen nehmen</translation>
+    </message>
+    <message>
+        <source>The lamps it is laid over become the lineup</source>
+        <translation>Die Lampen, über denen er liegt, werden die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Steps of a gradient</source>
+        <translation>Schritte eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Intensity of a gradient</source>
+        <translation>Intensität eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Reach of a gradient</source>
+        <translation>Reichweite eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Mixes of a gradient</source>
+        <translation>Mischungen eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Order</source>
+        <translation>Ordnung</translation>
+    </message>
+    <message>
+        <source>Order of a gradient</source>
+        <translation>Ordnung eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Stay out of</source>
+        <translation>Meiden</translation>
+    </message>
+    <message>
+        <source>Stay out of no hue</source>
+        <translation>Keinen Ton meiden</translation>
+    </message>
+    <message>
+        <source>Stay out of %1</source>
+        <translation>%1 meiden</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose some first.</source>
+        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
+    </message>
+    <message>
+        <source>Gradient %1</source>
+        <translation>Verlauf %1</translation>
+    </message>
+    <message>
+        <source>way from %1 to %2</source>
+        <translation>Weg von %1 zu %2</translation>
+    </message>
+    <message>
+        <source>by</source>
+        <comment>by which hues</comment>
+        <translation>über</translation>
+    </message>
+    <message>
+        <source>saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>stays out of</source>
+        <translation>meidet</translation>
+    </message>
+    <message>
+        <source>change at</source>
+        <translation>Wechsel bei</translation>
+    </message>
+    <message>
+        <source>laid over the lineup</source>
+        <translation>über die Lampenreihe gelegt</translation>
+    </message>
+    <message>
+        <source>passes</source>
+        <translation>Durchgänge</translation>
+    </message>
+    <message>
+        <source>seed</source>
+        <translation>Startzahl</translation>
+    </message>
+    <message>
+        <source>blocks of</source>
+        <translation>Blöcke von</translation>
+    </message>
+    <message>
+        <source>repeats</source>
+        <translation>Wiederholungen</translation>
+    </message>
+    <message>
+        <source>offset</source>
+        <translation>Versatz</translation>
+    </message>
+    <message>
+        <source>by</source>
+        <comment>by what it is laid</comment>
+        <translation>über</translation>
+    </message>
+    <message>
+        <source>direction</source>
+        <translation>Richtung</translation>
+    </message>
+    <message>
+        <source>across</source>
+        <translation>quer</translation>
+    </message>
+    <message>
+        <source>upstage</source>
+        <translation>nach hinten</translation>
+    </message>
+    <message>
+        <source>step even</source>
+        <translation>Schritt gleich</translation>
+    </message>
+    <message>
+        <source>intensity</source>
+        <translation>Intensität</translation>
+    </message>
+    <message>
+        <source>reach</source>
+        <translation>Reichweite</translation>
+    </message>
+    <message>
+        <source>mixes</source>
+        <translation>Mischungen</translation>
+    </message>
+    <message>
+        <source>Lays this gradient over the lineup</source>
+        <translation>Legt diesen Verlauf über die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>a stretch</source>
+        <translation>ein Stück</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose some first (L).</source>
+        <translation>Keine Lampen in der Lampenreihe: erst welche wählen (L).</translation>
+    </message>
+    <message>
+        <source>none on these lamps yet</source>
+        <translation>noch keiner auf diesen Lampen</translation>
+    </message>
+    <message>
+        <source>The first end is chosen. Now choose the last one in the swatch book, or drop it here.</source>
+        <translation>Das erste Ende ist gewählt. Jetzt das letzte im Farbbuch wählen oder hier fallen lassen.</translation>
+    </message>
+    <message>
+        <source>Or choose two colours or palettes in the swatch book, the first end and then the last.</source>
+        <translation>Oder zwei Farben oder Paletten im Farbbuch wählen, erst das eine Ende, dann das andere.</translation>
+    </message>
+    <message>
+        <source>or lay a kept one over them</source>
+        <translation>oder einen behaltenen darüberlegen</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n stop(s) over %1</source>
+        <translation>
+            <numerusform>%n Stopp über %1</numerusform>
+            <numerusform>%n Stopps über %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1, changed: %2</source>
+        <translation>%1, geändert: %2</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Laid over %1, not over these in this order.</source>
+        <translation>Liegt über %1, nicht so über diesen.</translation>
     </message>
 </context>
 <context>
@@ -3305,6 +4136,14 @@
         <source>A group of the lineup in this order: %1.</source>
         <translation>Eine Gruppe der Lampenreihe in dieser Reihenfolge: %1.</translation>
     </message>
+    <message>
+        <source>gradient</source>
+        <translation>Verlauf</translation>
+    </message>
+    <message>
+        <source>The gradient that the lineup shows, for any lineup.</source>
+        <translation>Der Verlauf, den die Lampenreihe zeigt, für jede Lampenreihe.</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::KeySheet</name>
@@ -3502,10 +4341,6 @@ In der Hand</translation>
     <message>
         <source>Gradient</source>
         <translation>Verlauf</translation>
-    </message>
-    <message>
-        <source>Not built yet. Here colours will be spread along the lineup.</source>
-        <translation>Noch nicht gebaut. Hier werden Farben über die Lampenreihe verteilt.</translation>
     </message>
     <message>
         <source>Crossfade</source>
@@ -4086,6 +4921,58 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>Ctrl+arrows</source>
         <translation>Strg+Pfeile</translation>
+    </message>
+    <message>
+        <source>Gradient from the first lamp to the last, as they are now</source>
+        <translation>Verlauf von der ersten Lampe zur letzten, wie sie jetzt sind</translation>
+    </message>
+    <message>
+        <source>Keep the gradient as…</source>
+        <translation>Den Verlauf behalten als …</translation>
+    </message>
+    <message>
+        <source>Lay the gradient over the lineup</source>
+        <translation>Den Verlauf über die Lampenreihe legen</translation>
+    </message>
+    <message>
+        <source>Fixed colours instead of a gradient</source>
+        <translation>Feste Farben statt eines Verlaufs</translation>
+    </message>
+    <message>
+        <source>Pull the stops into reach of all</source>
+        <translation>Stopps in aller Reichweite ziehen</translation>
+    </message>
+    <message>
+        <source>To the stops of the gradient</source>
+        <translation>Zu den Stopps des Verlaufs</translation>
+    </message>
+    <message>
+        <source>in Gradient: hold it to see what levels alone would make</source>
+        <translation>im Verlauf: halten zeigt, was Pegel allein machen</translation>
+    </message>
+    <message>
+        <source>on the stops: choose; with Ctrl move, Shift finely</source>
+        <translation>auf den Stopps: wählen; mit Strg bewegen, Umschalt fein</translation>
+    </message>
+    <message>
+        <source>on the stops: add, remove, evenly between its neighbours</source>
+        <translation>auf den Stopps: setzen, entfernen, gleichmäßig zwischen die Nachbarn</translation>
+    </message>
+    <message>
+        <source>Ins, Del, Backspace</source>
+        <translation>Einfg, Entf, Rücktaste</translation>
+    </message>
+    <message>
+        <source>on the stops: to those of intensity, and back; with Ctrl brighter, darker</source>
+        <translation>auf den Stopps: zu denen der Intensität und zurück; mit Strg heller, dunkler</translation>
+    </message>
+    <message>
+        <source>on the map of ways: a point on the way; to the next; away with it</source>
+        <translation>auf der Karte der Wege: ein Punkt auf den Weg; zum nächsten; weg damit</translation>
+    </message>
+    <message>
+        <source>Ins, Page Down, Del</source>
+        <translation>Einfg, Bild ab, Entf</translation>
     </message>
 </context>
 <context>
@@ -5249,6 +6136,129 @@ Gebaut mit Qt %1. %2</translation>
     </message>
 </context>
 <context>
+    <name>zelo::desk::StepBars</name>
+    <message>
+        <source>Steps</source>
+        <translation>Schritte</translation>
+    </message>
+    <message>
+        <source>How far it is to the eye from each lamp to the next (ΔE in Oklab × 100); bright where it is more than 15 % off the usual. The thin band under it: the same stops on a desk that knows levels only.</source>
+        <translation>Wie weit es fürs Auge von jeder Lampe zur nächsten ist (ΔE in Oklab × 100); hell, wo es mehr als 15 % vom Üblichen abweicht. Das dünne Band darunter: dieselben Stopps auf einem Pult, das nur Pegel kennt.</translation>
+    </message>
+    <message>
+        <source>step from lamp to lamp, ΔE</source>
+        <translation>Schritt von Lampe zu Lampe, ΔE</translation>
+    </message>
+    <message>
+        <source>thin band: as levels alone would</source>
+        <translation>dünnes Band: wie Pegel allein</translation>
+    </message>
+    <message>
+        <source>step from lamp %1 to %2</source>
+        <translation>Schritt von Lampe %1 zu %2</translation>
+    </message>
+    <message>
+        <source>%1 ΔE</source>
+        <translation>%1 ΔE</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::StopTrack</name>
+    <message>
+        <source>Position</source>
+        <translation>Position</translation>
+    </message>
+    <message>
+        <source>Where the stop stands along the gradient</source>
+        <translation>Wo der Stopp im Verlauf steht</translation>
+    </message>
+    <message>
+        <source>%</source>
+        <translation>%</translation>
+    </message>
+    <message>
+        <source>Intensity</source>
+        <translation>Intensität</translation>
+    </message>
+    <message>
+        <source>Of the chosen stop of intensity</source>
+        <translation>Des gewählten Stopps der Intensität</translation>
+    </message>
+    <message>
+        <source>% bright</source>
+        <translation>% hell</translation>
+    </message>
+    <message>
+        <source>Stops</source>
+        <translation>Stopps</translation>
+    </message>
+    <message>
+        <source>%1, free</source>
+        <comment>a stop without a position of its own</comment>
+        <translation>%1, frei</translation>
+    </message>
+    <message>
+        <source>%1  %2 %</source>
+        <translation>%1  %2 %</translation>
+    </message>
+    <message>
+        <source>Drag a stop of intensity</source>
+        <translation>Einen Stopp der Intensität ziehen</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Stopp</translation>
+    </message>
+    <message>
+        <source>Follows a palette</source>
+        <translation>Folgt einer Palette</translation>
+    </message>
+    <message>
+        <source>Takes the colour of a lamp</source>
+        <translation>Nimmt die Farbe einer Lampe</translation>
+    </message>
+    <message>
+        <source>Lamp %1</source>
+        <translation>Lampe %1</translation>
+    </message>
+    <message>
+        <source>Evenly between its neighbours	Backspace</source>
+        <translation>Gleichmäßig zwischen seine Nachbarn	Rücktaste</translation>
+    </message>
+    <message>
+        <source>Remove	Del</source>
+        <translation>Entfernen	Entf</translation>
+    </message>
+    <message>
+        <source>%1 has no colour of its own: a stop needs one.</source>
+        <translation>%1 hat keine eigene Farbe: ein Stopp braucht eine.</translation>
+    </message>
+    <message>
+        <source>Stop %1: %2</source>
+        <translation>Stopp %1: %2</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>Stop of intensity %1</source>
+        <translation>Stopp der Intensität %1</translation>
+    </message>
+    <message>
+        <source>%1 % bright at %2 %</source>
+        <translation>%1 % hell bei %2 %</translation>
+    </message>
+    <message>
+        <source>Drag a stop; double-click adds one; dragging the ribbon turns the gradient along the lamps; drop a colour on a stop or beside it. ← → choose, Ctrl+← → move (Shift fine), Ins adds, Del removes, Backspace puts it evenly between its neighbours</source>
+        <translation>Einen Stopp ziehen; ein Doppelklick setzt einen; das Band ziehen dreht den Verlauf entlang der Lampen; eine Farbe auf einen Stopp oder daneben fallen lassen. ← → wählen, Strg+← → bewegen (Umschalt fein), Einfg setzt, Entf entfernt, die Rücktaste stellt ihn gleichmäßig zwischen seine Nachbarn</translation>
+    </message>
+    <message>
+        <source>Offset of a gradient</source>
+        <translation>Versatz eines Verlaufs</translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::SwatchModel</name>
     <message>
         <source>%1 %2: %3. Δu′v′ %4 on %5</source>
@@ -5299,7 +6309,7 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message>
         <source>No lamps in the lineup: choose some first.</source>
-        <translation>Keine Lampen in der Reihe: erst welche wählen.</translation>
+        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
     </message>
     <message>
         <source>Palette %1</source>
@@ -5589,6 +6599,21 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>A click or Enter gives the colour to the lineup; B marks a favourite; the menu key opens what else can be done</source>
         <translation>Ein Klick oder Enter gibt die Farbe der Lampenreihe; B merkt einen Favoriten; die Menütaste zeigt, was sonst noch geht</translation>
+    </message>
+    <message>
+        <source>Gradient %1</source>
+        <translation>Verlauf %1</translation>
+    </message>
+    <message>
+        <source>gradient %1</source>
+        <translation>Verlauf %1</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n gradient(s)</source>
+        <translation>
+            <numerusform>%n Verlauf</numerusform>
+            <numerusform>%n Verläufe</numerusform>
+        </translation>
     </message>
 </context>
 <context>

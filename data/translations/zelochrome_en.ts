@@ -49,6 +49,16 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::GradientView</name>
+    <message numerus="yes">
+        <source>%n stop(s) over %1</source>
+        <translation>
+            <numerusform>%n stop over %1</numerusform>
+            <numerusform>%n stops over %1</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::Header</name>
     <message numerus="yes">
         <source>%n receiver(s)</source>
@@ -123,6 +133,13 @@
         <translation>
             <numerusform>%n found</numerusform>
             <numerusform>%n found</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n gradient(s)</source>
+        <translation>
+            <numerusform>%n gradient</numerusform>
+            <numerusform>%n gradients</numerusform>
         </translation>
     </message>
 </context>

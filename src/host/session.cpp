@@ -234,14 +234,24 @@ void Session::changed(Changes what) {
     guard_->changed(now, lineup_);
     constexpr Changes kLight = Change::Rig | Change::Types | Change::Values | Change::Palettes |
                                Change::Hand | Change::Controls;
-    if (what.has(kLight))
+    if (what.has(kLight)) {
+        looked_at_.reset(); // what is done now is to be seen
         computeLight();
+    }
     if (on_change)
         on_change(what);
 }
 
+void Session::lookAt(show::HandPtr hand) {
+    looked_at_ = std::move(hand);
+    computeLight();
+}
+
 void Session::computeLight() {
-    light_.post("light", [this, state = state(), controls = controls_, out = on_stage_now_,
+    show::State shown = state();
+    if (looked_at_)
+        shown.hand = looked_at_;
+    light_.post("light", [this, state = std::move(shown), controls = controls_, out = on_stage_now_,
                           from = sources()] {
         auto stage =
             std::make_shared<const play::Stage>(play::computeStage(state, controls, *from, mixes_));

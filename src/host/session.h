@@ -71,6 +71,9 @@ public:
     void setHand(const std::string& name, show::HandPtr hand, const std::string& merge = {});
     Done keepHand(); // puts what is in hand into the standing light
     void putDown();  // lets go of all that is in hand
+    // The light shows this hand instead of the one there is, for a look; null: that one again.
+    // Nothing of it is kept.
+    void lookAt(show::HandPtr hand);
     void undo();
     void redo();
     void goTo(std::size_t position); // in history().moments()
@@ -111,6 +114,7 @@ private:
     show::State told_; // what on_change was last told about
     std::vector<Sentence> notes_;
     show::Lineup lineup_;
+    show::HandPtr looked_at_;
     play::Controls controls_;
     bool on_stage_now_ = true;
     std::unique_ptr<Network> network_;

@@ -275,25 +275,35 @@ LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources
                 say(ZELO_TEXT("core", "these types share no reach: each goes in its own")));
         all.reach.clear();
     }
-    for (Uv& uv : all.stops)
-        if (!all.reach.empty())
+    Gradient within = g; // stops and points of its ways
+    if (!all.reach.empty()) {
+        for (Uv& uv : all.stops)
             uv = mix::intoReach(all.reach, uv);
+        for (route::StopWay& way : within.ways)
+            for (Uv& via : way.via)
+                via = mix::intoReach(all.reach, via);
+    }
     const bool levels = std::any_of(g.ways.begin(), g.ways.end(),
                                     [](const auto& w) { return w.kind == Kind::Levels; });
     std::vector<Uv> shared;
     if (!all.reach.empty() && !levels)
-        shared = coloursAt(g, all.stops, all.reach, white, places, nullptr, {}, all.troubles);
+        shared = coloursAt(within, all.stops, all.reach, white, places, nullptr, {}, all.troubles);
     for (Group& group : groups) {
         if (group.told.colours) {
             const auto colours =
                 !shared.empty()
                     ? shared
-                    : coloursAt(g, all.stops, all.reach.empty() ? group.mixer->hull() : all.reach,
-                                white, places, group.mixer.get(),
-                                wishFor(group.mixer->type(), wishOf(g, all.stops.front())),
-                                all.troubles);
-            for (const std::size_t i : group.told.lamps)
+                    : coloursAt(
+                          within, all.stops, all.reach.empty() ? group.mixer->hull() : all.reach,
+                          white, places, group.mixer.get(),
+                          wishFor(group.mixer->type(), wishOf(g, all.stops.front())), all.troubles);
+            for (const std::size_t i : group.told.lamps) {
                 all.lamps[i].uv = colours[of_lamp[i]];
+                // A way ends on the edge of its reach; what is asked for may lie beyond.
+                for (std::size_t s = 0; all.reach.empty() && s < all.at.size(); ++s)
+                    if (std::abs(all.at[s] - all.lamps[i].place) < 1e-9)
+                        all.lamps[i].uv = all.stops[s];
+            }
             mixGroup(show, g, from, mixes, group, all.lamps);
         }
         all.types.push_back(std::move(group.told));
@@ -377,6 +387,31 @@ Judged judged(const LaidOut& laid, const show::Show& show) {
             j.evenness = std::min(j.evenness, least / most);
     }
     return j;
+}
+
+std::vector<light::Drives> plainLevels(const LaidOut& laid) {
+    std::vector<light::Drives> all(laid.lamps.size());
+    std::map<const mix::Mixer*, std::vector<light::Drives>> stops; // each solved once
+    for (std::size_t i = 0; i < laid.lamps.size(); ++i) {
+        const LaidLamp& lamp = laid.lamps[i];
+        if (!lamp.colour)
+            continue;
+        const mix::Mixer& mixer = *lamp.colour->mixer;
+        auto& of_stops = stops[&mixer];
+        for (std::size_t s = of_stops.size(); s < laid.stops.size(); ++s)
+            of_stops.push_back(
+                mixer.solve(light::wantedUv(laid.asked[s]), lamp.colour->wish).drives);
+        std::size_t s = 0;
+        while (s + 2 < laid.at.size() && lamp.place > laid.at[s + 1])
+            ++s;
+        const double x =
+            std::clamp((lamp.place - laid.at[s]) / (laid.at[s + 1] - laid.at[s]), 0.0, 1.0);
+        light::Drives between = of_stops[s];
+        for (std::size_t e = 0; e < between.size(); ++e)
+            between[e] += x * (of_stops[s + 1][e] - between[e]);
+        all[i] = std::move(between);
+    }
+    return all;
 }
 
 std::vector<Uv> ribbonOf(const show::Show& show, const Gradient& gradient, const Sources& from,

@@ -60,6 +60,10 @@ struct Judged {
 };
 Judged judged(const LaidOut& laid, const show::Show& show);
 
+// The same gradient as a desk makes it that knows levels only: the levels of each lamp in straight
+// lines from stop to stop, evenly in position. Empty for a lamp without a colour.
+std::vector<light::Drives> plainLevels(const LaidOut& laid);
+
 // The gradient's colour on one type, at many places evenly from 0 to 1: for drawing it as a ribbon.
 std::vector<colour::Uv> ribbonOf(const show::Show& show, const show::Gradient& gradient,
                                  const Sources& from, Mixes& mixes, int places);

@@ -56,7 +56,7 @@ public:
         const show::LayingPtr* laying = value ? value->laying() : nullptr;
         if (!laying)
             return nullptr;
-        auto& by_id = laid_[laying->get()];
+        auto& by_id = laid_[*laying];
         if (!by_id.out) {
             by_id.out = mixes_.laid(from_, show_, *laying);
             for (const LaidLamp& one : by_id.out->lamps)
@@ -64,6 +64,12 @@ public:
         }
         const auto it = by_id.lamps.find(id);
         return it == by_id.lamps.end() ? nullptr : it->second;
+    }
+    std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> all() const {
+        std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> outs;
+        for (const auto& [laying, by_id] : laid_)
+            outs.emplace(laying, by_id.out);
+        return outs;
     }
 
 private:
@@ -74,7 +80,7 @@ private:
     const show::Show& show_;
     const Sources& from_;
     Mixes& mixes_;
-    mutable std::map<const show::Laying*, ById> laid_;
+    mutable std::map<show::LayingPtr, ById> laid_;
 };
 
 StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::Fixture& fixture,
@@ -130,12 +136,13 @@ const StageLamp* Stage::lamp(show::FixtureId id) const {
 
 Stage computeStage(const show::State& state, const Controls& controls, const Sources& from,
                    Mixes& mixes) {
-    Stage stage{state, controls, {}};
+    Stage stage{state, controls, {}, {}};
     stage.lamps.reserve(state.show->fixtures.size());
     const Gradients laid(*state.show, from, mixes);
     for (const auto& [id, fixture] : state.show->fixtures)
         stage.lamps.push_back(
             lampOf(*state.show, *state.hand, *fixture, controls, from, mixes, laid));
+    stage.laid = laid.all();
     return stage;
 }
 

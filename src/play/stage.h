@@ -50,6 +50,8 @@ struct Stage {
     show::State state;
     Controls controls;
     std::vector<StageLamp> lamps; // by fixture id
+    // The gradients that lamps show, laid out.
+    std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid = {};
 
     const show::Show& show() const { return *state.show; }
     const StageLamp* lamp(show::FixtureId id) const;

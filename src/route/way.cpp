@@ -155,19 +155,34 @@ double Sector::overlap(double start, double swing) const {
     return first + again;
 }
 
+std::span<const HueName> hueNames() {
+    // Hue names by angle about a white in u'v'; as mix/miss.h tells the way of a miss.
+    constexpr double kDegree = kPi / 180;
+    static const HueName kNames[] = {{ZELO_TEXT("core", "red"), {-15 * kDegree, 15 * kDegree}},
+                                     {ZELO_TEXT("core", "orange"), {15 * kDegree, 40 * kDegree}},
+                                     {ZELO_TEXT("core", "yellow"), {40 * kDegree, 80 * kDegree}},
+                                     {ZELO_TEXT("core", "green"), {80 * kDegree, 165 * kDegree}},
+                                     {ZELO_TEXT("core", "cyan"), {165 * kDegree, 225 * kDegree}},
+                                     {ZELO_TEXT("core", "blue"), {225 * kDegree, 280 * kDegree}},
+                                     {ZELO_TEXT("core", "violet"), {280 * kDegree, 310 * kDegree}},
+                                     {ZELO_TEXT("core", "pink"), {310 * kDegree, 345 * kDegree}}};
+    return kNames;
+}
+
+const char* hueNameAt(double angle) {
+    for (const HueName& hue : hueNames())
+        if (hue.sector.holds(angle))
+            return hue.name;
+    return hueNames().front().name;
+}
+
 Result<Sector> parseSector(std::string_view text) {
-    // Hue names by angle about a white in u'v', degrees; as mix/miss.h tells the way of a miss.
-    constexpr struct {
-        const char* name;
-        double from, to;
-    } kNames[] = {{"red", -15, 15},   {"orange", 15, 40}, {"yellow", 40, 80},   {"green", 80, 165},
-                  {"cyan", 165, 225}, {"blue", 225, 280}, {"violet", 280, 310}, {"pink", 310, 345}};
     constexpr double kDegree = kPi / 180;
     std::string names;
-    for (const auto& n : kNames) {
-        if (lowered(trimmed(text)) == n.name)
-            return Sector{n.from * kDegree, n.to * kDegree};
-        names += std::string(n.name) + ", ";
+    for (const HueName& hue : hueNames()) {
+        if (lowered(trimmed(text)) == hue.name)
+            return hue.sector;
+        names += std::string(hue.name) + ", ";
     }
     const auto parts = split(text, ':');
     if (parts.size() == 2)

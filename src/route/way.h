@@ -6,6 +6,7 @@
 
 #include <functional>
 #include <optional>
+#include <span>
 #include <string_view>
 
 namespace zelo::route {
@@ -41,6 +42,14 @@ struct Sector {
     double overlap(double start, double swing) const;
     friend bool operator==(const Sector&, const Sector&) = default;
 };
+// Stretches of hue about the white, all round.
+struct HueName {
+    const char* name; // in English, marked (base/sentence.h)
+    Sector sector;
+};
+std::span<const HueName> hueNames();
+const char* hueNameAt(double angle);
+
 // "red", "orange", "yellow", "green", "cyan", "blue", "violet" or "pink": the stretch of hue about
 // the white that has this name; or "FROM:TO" in degrees, counter-clockwise.
 Result<Sector> parseSector(std::string_view text);

@@ -224,6 +224,15 @@ Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) 
     return removePalette(next, from);
 }
 
+LayingPtr layingOf(const State& state, const Lineup& lineup) {
+    for (const FixtureId id : lineup) {
+        const Value value = valueOf(*state.show, *state.hand, id);
+        if (const LayingPtr* laying = value.colour ? value.colour->laying() : nullptr)
+            return *laying;
+    }
+    return nullptr;
+}
+
 Result<HandPtr> withGradient(const HandPtr& hand, const Lineup& lineup, Gradient gradient,
                              PaletteId was) {
     if (auto ok = checkGradient(gradient); !ok)

@@ -50,6 +50,8 @@ Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into);
 
 // --- gradients -------------------------------------------------------------------------------
 
+// The first that lamps of the lineup show; null when they show none.
+LayingPtr layingOf(const State& state, const Lineup& lineup);
 // Into the hand: lamps of the lineup show their places in it, in their order. `was`: the kept one
 // that it was made from. BadValue as checkGradient().
 Result<HandPtr> withGradient(const HandPtr& hand, const Lineup& lineup, Gradient gradient,

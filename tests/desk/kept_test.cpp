@@ -121,7 +121,7 @@ TEST_F(KeptTest, AnEmptyOrTakenNameIsRefusedInTheForm) {
 
 TEST_F(KeptTest, PalettesArePickedLikeAnyColour) {
     model.setFilter(SwatchModel::Filter::Palettes);
-    EXPECT_EQ(model.rowCount(), 8);
+    EXPECT_EQ(model.rowCount(), 10);
     const auto before = lamp(1).intensity;
     panel.pickRow(rowOf("palette:embers"));
     settle();
@@ -190,7 +190,7 @@ TEST_F(KeptTest, GroupsByKeyAndFromTheLineup) {
 
 TEST_F(KeptTest, LooksComeBack) {
     keepAs(KeepForm::Look, "first light");
-    ASSERT_EQ(document.show().looks.size(), 2u);
+    ASSERT_EQ(document.show().looks.size(), 4u);
     window.asking().pick("gel:341");
     settle();
     key(Qt::Key_O);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Every text of every view at every size of window: none over another, none cut.
+#include "desk/gradient/gradient_model.h"
 #include "desk/kit/language.h"
 #include "desk/kit/text_log.h"
 #include "desk/match/calibration_view.h"
@@ -282,6 +283,33 @@ TEST_F(LayoutTest, RigAndItsTools) {
     }
     window.rigView().typeEditor().openType("gannet-8");
     expectClean("type editor");
+}
+
+TEST_F(LayoutTest, GradientInEveryState) {
+    window.showView(MainWindow::Gradient);
+    chooseGroups({"cyc"});
+    expectClean("gradient, none yet");
+    chooseGroups({"front", "back", "cyc"});
+    auto tide = *document.show().paletteNamed("Tide line")->gradient;
+    document.setHand("x", *show::withGradient(document.state().hand, document.lineup(), tide));
+    window.gradientModel().choose(1);
+    expectClean("gradient over three types");
+    tide.bright = show::Bright::Spread;
+    tide.intensities = {{1, {}, {}}, {0.3, {}, {}}, {1, {}, {}}};
+    tide.arrangement.order = route::Order::Shuffled;
+    tide.along = show::AlongPlan{0, true, 1, 2};
+    std::vector<double> at{0, 0.4, 1};
+    for (int i = 0; i < 6; ++i) {
+        const double here = 0.45 + 0.08 * i;
+        show::addStop(tide, {*light::parseAsked("gel:104"), {}, here, {}}, at);
+        at.insert(at.end() - 1, here);
+    }
+    document.setHand("x", *show::withGradient(document.state().hand, document.lineup(), tide));
+    settle();
+    window.gradientModel().chooseIntensity(1);
+    expectClean("gradient with all it can have");
+    chooseGroups({"front"});
+    expectClean("gradient, other lamps");
 }
 
 TEST_F(LayoutTest, ViewsToComeAndNoLamps) {

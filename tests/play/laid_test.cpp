@@ -95,6 +95,14 @@ TEST_F(LaidTest, ThreeTypesMakeOneGradient) {
     EXPECT_GE(unevenness(colours), 0.9);
 }
 
+TEST_F(LaidTest, PointsOfAWayStayWithinTheReach) {
+    add("petrel-4", 9);
+    Gradient g = gradientOf({"gel:214", "gel:118"});
+    g.ways[0].via = {{0.62, 0.3}}; // no light is there
+    for (const LaidLamp& lamp : laid(g).lamps)
+        EXPECT_LT(colour::distance(colour::toUv(lamp.colour->mix.got), lamp.uv), 1e-4);
+}
+
 // In its own reach each type comes nearer to the stop; in the common one all agree.
 TEST_F(LaidTest, ReachIsCommonOrEachItsOwn) {
     add("petrel-4", 2);

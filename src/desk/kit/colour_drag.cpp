@@ -26,7 +26,9 @@ void giveColour(Document& document, const show::Lineup& fixtures, const light::A
         return document.tell(QObject::tr("No lamp here takes the colour."));
     const auto* named = std::get_if<light::AskedPalette>(&asked);
     if (const auto* palette = named ? document.show().paletteNamed(named->name) : nullptr)
-        return document.setHand(QObject::tr("Palette %1").arg(toQt(named->name)),
+        return document.setHand(palette->gradient
+                                    ? QObject::tr("Gradient %1").arg(toQt(named->name))
+                                    : QObject::tr("Palette %1").arg(toQt(named->name)),
                                 show::withPalette(document.state().hand, fixtures, *palette));
     const auto wanted = document.wanted(asked);
     if (!wanted)

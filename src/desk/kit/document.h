@@ -60,6 +60,7 @@ public:
     void setHand(const QString& name, show::HandPtr hand, const std::string& merge = {});
     Done keepHand() { return session_->keepHand(); }
     void putDown() { session_->putDown(); }
+    void lookAt(show::HandPtr hand) { session_->lookAt(std::move(hand)); } // null: as it is
     void undo() { session_->undo(); }
     void redo() { session_->redo(); }
     void goTo(std::size_t position) { session_->goTo(position); }

@@ -31,6 +31,14 @@ void Stations::setChosen(int index) {
     update();
 }
 
+void Stations::setWords(const QStringList& words) {
+    if (words == words_)
+        return;
+    words_ = words;
+    setAccessibleDescription(words_.value(chosen_));
+    update();
+}
+
 void Stations::setSmall(bool small) {
     small_ = small;
     update();

@@ -18,10 +18,11 @@ public:
              const QStringList& keys, bool spread, QWidget* parent);
 
     int chosen() const { return chosen_; }
-    void setChosen(int index); // without a signal
-    void setSmall(bool small); // 11 px words, for narrow places
-    void setGap(int gap);      // between words that are not spread, px
-    void setOnEdge(bool on);   // stands on its parent's lower edge: no rule of its own
+    void setChosen(int index);               // without a signal
+    void setWords(const QStringList& words); // as many as there were
+    void setSmall(bool small);               // 11 px words, for narrow places
+    void setGap(int gap);                    // between words that are not spread, px
+    void setOnEdge(bool on); // stands on its parent's lower edge: no rule of its own
     QSize sizeHint() const override;
     bool claims(const QKeyEvent& key) const override;
     std::vector<PaintedPart> parts() override;

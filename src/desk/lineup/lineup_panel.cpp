@@ -24,6 +24,11 @@ constexpr int kGlassTop = 24;
 constexpr int kGlassHeight = 60;
 constexpr int kLeft = 260;
 constexpr int kRight = 280;
+constexpr int kAbove = 104; // grown: heights of what stands above and below the lamps
+constexpr int kLeastAbove = 56;
+constexpr int kGoodLamp = 90; // as long as lamps are not as high it gives them room
+constexpr int kBelow = 126;
+constexpr int kNumbers = 60; // grown: of the lamps' numbers, under their foot
 
 } // namespace
 
@@ -36,7 +41,6 @@ LineupPanel::LineupPanel(Document& document, QWidget* parent)
                          Button::Kind::Text, this)),
       shuffle_(
           new Button(tr("Shuffle"), {}, tr("Another random order"), Button::Kind::Text, this)) {
-    setFixedHeight(132);
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Lineup"));
     setAcceptDrops(true);
@@ -60,41 +64,102 @@ void LineupPanel::dropEvent(QDropEvent* event) {
     if (!asked)
         return;
     const int place = placeAt(event->position());
-    giveColour(document_,
-               place < 0 ? document_.lineup()
-                         : show::Lineup{document_.lineup()[static_cast<std::size_t>(place)]},
-               *asked);
+    show::Lineup takes = document_.lineup();
+    if (place >= 0)
+        takes = {document_.lineup()[static_cast<std::size_t>(place)]};
+    else if (event->position().y() > rows().foot + 106) // on a bracket: the lamps over it
+        for (const Run& run : runs())
+            if (event->position().x() >= glassOf(run.first).left() &&
+                event->position().x() <= glassOf(run.last).right())
+                takes.assign(document_.lineup().begin() + static_cast<std::ptrdiff_t>(run.first),
+                             document_.lineup().begin() + static_cast<std::ptrdiff_t>(run.last) +
+                                 1);
+    giveColour(document_, takes, *asked);
     event->acceptProposedAction();
 }
 
+void LineupPanel::setGrown(QWidget* above, QWidget* below) {
+    for (QWidget* w : {above_, below_})
+        if (w)
+            w->hide();
+    above_ = above;
+    below_ = below;
+    for (QWidget* w : {above_, below_})
+        if (w) {
+            w->setParent(this);
+            w->show();
+        }
+    resizeEvent(nullptr);
+    update();
+}
+
+// Words, order and brackets stand at the foot in any case.
+LineupPanel::Rows LineupPanel::rows() const {
+    const int foot = height() - kHeight;
+    if (!below_)
+        return {0, 15, kGlassTop, kGlassHeight, 102, foot};
+    const int bottom = height() - 24 - kBelow;
+    const int above = std::clamp(bottom - 18 - kGoodLamp, kLeastAbove, kAbove);
+    const int top = above + 18;
+    return {above, above + 12, top, std::max(24, bottom - top), bottom + kNumbers, foot};
+}
+
 void LineupPanel::resizeEvent(QResizeEvent*) {
-    choose_->setGeometry(20, 104, choose_->sizeHint().width(), 22);
+    const Rows r = rows();
+    choose_->setGeometry(20, r.foot + 104, choose_->sizeHint().width(), 22);
     const int x = width() - 260;
-    reverse_->setGeometry(x, 38, reverse_->sizeHint().width(), 20);
-    middle_->setGeometry(x, 58, middle_->sizeHint().width(), 20);
-    shuffle_->setGeometry(x, 78, shuffle_->sizeHint().width(), 20);
+    reverse_->setGeometry(x, r.foot + 38, reverse_->sizeHint().width(), 20);
+    middle_->setGeometry(x, r.foot + 58, middle_->sizeHint().width(), 20);
+    shuffle_->setGeometry(x, r.foot + 78, shuffle_->sizeHint().width(), 20);
+    const int wide = width() - kLeft - kRight;
+    if (above_)
+        above_->setGeometry(kLeft, 0, wide, r.above);
+    if (below_)
+        below_->setGeometry(kLeft, r.top + r.glass, wide, kBelow);
+}
+
+void LineupPanel::focusLamp(std::size_t place) {
+    cursor_ = place;
+    update();
+    emit lampFocused();
+}
+
+std::optional<show::FixtureId> LineupPanel::lampInFocus() const {
+    const auto& lineup = document_.lineup();
+    if (lineup.empty())
+        return std::nullopt;
+    return lineup[std::min(cursor_, lineup.size() - 1)];
+}
+
+int LineupPanel::placeAtX(double x) const {
+    const Geometry g = geometryNow();
+    const int last = static_cast<int>(document_.lineup().size()) - 1;
+    return last < 0
+               ? -1
+               : std::clamp(static_cast<int>(std::floor((x - g.first) / g.pitch + 0.5)), 0, last);
 }
 
 LineupPanel::Geometry LineupPanel::geometryNow() const {
     const double room = width() - kLeft - kRight - 24.0;
     const auto n = std::max<std::size_t>(1, document_.lineup().size());
     const double pitch = std::min(58.0, room / static_cast<double>(n));
-    const double glass = std::clamp(pitch * 0.62, 3.0, 44.0);
+    const double glass = std::clamp(pitch * (below_ ? 0.85 : 0.62), 3.0, 44.0);
     const double centre = kLeft + (width() - kLeft - kRight) / 2.0;
     return {pitch, glass, centre - pitch * (static_cast<double>(n) - 1) / 2};
 }
 
 QRectF LineupPanel::glassOf(std::size_t place) const {
     const Geometry g = geometryNow();
-    return {std::round(g.first + g.pitch * static_cast<double>(place) - g.glass / 2), kGlassTop,
-            std::round(g.glass), kGlassHeight};
+    const Rows r = rows();
+    return {std::round(g.first + g.pitch * static_cast<double>(place) - g.glass / 2),
+            static_cast<double>(r.top), std::round(g.glass), static_cast<double>(r.glass)};
 }
 
 int LineupPanel::placeAt(const QPointF& pos) const {
     const Geometry g = geometryNow();
     const int place = static_cast<int>(std::floor((pos.x() - g.first) / g.pitch + 0.5));
-    if (place < 0 || place >= static_cast<int>(document_.lineup().size()) || pos.y() < 8 ||
-        pos.y() > 108)
+    if (place < 0 || place >= static_cast<int>(document_.lineup().size()) ||
+        pos.y() < rows().level - 7 || pos.y() > rows().top + rows().glass + (below_ ? 0 : 24))
         return -1;
     return place;
 }
@@ -108,7 +173,9 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::Type
     const QRectF glass = glassOf(place);
     const Geometry g = geometryNow();
     const int centre = static_cast<int>(glass.center().x());
-    const bool in_focus = fixture->type == focus.type && fixture->mode == focus.mode;
+    // Grown it is the lamp itself that is looked at, else its type.
+    const bool in_focus = below_ ? place == std::min(cursor_, document_.lineup().size() - 1)
+                                 : fixture->type == focus.type && fixture->mode == focus.mode;
     const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
     paintLampGlass(p, glass, lamp, lamp ? lamp->intensity * document_.stage().controls.master : 0,
                    document_.colours(), in_focus);
@@ -119,14 +186,14 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::Type
     if (static_cast<int>(place) % every != 0)
         return;
     if (lamp && (!dark || lamp->intensity > 0))
-        drawTextCentred(p, centre, 15, numberText(100 * lamp->intensity, 0), typeface(Type::Small),
-                        theme().dim);
-    drawTextCentred(p, centre, 102, QString::number(fixture->number), typeface(Type::Small),
-                    in_focus ? theme().bright : theme().text);
+        drawTextCentred(p, centre, rows().level, numberText(100 * lamp->intensity, 0),
+                        typeface(Type::Small), theme().dim);
+    drawTextCentred(p, centre, rows().number, QString::number(fixture->number),
+                    typeface(Type::Small), in_focus ? theme().bright : theme().text);
 }
 
-void LineupPanel::paintBrackets(QPainter& p) {
-    // A run of neighbours that are in one group gets a bracket with its name and type.
+std::vector<LineupPanel::Run> LineupPanel::runs() const {
+    std::vector<Run> all;
     const auto& lineup = document_.lineup();
     const auto groupOf = [&](show::FixtureId id) -> const show::Group* {
         for (const auto& [g_id, g] : document_.show().groups)
@@ -139,34 +206,43 @@ void LineupPanel::paintBrackets(QPainter& p) {
         std::size_t end = i;
         while (end + 1 < lineup.size() && groupOf(lineup[end + 1]) == group)
             ++end;
-        if (group) {
-            const int left = static_cast<int>(glassOf(i).left());
-            const int right = static_cast<int>(glassOf(end).right()) - 1;
-            const play::StageLamp* lamp = document_.stage().lamp(lineup[i]);
-            QString name = toQt(group->name);
-            if (lamp && lamp->mixer)
-                name += QStringLiteral(" · ") + toQt(lamp->mixer->type().name);
-            if (textWidth(name, typeface(Type::Small)) > right - left - 16)
-                name = toQt(group->name);
-            const int w = textWidth(name, typeface(Type::Small));
-            const int middle = (left + right) / 2;
-            p.fillRect(left, 112, 1, 5, theme().rule);
-            p.fillRect(right, 112, 1, 5, theme().rule);
-            if (w < right - left - 12) {
-                p.fillRect(left, 116, middle - w / 2 - 6 - left, 1, theme().rule);
-                p.fillRect(middle + w / 2 + 6, 116, right - middle - w / 2 - 6, 1, theme().rule);
-                drawTextCentred(p, middle, 120, name, typeface(Type::Small), theme().dim);
-            } else {
-                p.fillRect(left, 116, right - left, 1, theme().rule);
-            }
-        }
+        if (group)
+            all.push_back({i, end, group});
         i = end + 1;
+    }
+    return all;
+}
+
+void LineupPanel::paintBrackets(QPainter& p) {
+    // A run of neighbours that are in one group gets a bracket with its name and type.
+    const int y = rows().foot;
+    for (const auto& [first, last, group] : runs()) {
+        const int left = static_cast<int>(glassOf(first).left());
+        const int right = static_cast<int>(glassOf(last).right()) - 1;
+        const play::StageLamp* lamp = document_.stage().lamp(document_.lineup()[first]);
+        QString name = toQt(group->name);
+        if (lamp && lamp->mixer)
+            name += QStringLiteral(" · ") + toQt(lamp->mixer->type().name);
+        if (textWidth(name, typeface(Type::Small)) > right - left - 16)
+            name = toQt(group->name);
+        const int w = textWidth(name, typeface(Type::Small));
+        const int middle = (left + right) / 2;
+        p.fillRect(left, y + 112, 1, 5, theme().rule);
+        p.fillRect(right, y + 112, 1, 5, theme().rule);
+        if (w < right - left - 12) {
+            p.fillRect(left, y + 116, middle - w / 2 - 6 - left, 1, theme().rule);
+            p.fillRect(middle + w / 2 + 6, y + 116, right - middle - w / 2 - 6, 1, theme().rule);
+            drawTextCentred(p, middle, y + 120, name, typeface(Type::Small), theme().dim);
+        } else {
+            p.fillRect(left, y + 116, right - left, 1, theme().rule);
+        }
     }
 }
 
 void LineupPanel::paintWords(QPainter& p) {
     const auto& lineup = document_.lineup();
-    drawText(p, 20, 26, tr("Lineup"), typeface(Type::Title), theme().text);
+    const int foot = rows().foot;
+    drawText(p, 20, foot + 26, tr("Lineup"), typeface(Type::Title), theme().text);
     std::map<std::pair<std::string, std::string>, int> types;
     int in_hand = 0;
     for (const auto id : lineup) {
@@ -175,13 +251,13 @@ void LineupPanel::paintWords(QPainter& p) {
         in_hand += document_.state().hand->contains(id);
     }
     if (lineup.empty()) {
-        drawText(p, 20, 46, tr("No lamps chosen yet."), typeface(Type::Small), theme().dim);
+        drawText(p, 20, foot + 46, tr("No lamps chosen yet."), typeface(Type::Small), theme().dim);
         return;
     }
     const int t = static_cast<int>(types.size());
-    drawText(p, 20, 44, tr("%1 of %n type(s)", nullptr, t).arg(lampCount(lineup.size())),
+    drawText(p, 20, foot + 44, tr("%1 of %n type(s)", nullptr, t).arg(lampCount(lineup.size())),
              typeface(Type::Small), theme().dim);
-    drawText(p, 20, 61,
+    drawText(p, 20, foot + 61,
              in_hand ? tr("%n in hand, Esc puts it (them) down", nullptr, in_hand)
                      : tr("nothing in hand"),
              typeface(Type::Small), theme().text);
@@ -189,7 +265,7 @@ void LineupPanel::paintWords(QPainter& p) {
         const play::StageLamp* lamp = document_.stage().lamp(id);
         if (!lamp || lamp->dark == play::DarkWhy::None)
             continue;
-        drawWrapped(p, QRect(20, 68, kLeft - 32, 34),
+        drawWrapped(p, QRect(20, foot + 68, kLeft - 32, 34),
                     tr("lamp %1 is dark: %2")
                         .arg(document_.show().fixture(id)->number)
                         .arg(saidText(play::words(lamp->dark))),
@@ -202,7 +278,7 @@ void LineupPanel::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.fillRect(rect(), theme().floor);
     paintWords(p);
-    p.fillRect(kLeft, kGlassTop + kGlassHeight, width() - kLeft - kRight, 1, theme().hair);
+    p.fillRect(kLeft, rows().top + rows().glass, width() - kLeft - kRight, 1, theme().hair);
     const auto focus = document_.focusType();
     widest_ = 20; // of the figures over and under the lamps
     for (const auto id : document_.lineup())
@@ -212,7 +288,7 @@ void LineupPanel::paintEvent(QPaintEvent*) {
     for (std::size_t i = 0; i < document_.lineup().size(); ++i)
         paintLamp(p, i, focus);
     paintBrackets(p);
-    drawText(p, width() - 260, 28, tr("Order"), typeface(Type::Work), theme().bright);
+    drawText(p, width() - 260, rows().foot + 28, tr("Order"), typeface(Type::Work), theme().bright);
 }
 
 void LineupPanel::shiftIntensity(double by, int gesture) {
@@ -230,7 +306,7 @@ void LineupPanel::mousePressEvent(QMouseEvent* event) {
     grabbed_ = placeAt(event->position());
     if (grabbed_ < 0)
         return;
-    cursor_ = static_cast<std::size_t>(grabbed_);
+    focusLamp(static_cast<std::size_t>(grabbed_));
     pressed_ = event->position();
     drag_ = Drag::Undecided;
     gesture_.begin();
@@ -246,17 +322,17 @@ void LineupPanel::mouseMoveEvent(QMouseEvent* event) {
         hand_at_press_ = document_.state().hand;
     }
     if (drag_ == Drag::Intensity)
-        shiftIntensity(-way.y() / kGlassHeight * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1),
+        shiftIntensity(-way.y() / rows().glass * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1),
                        gesture_.now());
     if (drag_ == Drag::Order) {
-        const int over = placeAt({event->position().x(), 50});
+        const int over = placeAt({event->position().x(), rows().top + 20.0});
         if (over >= 0 && over != grabbed_) {
             auto lineup = document_.lineup();
             const auto id = lineup[static_cast<std::size_t>(grabbed_)];
             lineup.erase(lineup.begin() + grabbed_);
             lineup.insert(lineup.begin() + over, id);
             grabbed_ = over;
-            cursor_ = static_cast<std::size_t>(over);
+            focusLamp(static_cast<std::size_t>(over));
             document_.setLineup(std::move(lineup));
         }
     }
@@ -334,8 +410,7 @@ void LineupPanel::keyPressEvent(QKeyEvent* event) {
             std::swap(order[cursor_], order[to]);
             document_.setLineup(std::move(order));
         }
-        cursor_ = to;
-        return update();
+        return focusLamp(to);
     }
     case Qt::Key_Up:
         return shiftIntensity(step, gesture_.step());

@@ -24,10 +24,20 @@ public:
     void reverse();
     void fromTheMiddle();
     void shuffle();
+    // The lamps grow: they stand as high as there is room between these two, which belong to
+    // another view and are placed here; null: the usual row.
+    void setGrown(QWidget* above, QWidget* below);
+    static constexpr int kHeight = 132; // of the usual row
+    QRectF glassOf(std::size_t place) const;
+    int placeAtX(double x) const; // the nearest lamp's place; -1 when there is none
+    std::optional<show::FixtureId> lampInFocus() const;
     bool claims(const QKeyEvent& key) const override;
     std::vector<PaintedPart> parts() override;
     std::size_t partCount() override;
     std::optional<PaintedPart> part(std::size_t index) override;
+
+signals:
+    void lampFocused(); // another one: lampInFocus()
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -48,7 +58,16 @@ private:
         double first; // centre of the first lamp
     };
     Geometry geometryNow() const;
-    QRectF glassOf(std::size_t place) const;
+    struct Rows { // from the top, px
+        int above, level, top, glass, number, foot;
+    };
+    Rows rows() const;
+    struct Run { // neighbours of one group
+        std::size_t first, last;
+        const show::Group* group;
+    };
+    std::vector<Run> runs() const;
+    void focusLamp(std::size_t place);
     int placeAt(const QPointF& pos) const; // -1 when there is no lamp
     void shiftIntensity(double by, int gesture);
     void paintWords(QPainter& p);
@@ -60,6 +79,8 @@ private:
     Button* reverse_;
     Button* middle_;
     Button* shuffle_;
+    QWidget* above_ = nullptr;
+    QWidget* below_ = nullptr;
     std::size_t cursor_ = 0; // lamp that has the keyboard
     int grabbed_ = -1;
     QPointF pressed_;

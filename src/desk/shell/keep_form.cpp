@@ -17,20 +17,20 @@ namespace zelo::desk {
 
 KeepForm::KeepForm(Document& document, As as, QWidget* window)
     : QWidget(window, Qt::Popup), document_(document), name_(new QLineEdit(this)),
-      choice_(new Stations(
-          tr("Keep as"), tr("What is kept (← →)"),
-          {tr("on stage"), tr("colour"), tr("intensity"), tr("both"), tr("look"), tr("group")}, {},
-          true, this)),
+      choice_(new Stations(tr("Keep as"), tr("What is kept (← →)"),
+                           {tr("on stage"), tr("colour"), tr("intensity"), tr("both"), tr("look"),
+                            tr("group"), tr("gradient")},
+                           {}, true, this)),
       keep_(new Button(tr("Keep"), tr("Enter"), tr("Keeps it"), Button::Kind::Next, this)) {
     setAttribute(Qt::WA_DeleteOnClose);
     setAccessibleName(tr("Keep as"));
     name_->setAccessibleName(tr("Name"));
     name_->setToolTip(tr("The name under which it is kept"));
     name_->setPlaceholderText(tr("name"));
-    resize(430, 168);
-    choice_->setGeometry(20, 40, 390, 34);
-    name_->setGeometry(20, 88, 280, 28);
-    keep_->setGeometry(310, 88, 100, 28);
+    resize(500, 168);
+    choice_->setGeometry(20, 40, 460, 34);
+    name_->setGeometry(20, 88, 350, 28);
+    keep_->setGeometry(380, 88, 100, 28);
     connect(choice_, &Stations::stationChosen, this, &KeepForm::chosen);
     connect(name_, &QLineEdit::returnPressed, this, &KeepForm::keep);
     connect(keep_, &Button::clicked, this, &KeepForm::keep);
@@ -62,27 +62,46 @@ QString KeepForm::explanation() const {
         return tr("A palette of the first lamp's colour and intensity.");
     case Look:
         return tr("A look of what the lineup shows: %1.").arg(lamps);
+    case Gradient:
+        return tr("The gradient that the lineup shows, for any lineup.");
     default:
         return tr("A group of the lineup in this order: %1.").arg(lamps);
     }
 }
 
-Result<show::ShowPtr> KeepForm::kept(const std::string& name) const {
+Result<show::State> KeepForm::kept(const std::string& name) const {
     const auto& lineup = document_.lineup();
+    const show::State& now = document_.state();
+    const auto show = [&](const Result<show::ShowPtr>& next) -> Result<show::State> {
+        if (!next)
+            return passOn(next.error());
+        return show::State{*next, now.hand};
+    };
+    // From now on the lineup follows the palette it was kept as: one step with the keeping.
+    const auto palette = [&](show::KeepWhat what) -> Result<show::State> {
+        const auto next =
+            show::keepPalette(now.show, *now.hand, lineup, what, name, document_.resolve());
+        if (!next)
+            return passOn(next.error());
+        return show::State{*next, show::withPalette(now.hand, lineup,
+                                                    *(*next)->palette({(*next)->last_palette_id}))};
+    };
     switch (choice_->chosen()) {
     case Colour:
-        return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
-                                 show::KeepWhat::Colour, name, document_.resolve());
+        return palette(show::KeepWhat::Colour);
     case Intensity:
-        return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
-                                 show::KeepWhat::Intensity, name, document_.resolve());
+        return palette(show::KeepWhat::Intensity);
     case Both:
-        return show::keepPalette(document_.state().show, *document_.state().hand, lineup,
-                                 show::KeepWhat::Both, name, document_.resolve());
+        return palette(show::KeepWhat::Both);
     case Look:
-        return show::keepLook(document_.state().show, *document_.state().hand, lineup, name);
+        return show(show::keepLook(now.show, *now.hand, lineup, name));
+    case Gradient:
+        if (const auto laying = show::layingOf(now, lineup))
+            return show::keepGradient(now, laying, name);
+        return fail(ErrorCode::NotFound,
+                    ZELO_TEXT("core", "the lineup shows no gradient: begin one in its view"));
     default:
-        return show::addGroup(document_.state().show, name, lineup);
+        return show(show::addGroup(now.show, name, lineup));
     }
 }
 
@@ -98,17 +117,11 @@ void KeepForm::keep() {
     } else {
         const QString name = name_->text().trimmed();
         const QStringList kinds{{},         tr("palette"), tr("palette"), tr("palette"),
-                                tr("look"), tr("group")};
-        const auto what = tr("Keep %1 %2").arg(kinds[choice_->chosen()], name);
+                                tr("look"), tr("group"),   tr("gradient")};
         const auto next = kept(fromQt(name));
         if (!next)
             return fails(next.error());
-        // From now on the lineup follows the palette it was kept as: one step with the keeping.
-        const auto hand = choice_->chosen() <= Both
-                              ? show::withPalette(document_.state().hand, document_.lineup(),
-                                                  *(*next)->palette({(*next)->last_palette_id}))
-                              : document_.state().hand;
-        if (!document_.edit(what, Result<show::State>(show::State{*next, hand})))
+        if (!document_.edit(tr("Keep %1 %2").arg(kinds[choice_->chosen()], name), next))
             return;
     }
     close();
@@ -121,7 +134,7 @@ bool KeepForm::eventFilter(QObject* watched, QEvent* event) {
             return close();
         if (key == Qt::Key_Up || key == Qt::Key_Down) { // the choice, without leaving the name
             const int next = choice_->chosen() + (key == Qt::Key_Down ? 1 : -1);
-            choice_->setChosen(std::clamp(next, 0, static_cast<int>(Group)));
+            choice_->setChosen(std::clamp(next, 0, static_cast<int>(Gradient)));
             chosen();
             return true;
         }

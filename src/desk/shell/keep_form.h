@@ -17,7 +17,7 @@ class Stations;
 class KeepForm : public QWidget {
     Q_OBJECT
 public:
-    enum As { Stage, Colour, Intensity, Both, Look, Group };
+    enum As { Stage, Colour, Intensity, Both, Look, Group, Gradient };
     KeepForm(Document& document, As as, QWidget* window);
 
     QLineEdit& name() { return *name_; }
@@ -32,7 +32,7 @@ protected:
 private:
     void chosen();
     QString explanation() const;
-    Result<show::ShowPtr> kept(const std::string& name) const;
+    Result<show::State> kept(const std::string& name) const;
     Document& document_;
     QLineEdit* name_;
     Stations* choice_;

@@ -3,6 +3,10 @@
 
 #include "base/file.h"
 #include "colour/lamp.h"
+#include "desk/gradient/gradient_side.h"
+#include "desk/gradient/gradient_view.h"
+#include "desk/gradient/step_bars.h"
+#include "desk/gradient/stop_track.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/overlay.h"
@@ -62,7 +66,7 @@ Done written(const Result<std::string>& bytes, const QString& path, const std::s
         return passOn(bytes.error());
     return stop.stop_requested() ? Done{} : writeFile(fromQt(path), *bytes);
 }
-constexpr int kLineup = 132;
+constexpr int kLineup = LineupPanel::kHeight;
 } // namespace
 
 MainWindow::MainWindow(Document& document)
@@ -71,9 +75,14 @@ MainWindow::MainWindow(Document& document)
       swatches_(new SwatchPanel(document, *focus_, *asking_, this)),
       views_(new QStackedWidget(this)), rig_view_(new RigView(document, views_)),
       match_view_(new MatchView(document, *focus_, *asking_, views_)),
+      gradient_(new GradientModel(document, *focus_, this)),
+      gradient_view_(new GradientView(document, *gradient_, views_)),
       side_(new QStackedWidget(this)),
       readings_(new ReadingsPanel(document, *focus_, *asking_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
+      gradient_side_(new GradientSide(document, *gradient_, *lineup_, side_)),
+      step_bars_(new StepBars(document, *gradient_, *lineup_, lineup_)),
+      stop_track_(new StopTrack(document, *gradient_, *lineup_, lineup_)),
       message_(new MessageLine(this)), files_(new ShowFiles(document, this)),
       split_(new SplitField(document, *focus_, this)),
       split_window_(new SplitWindow(document, *focus_, this)) {
@@ -85,7 +94,22 @@ MainWindow::MainWindow(Document& document)
     };
     views_->addWidget(rig_view_);
     views_->addWidget(match_view_);
+    views_->addWidget(gradient_view_);
+    for (QWidget* w : {static_cast<QWidget*>(step_bars_), static_cast<QWidget*>(stop_track_)})
+        w->hide();
     side_->addWidget(readings_);
+    side_->addWidget(gradient_side_);
+    lineup_->lower(); // grown it reaches under what stands beside the bench
+    connect(gradient_view_, &GradientView::heightChanged, this, [this] { resizeEvent(nullptr); });
+    connect(gradient_side_, &GradientSide::keepWanted, this,
+            [this] { openKeep(KeepForm::Gradient); });
+    connect(gradient_, &GradientModel::modelChanged, this, [this] {
+        if (view() == Gradient)
+            growLineup();
+    });
+    swatches_->setTaker([this](const light::Asked& asked, show::PaletteId palette) {
+        return view() == Gradient && gradient_->takeColour(asked, palette);
+    });
     side_->addWidget(rig_side_);
     connect(&rig_side_->types(), &TypesPanel::editWanted, this,
             [this](const std::string& id) { rig_view_->typeEditor().openType(id); });
@@ -93,7 +117,6 @@ MainWindow::MainWindow(Document& document)
         if (rig_view_->typeEditor().isVisible())
             rig_view_->typeEditor().openType(id);
     });
-    coming(tr("Gradient"), tr("Not built yet. Here colours will be spread along the lineup."));
     coming(tr("Crossfade"), tr("Not built yet. Here the way of a fade through colour will be "
                                "planned, round the white."));
     coming(tr("Cues"), tr("Not built yet. Here will be the cue list, the stage picture and the "
@@ -192,7 +215,10 @@ int MainWindow::viewNamed(const QString& name) {
 
 void MainWindow::showView(int view) {
     views_->setCurrentIndex(view);
-    side_->setCurrentWidget(view == Rig ? static_cast<QWidget*>(rig_side_) : readings_);
+    side_->setCurrentWidget(view == Rig        ? static_cast<QWidget*>(rig_side_)
+                            : view == Gradient ? gradient_side_
+                                               : static_cast<QWidget*>(readings_));
+    growLineup();
     header_->setView(view);
     shortcuts_->setView(view);
 }
@@ -360,18 +386,34 @@ void MainWindow::tell(const QString& message) {
     message_->tell(message);
 }
 
+// In the Gradient view the lamps stand high, on the gradient that they show.
+void MainWindow::growLineup() {
+    const bool grown = view() == Gradient && gradient_->gradient();
+    if (grown != grown_) {
+        grown_ = grown;
+        lineup_->setGrown(grown ? step_bars_ : nullptr, grown ? stop_track_ : nullptr);
+    }
+    resizeEvent(nullptr);
+}
+
 void MainWindow::resizeEvent(QResizeEvent*) {
     const int middle = height() - kHeader - kLineup;
     header_->setGeometry(0, 0, width(), kHeader);
     const int right = std::clamp(kReadings + (width() - 1280) / 8, kReadings, kMostReadings);
     side_->setGeometry(width() - right, kHeader, right, middle);
-    lineup_->setGeometry(0, height() - kLineup, width(), kLineup);
+    const int bench =
+        grown_ ? kHeader + gradient_view_->heightAt(benchWidth()) : height() - kLineup;
+    lineup_->setGeometry(0, bench, width(), height() - bench);
     placeMessages(); // and with them what gives them room
 }
 
 bool MainWindow::bookOpen() const {
     const QWidget* focus = QApplication::focusWidget();
     return focus && swatches_->isAncestorOf(focus);
+}
+
+int MainWindow::benchWidth() const {
+    return side_->x() - (width() < kNarrow ? kFolded : kSwatches);
 }
 
 // Messages cover nothing: they stand under the swatch book, which gives them the room; in a narrow
@@ -384,7 +426,8 @@ void MainWindow::placeMessages() {
     message_->resize(wide, message_->height());
     const int told = message_->isHidden() ? 0 : std::min(message_->sizeHint().height(), middle / 2);
     message_->setGeometry(0, kHeader + middle - told, wide, told);
-    views_->setGeometry(left, kHeader, side_->x() - left, middle - (narrow ? told : 0));
+    const int bench = grown_ ? lineup_->y() - kHeader : middle - (narrow ? told : 0);
+    views_->setGeometry(left, kHeader, benchWidth(), bench);
     swatches_->setGeometry(0, kHeader, narrow && !bookOpen() ? kFolded : kSwatches, middle - told);
     if (!narrow)
         return;

@@ -19,6 +19,9 @@ class Header;
 class LineupPanel;
 class Asking;
 class FocusModel;
+class GradientModel;
+class GradientSide;
+class GradientView;
 class MatchView;
 class RigSide;
 class RigView;
@@ -28,6 +31,8 @@ class ReadingsPanel;
 class ShowFiles;
 class SplitField;
 class SplitWindow;
+class StepBars;
+class StopTrack;
 class SwatchPanel;
 
 class MainWindow : public QWidget {
@@ -54,6 +59,11 @@ public:
     SplitField& splitField() { return *split_; }
     RigSide& rigSide() { return *rig_side_; }
     MatchView& matchView() { return *match_view_; }
+    GradientModel& gradientModel() { return *gradient_; }
+    GradientView& gradientView() { return *gradient_view_; }
+    GradientSide& gradientSide() { return *gradient_side_; }
+    StepBars& stepBars() { return *step_bars_; }
+    StopTrack& stopTrack() { return *stop_track_; }
     SwatchPanel& swatches() { return *swatches_; }
     LineupPanel& lineupPanel() { return *lineup_; }
     ReadingsPanel& readings() { return *readings_; }
@@ -72,6 +82,7 @@ private:
     void makeViewCommands();
     void makeLineupCommands();
     void makeColourCommands();
+    void makeGradientCommands();
     void makeRigCommands();
     void makeHelpCommands();
     void openMenu();
@@ -87,6 +98,8 @@ private:
     void explain();  // F1: what is under the pointer
     void tell(const QString& message);
     void placeMessages();
+    void growLineup();
+    int benchWidth() const;
     bool bookOpen() const; // somebody is in the swatch book
 
     Document& document_;
@@ -97,10 +110,15 @@ private:
     QStackedWidget* views_;
     RigView* rig_view_;
     MatchView* match_view_;
+    GradientModel* gradient_;
+    GradientView* gradient_view_;
     QStackedWidget* side_; // Readings, or what the view has instead
     ReadingsPanel* readings_;
     RigSide* rig_side_;
     LineupPanel* lineup_;
+    GradientSide* gradient_side_;
+    StepBars* step_bars_; // both stand in the lineup while it is grown
+    StopTrack* stop_track_;
     MessageLine* message_;
     ShowFiles* files_;
     SplitField* split_;
@@ -108,6 +126,7 @@ private:
     std::vector<Command> commands_;
     std::unique_ptr<Shortcuts> shortcuts_;
     KeySheet* key_sheet_ = nullptr;
+    bool grown_ = false;     // the lineup's lamps
     bool may_close_ = false; // nothing is lost by it
     QByteArray icc_;         // of the screen that the window is on
 };

@@ -1,5 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What one can do in the window, by group, with its keys; and the menu made of it.
+#include "desk/gradient/gradient_model.h"
+#include "desk/gradient/stop_track.h"
 #include "desk/kit/language.h"
 #include "desk/kit/overlay.h"
 #include "desk/kit/qt_text.h"
@@ -59,6 +61,7 @@ void MainWindow::makeCommands() {
     makeViewCommands();
     makeLineupCommands();
     makeColourCommands();
+    makeGradientCommands();
     makeRigCommands();
     Adder number(commands_, Group::Numbers);
     number.tell(tr("type its value: Enter takes it, Esc does not"), tr("figures"));
@@ -169,6 +172,30 @@ void MainWindow::makeColourCommands() {
         showView(Match);
         match_view_->calibration().open();
     });
+}
+
+void MainWindow::makeGradientCommands() {
+    Adder colour(commands_, Group::Colour);
+    const auto shown = [this] {
+        showView(Gradient);
+        return gradient_;
+    };
+    colour(tr("Gradient from the first lamp to the last, as they are now"), {},
+           [shown] { shown()->beginFromLineup(); });
+    colour(tr("Keep the gradient as…"), {}, [this] { openKeep(KeepForm::Gradient); });
+    colour(tr("Lay the gradient over the lineup"), {}, [shown] { shown()->layOverLineup(); });
+    colour(tr("Fixed colours instead of a gradient"), {}, [shown] { shown()->keepFixed(); });
+    colour(tr("Pull the stops into reach of all"), {}, [shown] { shown()->pullIntoReach(); });
+    colour.in(Gradient, tr("To the stops of the gradient"), "S",
+              [this] { stop_track_->setFocus(); });
+    colour.tell(tr("in Gradient: hold it to see what levels alone would make"), "C");
+    colour.tell(tr("on the stops: choose; with Ctrl move, Shift finely"), QStringLiteral("← →"));
+    colour.tell(tr("on the stops: add, remove, evenly between its neighbours"),
+                tr("Ins, Del, Backspace"));
+    colour.tell(tr("on the stops: to those of intensity, and back; with Ctrl brighter, darker"),
+                QStringLiteral("↑ ↓"));
+    colour.tell(tr("on the map of ways: a point on the way; to the next; away with it"),
+                tr("Ins, Page Down, Del"));
 }
 
 void MainWindow::makeRigCommands() {

@@ -7,6 +7,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 #include "mix/rounding.h"
+#include "play/laid.h"
 
 #include <QRegularExpression>
 #include <algorithm>
@@ -133,7 +134,20 @@ void SwatchModel::reload() {
     search();
     endResetModel();
     chip_key_.clear();
+    ribbons_.clear();
     askChips();
+}
+
+std::vector<colour::Uv> SwatchModel::ribbon(int row) const {
+    constexpr int kPlaces = 33;
+    const show::Palette* p = document_.show().palette(swatch(row).palette);
+    if (!p || !p->gradient)
+        return {};
+    auto& known = ribbons_[p->id];
+    if (known.empty())
+        known = play::ribbonOf(document_.show(), *p->gradient, *document_.sources(),
+                               document_.mixes(), kPlaces);
+    return known;
 }
 
 int SwatchModel::rowCount(const QModelIndex& parent) const {

@@ -59,7 +59,9 @@ public:
     QMimeData* mimeData(const QModelIndexList& rows) const override; // a row can be dragged
     const Swatch& swatch(int row) const { return all_[shown_[static_cast<std::size_t>(row)]]; }
     bool favourite(int row) const;
-    const Chip* chip(int row) const;                       // null until computed
+    const Chip* chip(int row) const; // null until computed
+    // Of a palette that is a gradient, from its first stop to its last; else empty.
+    std::vector<colour::Uv> ribbon(int row) const;
     const QString& chipType() const { return chip_type_; } // "Petrel 4"
     // As it is picked: the lamp left open, the second layer in it.
     light::Asked askedOf(const light::Asked& asked) const;
@@ -92,6 +94,7 @@ private:
     Sort sort_ = Sort::Number;
     bool favourites_only_ = false;
     show::ShowPtr seen_;
+    mutable std::map<show::PaletteId, std::vector<colour::Uv>> ribbons_;
 };
 
 } // namespace zelo::desk

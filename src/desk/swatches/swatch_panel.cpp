@@ -62,7 +62,13 @@ public:
         const bool named = r.width() >= kNamed;
         const int number_x = named ? kNumberX : kPulledOut + 6;
         const int leaf = on ? kPulledOut : kLeaf;
-        if (const Chip* chip = model_.chip(index.row())) {
+        if (const auto ribbon = model_.ribbon(index.row()); !ribbon.empty()) {
+            for (int x = 0; x < leaf; ++x)
+                p.fillRect(r.left() + x, r.top(), 1, kRow - 1,
+                           document_.colours().of(
+                               colour::toXyz(ribbon[static_cast<std::size_t>(x) * ribbon.size() /
+                                                    static_cast<std::size_t>(leaf)])));
+        } else if (const Chip* chip = model_.chip(index.row())) {
             paintSplitChip(p, {r.left(), r.top(), leaf, kRow - 1},
                            document_.colours().of(chip->wanted), document_.colours().of(chip->got),
                            chip->out_of_reach);
@@ -74,7 +80,7 @@ public:
         if (model_.favourite(index.row())) // a small pin before the number
             p.fillRect(r.left() + number_x - 7, base - 7, 3, 7, theme().bright);
         if (const auto* palette = document_.show().palette(s.palette)) {
-            if (!palette->colour && palette->intensity) { // light standing in a glass
+            if (!palette->givesColour() && palette->intensity) { // light standing in a glass
                 p.fillRect(r.left(), r.top(), leaf, kRow - 1, theme().glass);
                 const int h = static_cast<int>((kRow - 1) * *palette->intensity);
                 p.fillRect(r.left(), r.top() + kRow - 1 - h, leaf, h, theme().rule);
@@ -228,11 +234,14 @@ void SwatchPanel::pickRow(int row) {
         return;
     const Swatch& s = model_->swatch(row);
     const show::Palette* palette = document_.show().palette(s.palette);
+    if (taker_ && !(palette && palette->gradient) && taker_(model_->askedOf(s.asked), s.palette))
+        return;
     if (!palette)
         return asking_.pick(model_->askedOf(s.asked));
     if (document_.lineup().empty())
         return document_.tell(tr("No lamps in the lineup: choose some first."));
-    document_.setHand(tr("Palette %1").arg(s.name),
+    document_.setHand(palette->gradient ? tr("Gradient %1").arg(s.name)
+                                        : tr("Palette %1").arg(s.name),
                       show::withPalette(document_.state().hand, document_.lineup(), *palette));
 }
 
@@ -366,6 +375,7 @@ QMenu* SwatchPanel::rowMenu(int row) {
     menu->addSeparator();
     const bool free = !p->locked;
     add(tr("Rename…"), [this, copy = *p] { renamePalette(copy); })->setEnabled(free);
+    const bool gradient = p->gradient != nullptr;
     add(tr("Becomes what the first of the lineup shows"), [this, copy = *p] {
         if (document_.lineup().empty())
             return document_.tell(tr("No lamps in the lineup: choose some first."));
@@ -377,7 +387,7 @@ QMenu* SwatchPanel::rowMenu(int row) {
             next.intensity = value.intensity;
         document_.edit(tr("Change palette %1").arg(toQt(copy.name)),
                        show::changePalette(document_.state().show, next));
-    })->setEnabled(free);
+    })->setEnabled(free && !gradient);
     add(p->locked ? tr("Unlock") : tr("Lock"), [this, copy = *p] {
         auto next = copy;
         next.locked = !next.locked;
@@ -407,6 +417,9 @@ QMenu* SwatchPanel::rowMenu(int row) {
         where
             ->addAction(
                 tr("look %1: %2").arg(toQt(document_.show().lookOf(look)->name), lampCount(count)))
+            ->setEnabled(false);
+    for (const show::PaletteId follower : uses.gradients)
+        where->addAction(tr("gradient %1").arg(toQt(document_.show().palette(follower)->name)))
             ->setEnabled(false);
     if (uses.none())
         where->addAction(tr("nowhere"))->setEnabled(false);
@@ -444,6 +457,8 @@ void SwatchPanel::removePalette(show::PaletteId id) {
         lost << tr("%1 in hand").arg(lampCount(uses.hand.size()));
     if (!uses.looks.empty())
         lost << tr("%n look(s)", nullptr, static_cast<int>(uses.looks.size()));
+    if (!uses.gradients.empty())
+        lost << tr("%n gradient(s)", nullptr, static_cast<int>(uses.gradients.size()));
     auto* box = new QMessageBox(this);
     box->setAttribute(Qt::WA_DeleteOnClose);
     box->setText(tr("The palette “%2” is used by %1. Its values stay there and follow it no more.")

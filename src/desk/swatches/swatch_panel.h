@@ -37,12 +37,17 @@ public:
     QMenu* rowMenu(int row);
     void removePalette(show::PaletteId id); // asks with what would be lost
 
+    // What is picked goes there instead of onto the lineup, where it says that it takes it.
+    using Taker = std::function<bool(const light::Asked&, show::PaletteId)>;
+    void setTaker(Taker taker) { taker_ = std::move(taker); }
+
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    Taker taker_;
     static QStringList kindNames(); // by SwatchModel::Filter
     void markChosen();
     void renamePalette(const show::Palette& palette);

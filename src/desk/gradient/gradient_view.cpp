@@ -1,0 +1,522 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/gradient/gradient_view.h"
+
+#include "desk/kit/button.h"
+#include "desk/kit/colour_drag.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/stations.h"
+#include "desk/kit/value_control.h"
+#include "desk/kit/watch.h"
+#include "route/way.h"
+
+#include <QDragEnterEvent>
+#include <QMenu>
+#include <cmath>
+
+namespace zelo::desk {
+
+namespace {
+
+constexpr int kMargin = 24;
+constexpr int kTitle = 36; // under it the controls begin
+constexpr int kRow = 52;
+constexpr int kLabel = 12; // baseline of a label in its row
+constexpr int kControl = 16;
+constexpr int kGap = 20;
+constexpr int kEmpty = 190;
+constexpr std::size_t kMostKeptShown = 6;
+
+using route::Order;
+
+QStringList orderWords() {
+    return {GradientView::tr("first to last"),   GradientView::tr("last to first"),
+            GradientView::tr("from the middle"), GradientView::tr("to the middle"),
+            GradientView::tr("to and fro"),      GradientView::tr("shuffled")};
+}
+
+} // namespace
+
+GradientView::GradientView(Document& document, GradientModel& model, QWidget* parent)
+    : QWidget(parent), document_(document), model_(model) {
+    setAccessibleName(tr("Gradient"));
+    setAcceptDrops(true);
+    makeWay();
+    makeLaid();
+    makeRest();
+    watch(model_, &GradientModel::modelChanged, this, [this] { refresh(); });
+    watch(document_, this, Change::Palettes | Change::Rig, [this] { refresh(); });
+    // The same lamps in another order: the gradient goes along, here where the order is seen.
+    connect(&document_, &Document::changed, this, [this](Changes what) {
+        if (what.has(Change::Lineup) && isVisible())
+            model_.followOrder();
+    });
+}
+
+void GradientView::makeWay() {
+    kind_ =
+        new Stations(tr("Way"),
+                     tr("From this stop to the next: as levels alone would, straight on the "
+                        "map, around the white, through dark, or with a jump"),
+                     {tr("Levels"), tr("Straight"), tr("Around"), tr("Through dark"), tr("Jump")},
+                     {}, false, this);
+    side_ = new Stations(tr("Side"), tr("By which hues the way goes round the white"),
+                         {tr("left"), tr("right")}, {}, false, this);
+    floor_ = new NumberField(tr("Saturation floor"),
+                             tr("How much of its ends' saturation the way around keeps"),
+                             {0, 100, 1, 0}, tr("%"), this);
+    hue_ = new Button(tr("no hue"), {}, tr("A hue that the way around stays out of"),
+                      Button::Kind::Text, this);
+    hue_->setOpensMenu(true);
+    share_ = new NumberField(tr("Change at"), tr("Where on the way the colour changes"),
+                             {0, 100, 1, 0}, tr("%"), this);
+    connect(kind_, &Stations::stationChosen, this, [this](int kind) {
+        model_.editWay(tr("Way of a gradient"),
+                       [&](route::StopWay& w) { w.kind = static_cast<route::Kind>(kind); });
+    });
+    connect(side_, &Stations::stationChosen, this, [this](int side) {
+        model_.editWay(tr("Side of a way"), [&](route::StopWay& w) {
+            w.side = side == 0 ? route::Side::Ccw : route::Side::Cw;
+            w.keep_out.reset(); // it would choose the side itself
+        });
+    });
+    connect(floor_, &ValueControl::valueEdited, this, [this](double value, int gesture) {
+        model_.editWay(
+            tr("Saturation floor"), [&](route::StopWay& w) { w.floor = value / 100; }, gesture);
+    });
+    connect(floor_, &ValueControl::resetWanted, this, [this] {
+        model_.editWay(tr("Saturation floor"),
+                       [](route::StopWay& w) { w.floor = route::StopWay{}.floor; });
+    });
+    connect(share_, &ValueControl::valueEdited, this, [this](double value, int gesture) {
+        model_.editWay(
+            tr("Where the colour changes"), [&](route::StopWay& w) { w.jump_at = value / 100; },
+            gesture);
+    });
+    connect(share_, &ValueControl::resetWanted, this, [this] {
+        model_.editWay(tr("Where the colour changes"),
+                       [](route::StopWay& w) { w.jump_at = route::StopWay{}.jump_at; });
+    });
+    connect(hue_, &Button::clicked, this, &GradientView::openHues);
+}
+
+void GradientView::makeLaid() {
+    order_ = new Button(orderWords()[0], {}, tr("In which order the gradient goes over the lamps"),
+                        Button::Kind::Text, this);
+    order_->setOpensMenu(true);
+    mirrored_ = new Button(tr("mirrored"), {}, tr("There and back about the middle"),
+                           Button::Kind::Text, this);
+    mirrored_->setCheckable(true);
+    const auto whole = [this](const QString& name, const QString& tip, const QString& unit,
+                              int least, int most) {
+        return new NumberField(name, tip, {1.0 * least, 1.0 * most, 1, 0}, unit, this);
+    };
+    passes_ = whole(tr("Passes"), tr("How often it goes to and fro in all"), {}, 1, 1000);
+    seed_ = whole(tr("Seed"), tr("Another number, another order; the same number, the same one"),
+                  {}, 1, 1'000'000);
+    blocks_ = whole(tr("Blocks of"), tr("So many lamps beside each other share a colour"),
+                    tr("lamps"), 1, 1000);
+    repeats_ = whole(tr("Repeats"), tr("How often the whole gradient is laid over the lineup"),
+                     tr("times"), 1, 1000);
+    offset_ = new NumberField(tr("Offset"), tr("Turns the gradient along the lamps"),
+                              {0, 100, 1, 0}, tr("lamps"), this);
+    along_ = new Stations(tr("Laid by"),
+                          tr("By the order of the lineup, or by where the lamps hang: along a "
+                             "line on the plan, or away from a point of it"),
+                          {tr("order"), tr("line"), tr("point")}, {}, false, this);
+    direction_ =
+        new NumberField(tr("Direction of the line"), tr("0° goes from left to right, 90° upstage"),
+                        {-180, 360, 5, 0}, tr("°"), this);
+    x_ = new NumberField(tr("Point across"), tr("Metres from the middle, to the right"),
+                         {-1000, 1000, 0.5, 1}, tr("m"), this);
+    y_ = new NumberField(tr("Point upstage"), tr("Metres from the middle, upstage"),
+                         {-1000, 1000, 0.5, 1}, tr("m"), this);
+    connect(order_, &Button::clicked, this, &GradientView::openOrders);
+    connect(mirrored_, &Button::clicked, this, [this](bool on) {
+        model_.edit(on ? tr("Mirrored gradient") : tr("Gradient not mirrored"),
+                    [&](show::Gradient& g) { g.arrangement.mirrored = on; });
+    });
+    const auto number = [this](NumberField* field, const QString& name, double reset,
+                               void (*set)(show::Gradient&, double)) {
+        connect(field, &ValueControl::valueEdited, this, [=, this](double value, int gesture) {
+            model_.edit(
+                name, [&](show::Gradient& g) { set(g, value); }, gesture);
+        });
+        connect(field, &ValueControl::resetWanted, this,
+                [=, this] { model_.edit(name, [&](show::Gradient& g) { set(g, reset); }); });
+    };
+    number(passes_, tr("Passes of a gradient"), 2,
+           [](show::Gradient& g, double v) { g.arrangement.passes = static_cast<int>(v); });
+    number(seed_, tr("Shuffle a gradient"), 1,
+           [](show::Gradient& g, double v) { g.arrangement.seed = static_cast<std::uint32_t>(v); });
+    number(blocks_, tr("Blocks of a gradient"), 1,
+           [](show::Gradient& g, double v) { g.arrangement.block = static_cast<int>(v); });
+    number(repeats_, tr("Repeats of a gradient"), 1,
+           [](show::Gradient& g, double v) { g.arrangement.repeats = static_cast<int>(v); });
+    connect(offset_, &ValueControl::valueEdited, this, [this](double value, int gesture) {
+        const auto n = static_cast<double>(std::max<std::size_t>(1, document_.lineup().size()));
+        model_.edit(
+            tr("Offset of a gradient"),
+            [&](show::Gradient& g) { g.arrangement.offset = std::clamp(value / n, 0.0, 1.0); },
+            gesture);
+    });
+    connect(offset_, &ValueControl::resetWanted, this, [this] {
+        model_.edit(tr("Offset of a gradient"),
+                    [](show::Gradient& g) { g.arrangement.offset = 0; });
+    });
+    connect(along_, &Stations::stationChosen, this, [this](int by) {
+        model_.edit(tr("What a gradient is laid by"), [&](show::Gradient& g) {
+            show::AlongPlan along = g.along.value_or(show::AlongPlan{});
+            along.from_point = by == 2;
+            g.along = by == 0 ? std::nullopt : std::optional(along);
+        });
+    });
+    const auto onPlan = [this](NumberField* field, const QString& name,
+                               double show::AlongPlan::*which) {
+        connect(field, &ValueControl::valueEdited, this, [=, this](double value, int gesture) {
+            model_.edit(
+                name,
+                [&](show::Gradient& g) {
+                    if (g.along)
+                        (*g.along).*which = value;
+                },
+                gesture);
+        });
+        connect(field, &ValueControl::resetWanted, this, [=, this] {
+            model_.edit(name, [&](show::Gradient& g) {
+                if (g.along)
+                    (*g.along).*which = 0;
+            });
+        });
+    };
+    onPlan(direction_, tr("Turn the line of a gradient"), &show::AlongPlan::direction_deg);
+    onPlan(x_, tr("Move the point of a gradient"), &show::AlongPlan::x_m);
+    onPlan(y_, tr("Move the point of a gradient"), &show::AlongPlan::y_m);
+}
+
+void GradientView::makeRest() {
+    even_ = new Stations(tr("Step"),
+                         tr("Even to the eye from lamp to lamp, or even in position on the way"),
+                         {tr("to the eye"), tr("in place")}, {}, false, this);
+    bright_ = new Stations(tr("Intensity"),
+                           tr("Left as it is; a gradient of its own, with stops in the ribbon; or "
+                              "all lamps as bright as the dimmest of them can be"),
+                           {tr("untouched"), tr("its own"), tr("all as bright")}, {}, false, this);
+    reach_ = new Stations(tr("Reach"),
+                          tr("Within what all types can show, so that they agree; or each as far "
+                             "as it can"),
+                          {tr("of all"), tr("each its own")}, {}, false, this);
+    mixes_ = new Stations(tr("Mixes"),
+                          tr("Neighbours of a type made from nearly the same emitters, so that "
+                             "they do not part on skin; or each lamp by the intent alone"),
+                          {tr("together"), tr("apart")}, {}, false, this);
+    begin_ = new Button(tr("From the first lamp to the last, as they are now"), {},
+                        tr("The colours of the two become the stops"), Button::Kind::Next, this);
+    over_ = new Button(tr("Lay it over the lineup"), {},
+                       tr("All of it, over these lamps in this order"), Button::Kind::Plain, this);
+    lamps_ = new Button(tr("Take its lamps"), {}, tr("The lamps it is laid over become the lineup"),
+                        Button::Kind::Text, this);
+    connect(even_, &Stations::stationChosen, this, [this](int even) {
+        model_.edit(tr("Steps of a gradient"),
+                    [&](show::Gradient& g) { g.even = static_cast<route::Even>(even); });
+    });
+    connect(bright_, &Stations::stationChosen, this, [this](int bright) {
+        model_.edit(tr("Intensity of a gradient"), [&](show::Gradient& g) {
+            g.bright = static_cast<show::Bright>(bright);
+            if (g.bright == show::Bright::Spread && g.intensities.size() < 2)
+                g.intensities = {{1, {}, {}}, {0.3, {}, {}}};
+        });
+    });
+    connect(reach_, &Stations::stationChosen, this, [this](int reach) {
+        model_.edit(tr("Reach of a gradient"),
+                    [&](show::Gradient& g) { g.common_reach = reach == 0; });
+    });
+    connect(mixes_, &Stations::stationChosen, this, [this](int mixes) {
+        model_.edit(tr("Mixes of a gradient"),
+                    [&](show::Gradient& g) { g.choose = static_cast<route::Choose>(mixes); });
+    });
+    connect(begin_, &Button::clicked, &model_, &GradientModel::beginFromLineup);
+    connect(over_, &Button::clicked, this, [this] { model_.layOverLineup(); });
+    connect(lamps_, &Button::clicked, &model_, &GradientModel::takeItsLamps);
+}
+
+void GradientView::openOrders() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    menu->setTitle(tr("Order"));
+    const QStringList words = orderWords();
+    for (int i = 0; i < words.size(); ++i) {
+        QAction* action = menu->addAction(words[i]);
+        action->setCheckable(true);
+        action->setChecked(model_.gradient() &&
+                           static_cast<int>(model_.gradient()->arrangement.order) == i);
+        connect(action, &QAction::triggered, this, [this, i] {
+            model_.edit(tr("Order of a gradient"),
+                        [&](show::Gradient& g) { g.arrangement.order = static_cast<Order>(i); });
+        });
+    }
+    menu->popup(order_->mapToGlobal(QPoint(0, order_->height())));
+}
+
+void GradientView::openHues() {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    menu->setTitle(tr("Stay out of"));
+    connect(menu->addAction(tr("no hue")), &QAction::triggered, this, [this] {
+        model_.editWay(tr("Stay out of no hue"), [](route::StopWay& w) { w.keep_out.reset(); });
+    });
+    for (const route::HueName& hue : route::hueNames())
+        connect(menu->addAction(saidText(hue.name)), &QAction::triggered, this,
+                [this, sector = hue.sector, name = saidText(hue.name)] {
+                    model_.editWay(tr("Stay out of %1").arg(name),
+                                   [&](route::StopWay& w) { w.keep_out = sector; });
+                });
+    menu->popup(hue_->mapToGlobal(QPoint(0, hue_->height())));
+}
+
+void GradientView::layKept(show::PaletteId id) {
+    const show::Palette* p = document_.show().palette(id);
+    if (!p)
+        return;
+    if (document_.lineup().empty())
+        return document_.tell(tr("No lamps in the lineup: choose some first."));
+    document_.setHand(tr("Gradient %1").arg(toQt(p->name)),
+                      show::withPalette(document_.state().hand, document_.lineup(), *p));
+}
+
+// --- what there is
+
+std::vector<GradientView::Cell> GradientView::cells() const {
+    const show::Gradient* g = model_.gradient();
+    if (!g)
+        return {};
+    const route::StopWay& way = g->ways[model_.way()];
+    const bool around = way.kind == route::Kind::Around;
+    const bool changes = way.kind == route::Kind::Jump || way.kind == route::Kind::Dark;
+    const auto stations = [](Stations* s) { return s->sizeHint().width(); };
+    const auto number = [](NumberField* f) {
+        return 44 + (f->unit().isEmpty() ? 0 : 6 + textWidth(f->unit(), typeface(Type::Small)));
+    };
+    const auto button = [](Button* b) { return b->sizeHint().width(); };
+    const auto& a = g->arrangement;
+    return {
+        {tr("way from %1 to %2")
+             .arg(model_.stopName(model_.way()), model_.stopName(model_.way() + 1)),
+         kind_, stations(kind_), true, 0},
+        {tr("by", "by which hues"), side_, stations(side_), around, 0},
+        {tr("saturation floor"), floor_, number(floor_), around, 0},
+        {tr("stays out of"), hue_, button(hue_), around, 0},
+        {tr("change at"), share_, number(share_), changes, 0},
+        {tr("laid over the lineup"), order_, button(order_), true, 1},
+        {{}, mirrored_, button(mirrored_), true, 1},
+        {tr("passes"), passes_, number(passes_), a.order == Order::ToAndFro, 1},
+        {tr("seed"), seed_, number(seed_), a.order == Order::Shuffled, 1},
+        {tr("blocks of"), blocks_, number(blocks_), true, 1},
+        {tr("repeats"), repeats_, number(repeats_), true, 1},
+        {tr("offset"), offset_, number(offset_), true, 1},
+        {tr("by", "by what it is laid"), along_, stations(along_), true, 1},
+        {tr("direction"), direction_, number(direction_), g->along && !g->along->from_point, 1},
+        {tr("across"), x_, number(x_), g->along && g->along->from_point, 1},
+        {tr("upstage"), y_, number(y_), g->along && g->along->from_point, 1},
+        {tr("step even"), even_, stations(even_), true, 2},
+        {tr("intensity"), bright_, stations(bright_), true, 2},
+        {tr("reach"), reach_, stations(reach_), model_.laid().types.size() > 1, 2},
+        {tr("mixes"), mixes_, stations(mixes_), true, 2},
+    };
+}
+
+// Side by side, a row for each subject, and another where they do not fit.
+std::vector<GradientView::Placed> GradientView::placed(int width) const {
+    std::vector<Placed> all;
+    int x = kMargin;
+    int y = kTitle;
+    int row = 0;
+    for (const Cell& cell : cells()) {
+        if (!cell.there)
+            continue;
+        const bool buttons = qobject_cast<Button*>(cell.control) != nullptr;
+        // A label never is wider than what it stands over, but where that is alone.
+        const int label = std::min(textWidth(cell.label, typeface(Type::Small)),
+                                   cell.control == kind_ ? cell.wide : 130);
+        const int wide = std::min(std::max(cell.wide, label), width - 2 * kMargin);
+        if (cell.row != row || (x > kMargin && x + wide > width - kMargin)) {
+            x = kMargin;
+            y += kRow;
+            row = cell.row;
+        }
+        const int high = buttons ? 24 : qobject_cast<NumberField*>(cell.control) ? 24 : 32;
+        all.push_back({cell, QRect(x, y + kControl + (high == 24 ? 2 : 0), wide, high)});
+        x += wide + kGap;
+    }
+    return all;
+}
+
+int GradientView::heightAt(int width) const {
+    if (!model_.gradient())
+        return kEmpty;
+    const auto all = placed(width);
+    const int note = model_.covers() ? 0 : 32;
+    return (all.empty() ? kTitle : all.back().place.top() - kControl + kRow) + note;
+}
+
+void GradientView::refresh() {
+    const show::Gradient* g = model_.gradient();
+    for (QWidget* w : std::initializer_list<QWidget*>{
+             kind_,   side_, floor_,  hue_,     share_,  order_, mirrored_,
+             passes_, seed_, blocks_, repeats_, offset_, along_, direction_,
+             x_,      y_,    even_,   bright_,  reach_,  mixes_})
+        w->setVisible(false);
+    over_->setVisible(g && !model_.covers());
+    lamps_->setVisible(g && !model_.covers());
+    begin_->setVisible(!g && !document_.lineup().empty());
+    for (const auto& [id, button] : kept_) { // one of them may have been pressed just now
+        button->hide();
+        button->deleteLater();
+    }
+    kept_.clear();
+    if (!g && !document_.lineup().empty())
+        for (const auto& [id, palette] : document_.show().palettes)
+            if (palette->gradient && kept_.size() < kMostKeptShown) {
+                auto* button =
+                    new Button(toQt(palette->name), {}, tr("Lays this gradient over the lineup"),
+                               Button::Kind::Plain, this);
+                connect(button, &Button::clicked, this, [this, id = palette->id] { layKept(id); });
+                button->show();
+                kept_.emplace_back(palette->id, button);
+            }
+    if (g) {
+        const route::StopWay& way = g->ways[model_.way()];
+        kind_->setChosen(static_cast<int>(way.kind));
+        if (way.kind == route::Kind::Around) {
+            const auto names = model_.sideNames(model_.way());
+            side_->setWords({names.first, names.second});
+            side_->setChosen(model_.goesCcw(model_.way()) ? 0 : 1);
+        }
+        floor_->setValue(100 * way.floor);
+        share_->setValue(100 * way.jump_at);
+        QString hue = tr("no hue");
+        for (const route::HueName& one : route::hueNames())
+            if (way.keep_out == std::optional(one.sector))
+                hue = saidText(one.name);
+        hue_->setText(way.keep_out && hue == tr("no hue") ? tr("a stretch") : hue);
+        const auto& a = g->arrangement;
+        const auto n = static_cast<double>(std::max<std::size_t>(1, document_.lineup().size()));
+        order_->setText(orderWords()[static_cast<int>(a.order)]);
+        mirrored_->setChecked(a.mirrored);
+        passes_->setValue(a.passes);
+        seed_->setValue(a.seed);
+        blocks_->setValue(a.block);
+        repeats_->setValue(a.repeats);
+        offset_->setRange({0, n, 1, 0});
+        offset_->setValue(a.offset * n);
+        along_->setChosen(!g->along ? 0 : g->along->from_point ? 2 : 1);
+        const show::AlongPlan along = g->along.value_or(show::AlongPlan{});
+        direction_->setValue(along.direction_deg);
+        x_->setValue(along.x_m);
+        y_->setValue(along.y_m);
+        even_->setChosen(static_cast<int>(g->even));
+        bright_->setChosen(static_cast<int>(g->bright));
+        reach_->setChosen(g->common_reach ? 0 : 1);
+        mixes_->setChosen(static_cast<int>(g->choose));
+    }
+    resizeEvent(nullptr);
+    update();
+    if (const int high = heightAt(width()); high != told_height_) {
+        told_height_ = high;
+        emit heightChanged();
+    }
+}
+
+void GradientView::resizeEvent(QResizeEvent*) {
+    for (const Placed& p : placed(width())) {
+        p.cell.control->setGeometry(p.place);
+        p.cell.control->setVisible(true);
+    }
+    const int foot = height() - 34;
+    over_->setGeometry(width() - kMargin - over_->sizeHint().width(), foot,
+                       over_->sizeHint().width(), 26);
+    lamps_->setGeometry(over_->x() - lamps_->sizeHint().width() - 12, foot,
+                        lamps_->sizeHint().width(), 26);
+    const int wide = std::min(begin_->sizeHint().width(), width() - 2 * kMargin);
+    begin_->setGeometry(kMargin, 50, wide, 28);
+    int x = kMargin;
+    for (const auto& [id, button] : kept_) {
+        const int w = button->sizeHint().width();
+        button->setGeometry(x, 146, w, 28);
+        button->setVisible(x + w <= width() - kMargin);
+        x += w + 10;
+    }
+}
+
+void GradientView::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().bench);
+    const show::Gradient* g = model_.gradient();
+    const int title =
+        drawText(p, kMargin, 28, tr("Gradient"), typeface(Type::Title), theme().bright);
+    const int right = kMargin + title + 18;
+    const int room = width() - right - kMargin;
+    if (!g) {
+        if (document_.lineup().empty()) {
+            drawElided(p, right, 28, room, tr("No lamps in the lineup: choose some first (L)."),
+                       typeface(Type::Small), theme().text);
+            return;
+        }
+        drawElided(p, right, 28, room, tr("none on these lamps yet"), typeface(Type::Small),
+                   theme().dim);
+        const auto& first = model_.firstEnd();
+        const QRect words(kMargin, 88, width() - 2 * kMargin - (first ? 60 : 0), 32);
+        drawWrapped(p, words,
+                    first ? tr("The first end is chosen. Now choose the last one in the swatch "
+                               "book, or drop it here.")
+                          : tr("Or choose two colours or palettes in the swatch book, the first "
+                               "end and then the last."),
+                    typeface(Type::Work), theme().text);
+        if (first)
+            p.fillRect(width() - kMargin - 48, 88, 48, 20,
+                       document_.colours().of(colour::toXyz(first->uv)));
+        if (!kept_.empty())
+            drawText(p, kMargin, 138, tr("or lay a kept one over them"), typeface(Type::Small),
+                     theme().dim);
+        return;
+    }
+    const auto lamps = lampCount(model_.laid().lamps.size());
+    QString about = tr("%n stop(s) over %1", nullptr, static_cast<int>(g->stops.size())).arg(lamps);
+    if (!model_.name().isEmpty())
+        about = model_.changed() ? tr("%1, changed: %2").arg(model_.name(), about)
+                                 : tr("%1: %2").arg(model_.name(), about);
+    for (const Sentence& trouble : model_.laid().troubles)
+        about += QStringLiteral(". ") + said(trouble);
+    drawElided(p, right, 28, room, about, typeface(Type::Small), theme().dim);
+    for (const Placed& c : placed(width())) {
+        if (c.cell.label.isEmpty())
+            continue;
+        drawElided(p, c.place.left(),
+                   c.place.top() - kControl - (c.place.height() == 24 ? 2 : 0) + kLabel,
+                   c.place.width(), c.cell.label, typeface(Type::Small), theme().dim);
+    }
+    if (!model_.covers())
+        drawWrapped(p, QRect(kMargin, height() - 34, lamps_->x() - kMargin - 12, 32),
+                    tr("Laid over %1, not over these in this order.").arg(lamps),
+                    typeface(Type::Small), theme().text);
+}
+
+void GradientView::dragEnterEvent(QDragEnterEvent* event) {
+    if (colourOf(event->mimeData()))
+        event->acceptProposedAction();
+}
+
+void GradientView::dropEvent(QDropEvent* event) {
+    const auto asked = colourOf(event->mimeData());
+    if (!asked)
+        return;
+    const auto* named = std::get_if<light::AskedPalette>(&*asked);
+    const show::Palette* p = named ? document_.show().paletteNamed(named->name) : nullptr;
+    if (p && p->gradient)
+        layKept(p->id);
+    else
+        model_.takeColour(*asked, p ? p->id : show::PaletteId{});
+    event->acceptProposedAction();
+}
+
+} // namespace zelo::desk
