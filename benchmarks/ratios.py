@@ -9,7 +9,8 @@ import sys
 # what is compared: (ours, the package, at least this many times, with so many emitters)
 PAIRS = [("brightest", "glpk", 100, 8), ("truest", "nlopt", 20, 8), ("search", "plain loops", 20, 4)]
 # the work of a show: at most this long, ms
-WORK = {"colour change": 4, "book on 12 types": 100, "route": 10, "frame of 512": 1, "512 live solves": 20, "gradient change": 20}
+WORK = {"colour change": 4, "book on 12 types": 100, "route": 10, "frame of 512": 1, "512 live solves": 20, "gradient change": 20, "engine/512": 1,
+        "engine/2000": 4}
 
 SCALE = {"ns": 1, "us": 1e3, "ms": 1e6}
 times = {}

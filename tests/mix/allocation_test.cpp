@@ -3,58 +3,11 @@
 // allocator.
 #include "light/levels.h"
 #include "mix/quadratic.h"
+#include "support/allocations.h"
 #include "support/shipped.h"
-
-#include <cstdlib>
-#include <new>
-
-namespace {
-thread_local bool watching = false;
-thread_local int allocations = 0;
-
-[[maybe_unused]] void* counted(std::size_t size) {
-    allocations += watching;
-    if (void* p = std::malloc(size ? size : 1))
-        return p;
-    throw std::bad_alloc();
-}
-} // namespace
-
-// Sanitizers bring an allocator of their own.
-#if !defined(__SANITIZE_ADDRESS__) && !defined(__SANITIZE_THREAD__)
-#define ZELO_COUNTS
-void* operator new(std::size_t size) {
-    return counted(size);
-}
-void* operator new[](std::size_t size) {
-    return counted(size);
-}
-void operator delete(void* p) noexcept {
-    std::free(p);
-}
-void operator delete[](void* p) noexcept {
-    std::free(p);
-}
-void operator delete(void* p, std::size_t) noexcept {
-    std::free(p);
-}
-void operator delete[](void* p, std::size_t) noexcept {
-    std::free(p);
-}
-#endif
 
 namespace zelo::mix {
 namespace {
-
-template <class F>
-int allocationsOf(F&& work) {
-    work(); // once before: statics and the like
-    allocations = 0;
-    watching = true;
-    work();
-    watching = false;
-    return allocations;
-}
 
 class Allocations : public ::testing::Test {
 protected:
@@ -66,33 +19,37 @@ protected:
 };
 
 TEST_F(Allocations, TheCounterCounts) {
-    EXPECT_GT(allocationsOf([] { delete new int(3); }), 0);
+    EXPECT_GT(test::allocationsOf([] { delete new int(3); }), 0);
 }
 
 TEST_F(Allocations, ABrightestAndATruestMixMakeNone) {
     const auto mixer = test::shippedMixer("gannet-8");
     const GamutSolid solid(mixer.emitters());
     for (const auto& wanted : test::gelsWanted(40)) {
-        EXPECT_EQ(allocationsOf([&] { (void)solid.brightest(wanted.xyz); }), 0);
+        EXPECT_EQ(test::allocationsOf([&] { (void)solid.brightest(wanted.xyz); }), 0);
         if (mixer.solve(wanted, {}).end != MixEnd::InReach)
             continue;
+        EXPECT_EQ(test::allocationsOf(
+                      [&] { (void)mixer.solve(wanted, test::wishOf(Intent::Brightest)); }),
+                  0);
         EXPECT_EQ(
-            allocationsOf([&] { (void)mixer.solve(wanted, test::wishOf(Intent::Brightest)); }), 0);
-        EXPECT_EQ(allocationsOf([&] { (void)mixer.solve(wanted, test::wishOf(Intent::Truest)); }),
-                  0);
-        EXPECT_EQ(allocationsOf([&] { (void)mixer.solve(wanted, test::wishOf(Intent::Leanest)); }),
-                  0);
+            test::allocationsOf([&] { (void)mixer.solve(wanted, test::wishOf(Intent::Truest)); }),
+            0);
+        EXPECT_EQ(
+            test::allocationsOf([&] { (void)mixer.solve(wanted, test::wishOf(Intent::Leanest)); }),
+            0);
     }
 }
 
 TEST_F(Allocations, FollowingAWayAndWritingSlotsMakeNone) {
     const auto mixer = test::shippedMixer("gannet-8");
     const auto mix = mixer.solve(test::gelWanted("214"), {});
-    EXPECT_EQ(allocationsOf([&] { (void)mixer.nearestTo(mix.drives, 0.9 * mix.got); }), 0);
+    EXPECT_EQ(test::allocationsOf([&] { (void)mixer.nearestTo(mix.drives, 0.9 * mix.got); }), 0);
     const auto values = light::homeValues(mixer.mode());
     std::array<std::uint8_t, 64> slots{};
-    EXPECT_EQ(allocationsOf([&] { light::writeSlots(mixer.mode(), values, slots); }), 0);
-    EXPECT_EQ(allocationsOf([&] { (void)light::drivesOf(mixer.type(), mixer.mode(), values); }), 0);
+    EXPECT_EQ(test::allocationsOf([&] { light::writeSlots(mixer.mode(), values, slots); }), 0);
+    EXPECT_EQ(
+        test::allocationsOf([&] { (void)light::drivesOf(mixer.type(), mixer.mode(), values); }), 0);
 }
 
 } // namespace

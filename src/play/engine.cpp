@@ -1,0 +1,527 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "play/engine.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zelo::play {
+
+namespace {
+constexpr double kDark = 1e-12; // an intensity of nothing
+}
+
+double Engine::Fade::share(double t_s) const {
+    if (t_s >= end_s)
+        return 1;
+    return t_s <= begin_s ? 0 : (t_s - begin_s) / (end_s - begin_s);
+}
+
+Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(program)) {
+    const Program& p = *program_;
+    const std::size_t n = p.lamps;
+    const std::size_t all = p.first.back();
+    level_.assign(p.faders.size(), 0);
+    raised_.assign(p.faders.size(), 0);
+    trim_.assign(n, -1);
+    hand_intensity_.assign(n, -1);
+    hand_has_colour_.assign(n, 0);
+    hand_drives_.assign(all, 0);
+    solo_.assign(n, 0);
+    standing_at_.assign(n, UINT32_MAX);
+    for (std::size_t i = 0; i < p.standing.size(); ++i)
+        standing_at_[p.standing[i].lamp] = static_cast<std::uint32_t>(i);
+    std::vector<std::vector<In>> in_lists(n), in_faders(n);
+    for (std::size_t l = 0; l < p.lists.size(); ++l) {
+        List list;
+        const auto& lamps = p.lists[l].lamps;
+        list.intensity.resize(lamps.size());
+        list.colour.resize(lamps.size());
+        list.stamp.assign(lamps.size(), 0);
+        std::uint32_t at = 0;
+        for (std::size_t i = 0; i < lamps.size(); ++i) {
+            list.first.push_back(at);
+            at += static_cast<std::uint32_t>(p.parts(lamps[i]));
+            in_lists[lamps[i]].push_back(
+                {static_cast<std::uint32_t>(l), static_cast<std::uint32_t>(i)});
+        }
+        list.from.assign(at, 0);
+        list.to.assign(at, 0);
+        lists_.push_back(std::move(list));
+    }
+    for (std::size_t f = 0; f < p.faders.size(); ++f)
+        for (std::size_t i = 0; i < p.faders[f].says.size(); ++i)
+            in_faders[p.faders[f].says[i].lamp].push_back(
+                {static_cast<std::uint32_t>(f), static_cast<std::uint32_t>(i)});
+    const auto flat = [](const std::vector<std::vector<In>>& by_lamp,
+                         std::vector<std::uint32_t>& from, std::vector<In>& flat_in) {
+        for (const auto& in : by_lamp) {
+            from.push_back(static_cast<std::uint32_t>(flat_in.size()));
+            flat_in.insert(flat_in.end(), in.begin(), in.end());
+        }
+        from.push_back(static_cast<std::uint32_t>(flat_in.size()));
+    };
+    flat(in_lists, in_lists_from_, in_lists_);
+    flat(in_faders, in_faders_from_, in_faders_);
+}
+
+Shown Engine::rows() const {
+    return {std::vector<double>(program_->lamps, 0),
+            std::vector<double>(program_->first.back(), 0)};
+}
+
+std::optional<std::size_t> Engine::cueOf(std::size_t list) const {
+    const int cue = lists_[list].cue;
+    return cue < 0 ? std::nullopt : std::optional(static_cast<std::size_t>(cue));
+}
+
+// --- what is shown
+
+const Said* Engine::standingOf(std::uint32_t lamp) const {
+    const std::uint32_t at = standing_at_[lamp];
+    return at == UINT32_MAX ? nullptr : &program_->standing[at];
+}
+
+double Engine::valueOf(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,
+                       const Without* without) const {
+    const Fade& f = l.intensity[place];
+    const double x = f.share(l.time_s);
+    double to = f.to;
+    if (f.state == Fade::State::Away) {
+        const Without below{list, without};
+        to = intensityOf(lamp, &below).intensity;
+    }
+    return f.from + x * (to - f.from);
+}
+
+Engine::Light Engine::intensityOf(std::uint32_t lamp, const Without* without) const {
+    const Program& p = *program_;
+    Light all;
+    const auto take = [&](double value) {
+        all.intensity = all.has ? std::max(all.intensity, value) : value;
+        all.has = true;
+    };
+    for (std::uint32_t k = in_lists_from_[lamp]; k < in_lists_from_[lamp + 1]; ++k) {
+        const In& in = in_lists_[k];
+        const List& l = lists_[in.source];
+        if (l.intensity[in.place].state != Fade::State::None && !Without::holds(without, in.source))
+            take(valueOf(l, in.source, in.place, lamp, without));
+    }
+    double added = 0;
+    bool adds = false;
+    for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
+        const In& in = in_faders_[k];
+        const Said& said = p.faders[in.source].says[in.place];
+        const double level = level_[in.source];
+        if (!(level > 0))
+            continue;
+        if (p.faders[in.source].mode == PlayedFader::Mode::Adds) {
+            added += level * said.intensity.value_or(1);
+            adds = true;
+        } else if (said.intensity) {
+            take(level * *said.intensity);
+        }
+    }
+    if (adds)
+        take(std::min(1.0, added));
+    if (!all.has)
+        if (const Said* said = standingOf(lamp); said && said->intensity)
+            all.intensity = *said->intensity;
+    return all;
+}
+
+void Engine::colourIn(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,
+                      const Without* without, double* to) const {
+    const Fade& f = l.colour[place];
+    const double x = f.share(l.time_s);
+    const std::size_t parts = program_->parts(lamp);
+    const double* from = l.from.data() + l.first[place];
+    if (f.state == Fade::State::Away) {
+        const Without below{list, without};
+        colourOf(lamp, &below, to);
+    } else {
+        std::copy_n(l.to.data() + l.first[place], parts, to);
+    }
+    for (std::size_t e = 0; e < parts; ++e)
+        to[e] = x >= 1 ? to[e] : from[e] + x * (to[e] - from[e]);
+}
+
+void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) const {
+    const Program& p = *program_;
+    const std::size_t parts = p.parts(lamp);
+    std::uint64_t latest = 0;
+    enum class From { Below, AList, AFader, Added } from = From::Below;
+    In which{};
+    for (std::uint32_t k = in_lists_from_[lamp]; k < in_lists_from_[lamp + 1]; ++k) {
+        const In& in = in_lists_[k];
+        const List& l = lists_[in.source];
+        if (l.colour[in.place].state == Fade::State::None || Without::holds(without, in.source) ||
+            l.stamp[in.place] < latest)
+            continue;
+        latest = l.stamp[in.place];
+        from = From::AList;
+        which = in;
+    }
+    std::uint64_t added = 0;
+    for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
+        const In& in = in_faders_[k];
+        const Said& said = p.faders[in.source].says[in.place];
+        if (!(level_[in.source] > 0))
+            continue;
+        if (p.faders[in.source].mode == PlayedFader::Mode::Adds) {
+            if (said.intensity.value_or(1) > 0)
+                added = std::max(added, raised_[in.source]);
+        } else if (said.colour && raised_[in.source] >= latest) {
+            latest = raised_[in.source];
+            from = From::AFader;
+            which = in;
+        }
+    }
+    if (added > 0 && added >= latest)
+        from = From::Added;
+    switch (from) {
+    case From::AList:
+        return colourIn(lists_[which.source], which.source, which.place, lamp, without, to);
+    case From::AFader: {
+        const auto drives = p.colour(lamp, *p.faders[which.source].says[which.place].colour);
+        std::copy(drives.begin(), drives.end(), to);
+        return;
+    }
+    case From::Added: {
+        std::fill_n(to, parts, 0.0);
+        double weight = 0;
+        for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
+            const In& in = in_faders_[k];
+            const Said& said = p.faders[in.source].says[in.place];
+            if (p.faders[in.source].mode != PlayedFader::Mode::Adds)
+                continue;
+            const double w = level_[in.source] * said.intensity.value_or(1);
+            const double* drives =
+                said.colour ? p.drives.data() + *said.colour : p.home.data() + p.first[lamp];
+            for (std::size_t e = 0; e < parts; ++e)
+                to[e] += w * drives[e];
+            weight += w;
+        }
+        double largest = 1;
+        for (std::size_t e = 0; e < parts; ++e)
+            largest = std::max(largest, to[e]);
+        const double intensity = std::min(1.0, weight);
+        for (std::size_t e = 0; e < parts; ++e)
+            to[e] /= largest * intensity;
+        return;
+    }
+    case From::Below:
+        break;
+    }
+    const Said* said = standingOf(lamp);
+    const double* below =
+        said && said->colour ? p.drives.data() + *said->colour : p.home.data() + p.first[lamp];
+    std::copy_n(below, parts, to);
+}
+
+void Engine::frame(double t_s, Shown& to) {
+    advance(t_s);
+    const Program& p = *program_;
+    for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
+        double intensity = shownIntensity(lamp);
+        if (trim_[lamp] >= 0)
+            intensity = std::min(1.0, intensity * trim_[lamp]);
+        if (hand_intensity_[lamp] >= 0)
+            intensity = hand_intensity_[lamp];
+        if (!p.exempt[lamp]) {
+            if (any_solo_ && !solo_[lamp])
+                intensity = 0;
+            intensity *= dark_ ? 0 : master_;
+        }
+        to.intensity[lamp] = intensity;
+        double* drives = to.drives.data() + p.first[lamp];
+        if (hand_has_colour_[lamp])
+            std::copy_n(hand_drives_.data() + p.first[lamp], p.parts(lamp), drives);
+        else
+            colourOf(lamp, nullptr, drives);
+    }
+}
+
+// --- time
+
+double Engine::followAt(const List& l, const PlayedList& played) const {
+    if (!l.follows || l.cue < 0 || static_cast<std::size_t>(l.cue) + 1 >= played.cues.size())
+        return HUGE_VAL;
+    const PlayedCue& cue = played.cues[static_cast<std::size_t>(l.cue)];
+    if (cue.follow == PlayedCue::Follow::AfterStart)
+        return l.started_s + cue.follow_s;
+    if (cue.follow != PlayedCue::Follow::WhenDone)
+        return HUGE_VAL;
+    double end = l.started_s;
+    for (const auto* fades : {&l.intensity, &l.colour})
+        for (const Fade& f : *fades)
+            if (f.state != Fade::State::None)
+                end = std::max(end, f.end_s);
+    return end;
+}
+
+void Engine::run(double t_s) {
+    const double passed = t_s - now_s_;
+    for (List& l : lists_) {
+        if (!l.held)
+            l.time_s += passed * l.rate;
+        for (auto* fades : {&l.intensity, &l.colour})
+            for (Fade& f : *fades)
+                if (f.state == Fade::State::Away && l.time_s >= f.end_s)
+                    f.state = Fade::State::None;
+    }
+    now_s_ = t_s;
+}
+
+void Engine::advance(double t_s) {
+    // A list whose cues follow one another at once stops at its end: the loop is bounded.
+    for (;;) {
+        std::size_t first = lists_.size();
+        double when = t_s;
+        for (std::size_t i = 0; i < lists_.size(); ++i) {
+            const List& l = lists_[i];
+            if (l.held || !(l.rate > 0))
+                continue;
+            const double at = followAt(l, program_->lists[i]);
+            if (at == HUGE_VAL)
+                continue;
+            const double real = now_s_ + std::max(0.0, at - l.time_s) / l.rate;
+            if (real < when || (real == when && first == lists_.size())) {
+                when = real;
+                first = i;
+            }
+        }
+        if (first == lists_.size())
+            break;
+        run(when);
+        lists_[first].time_s =
+            std::max(lists_[first].time_s, followAt(lists_[first], program_->lists[first]));
+        next(first);
+    }
+    if (t_s > now_s_)
+        run(t_s);
+}
+
+// --- lists
+
+// What a colour starts from: worked out beside it, since it may come from there.
+template <class F>
+void Engine::keep(List& l, std::size_t place, std::uint32_t lamp, F colour) {
+    std::array<double, light::kMostParts> now;
+    colour(now.data());
+    std::copy_n(now.begin(), program_->parts(lamp), l.from.begin() + l.first[place]);
+}
+
+void Engine::startIntensity(List& l, std::size_t place, double to, double begin_s, double time_s) {
+    Fade& f = l.intensity[place];
+    f.state = Fade::State::To;
+    f.to = to;
+    f.begin_s = begin_s;
+    f.end_s = begin_s + time_s;
+}
+
+// What the cue says, or (whole) all that it stands for; the rest of the list goes back to what is
+// below, in the same times.
+void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool backwards) {
+    const Program& p = *program_;
+    List& l = lists_[list];
+    const PlayedList& played = p.lists[list];
+    const double back_s = played.back_s;
+    const double up = backwards ? back_s : cue.up_s;
+    const double down = backwards ? back_s : cue.down_s;
+    const double up_delay = backwards ? 0 : cue.up_delay_s;
+    const double down_delay = backwards ? 0 : cue.down_delay_s;
+    const std::uint64_t stamp = ++events_;
+    const auto& says = whole ? cue.stands_for : cue.says;
+    auto next_said = says.begin();
+    l.started_s = l.time_s;
+    l.follows = !backwards;
+    for (std::size_t place = 0; place < played.lamps.size(); ++place) {
+        const std::uint32_t lamp = played.lamps[place];
+        while (next_said != says.end() && next_said->lamp < lamp)
+            ++next_said;
+        const Said* said =
+            next_said != says.end() && next_said->lamp == lamp ? &*next_said : nullptr;
+        if (!said && !whole)
+            continue;
+        Fade& intensity = l.intensity[place];
+        Fade& colour = l.colour[place];
+        const double shown = shownIntensity(lamp);
+        const bool was_dark = shown <= kDark;
+        const Without below{list, nullptr};
+        const double under = intensityOf(lamp, &below).intensity;
+        const bool says_intensity = said && said->intensity;
+        const bool lets_intensity =
+            whole && !says_intensity && intensity.state != Fade::State::None;
+        const bool says_colour = said && said->colour;
+        const bool lets_colour = whole && !says_colour && colour.state != Fade::State::None;
+        // The colour that is shown now, before anything of it changes.
+        if (says_colour || lets_colour)
+            keep(l, place, lamp, [&](double* now) { colourOf(lamp, nullptr, now); });
+        double from =
+            intensity.state != Fade::State::None ? valueOf(l, list, place, lamp, nullptr) : shown;
+        double to = from;
+        bool falls = false;
+        double arrives = l.time_s; // of the intensity
+        if (says_intensity || lets_intensity) {
+            to = says_intensity ? *said->intensity : under;
+            falls = to < from;
+            intensity.from = from;
+            startIntensity(l, place, to, l.time_s + (falls ? down_delay : up_delay),
+                           falls ? down : up);
+            if (lets_intensity)
+                intensity.state = Fade::State::Away;
+            arrives = intensity.end_s;
+        }
+        if (!says_colour && !lets_colour)
+            continue;
+        const double lamps_time = falls ? down : up;
+        const double lamps_delay = falls ? down_delay : up_delay;
+        // What is let go has the times of the lamp's intensity, whatever the cue says of colour.
+        const bool own = says_colour && !backwards;
+        colour.begin_s = l.time_s + (own ? cue.colour_delay_s.value_or(lamps_delay) : lamps_delay);
+        colour.end_s = colour.begin_s + (own ? cue.colour_s.value_or(lamps_time) : lamps_time);
+        colour.state = says_colour ? Fade::State::To : Fade::State::Away;
+        if (says_colour) {
+            const auto drives = p.colour(lamp, *said->colour);
+            std::copy(drives.begin(), drives.end(), l.to.begin() + l.first[place]);
+            l.stamp[place] = stamp;
+        }
+        if (!p.dark_first)
+            continue;
+        if (was_dark) // before its light comes
+            colour.begin_s = colour.end_s = l.time_s;
+        else if ((says_intensity || lets_intensity) && to <= kDark && under <= kDark)
+            colour.begin_s = colour.end_s = arrives; // once it is dark
+    }
+}
+
+void Engine::next(std::size_t list) {
+    List& l = lists_[list];
+    const auto& cues = program_->lists[list].cues;
+    l.follows = false;
+    if (static_cast<std::size_t>(l.cue + 1) >= cues.size())
+        return;
+    ++l.cue;
+    start(list, cues[static_cast<std::size_t>(l.cue)], false, false);
+}
+
+void Engine::back(std::size_t list) {
+    List& l = lists_[list];
+    if (l.cue <= 0)
+        return;
+    --l.cue;
+    start(list, program_->lists[list].cues[static_cast<std::size_t>(l.cue)], true, true);
+}
+
+void Engine::jump(std::size_t list, double number) {
+    List& l = lists_[list];
+    const auto& cues = program_->lists[list].cues;
+    for (std::size_t i = 0; i < cues.size(); ++i) {
+        if (cues[i].number != number)
+            continue;
+        if (static_cast<int>(i) == l.cue + 1)
+            return next(list);
+        l.cue = static_cast<int>(i);
+        return start(list, cues[i], true, false);
+    }
+}
+
+void Engine::release(std::size_t list) {
+    List& l = lists_[list];
+    const PlayedList& played = program_->lists[list];
+    l.cue = -1;
+    l.follows = false;
+    l.held = false;
+    for (std::size_t place = 0; place < played.lamps.size(); ++place) {
+        const std::uint32_t lamp = played.lamps[place];
+        Fade& intensity = l.intensity[place];
+        Fade& colour = l.colour[place];
+        const Without below{list, nullptr};
+        const bool gets_dark = intensityOf(lamp, &below).intensity <= kDark;
+        const bool is_dark = shownIntensity(lamp) <= kDark;
+        if (colour.state != Fade::State::None) {
+            keep(l, place, lamp,
+                 [&](double* now) { colourIn(l, list, place, lamp, nullptr, now); });
+            colour.state = Fade::State::Away;
+            colour.begin_s = l.time_s;
+            colour.end_s = l.time_s + played.release_s;
+            if (program_->dark_first && is_dark)
+                colour.end_s = colour.begin_s;
+            else if (program_->dark_first && gets_dark)
+                colour.begin_s = colour.end_s;
+        }
+        if (intensity.state != Fade::State::None) {
+            intensity.from = valueOf(l, list, place, lamp, nullptr);
+            intensity.state = Fade::State::Away;
+            intensity.begin_s = l.time_s;
+            intensity.end_s = l.time_s + played.release_s;
+        }
+    }
+}
+
+void Engine::apply(const Command& c, double t_s) {
+    advance(t_s);
+    using What = Command::What;
+    const bool of_list = c.what <= What::Release;
+    const std::size_t most = of_list                 ? lists_.size()
+                             : c.what == What::Fader ? level_.size()
+                                                     : program_->lamps;
+    const bool of_all = c.what == What::PutDown || c.what == What::SoloOff ||
+                        c.what == What::Master || c.what == What::Dark;
+    if ((!of_all && c.which >= most) || std::isnan(c.value))
+        return;
+    switch (c.what) {
+    case What::Next:
+        return next(c.which);
+    case What::Back:
+        return back(c.which);
+    case What::Jump:
+        return jump(c.which, c.value);
+    case What::Hold:
+        lists_[c.which].held = !lists_[c.which].held;
+        return;
+    case What::Rate:
+        lists_[c.which].rate = std::clamp(c.value, 0.1, 10.0);
+        return;
+    case What::Release:
+        return release(c.which);
+    case What::Fader: {
+        const double level = std::clamp(c.value, 0.0, 1.0);
+        if (level > 0 && !(level_[c.which] > 0))
+            raised_[c.which] = ++events_;
+        level_[c.which] = level;
+        return;
+    }
+    case What::Trim:
+        trim_[c.which] = c.value;
+        return;
+    case What::HandIntensity:
+        hand_intensity_[c.which] = std::clamp(c.value, 0.0, 1.0);
+        return;
+    case What::HandColour:
+        hand_has_colour_[c.which] = 1;
+        std::copy_n(c.drives.begin(), std::min(c.drives.size(), program_->parts(c.which)),
+                    hand_drives_.begin() + program_->first[c.which]);
+        return;
+    case What::PutDown:
+        std::fill(hand_intensity_.begin(), hand_intensity_.end(), -1.0);
+        std::fill(hand_has_colour_.begin(), hand_has_colour_.end(), 0);
+        return;
+    case What::Solo:
+        solo_[c.which] = 1;
+        any_solo_ = true;
+        return;
+    case What::SoloOff:
+        std::fill(solo_.begin(), solo_.end(), 0);
+        any_solo_ = false;
+        return;
+    case What::Master:
+        master_ = std::clamp(c.value, 0.0, 1.0);
+        return;
+    case What::Dark:
+        dark_ = c.value != 0;
+        return;
+    }
+}
+
+} // namespace zelo::play

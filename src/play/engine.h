@@ -1,0 +1,140 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The engine of play: the one place where layers, precedence and fades are decided. No clock, no
+// lock; nothing is allocated or freed while it plays. The same commands at the same times give the
+// same light, to the bit.
+//
+// Rules for people: docs/play.md.
+#pragma once
+
+#include "light/drives.h"
+#include "play/program.h"
+
+#include <array>
+#include <memory>
+
+namespace zelo::play {
+
+struct Command {
+    enum class What {
+        Next,    // of a list
+        Back,    // of a list
+        Jump,    // of a list, to the cue of this number
+        Hold,    // of a list: stops it, and lets it go on
+        Rate,    // of a list
+        Release, // of a list
+        Fader,   // 0..1
+        Trim,    // of a lamp: its intensity times this; negative: let go
+        HandIntensity,
+        HandColour, // drives
+        PutDown,    // all of the hand
+        Solo,       // of a lamp: it too; SoloOff: none
+        SoloOff,
+        Master, // 0..1
+        Dark    // on: 1, off: 0
+    };
+    What what = What::Next;
+    std::uint32_t which = 0; // list, fader or lamp
+    double value = 0;
+    std::array<double, light::kMostParts> drives = {}; // of HandColour
+};
+
+// What lamps show: a row of intensities and one of drives, before rounding.
+struct Shown {
+    std::vector<double> intensity; // by lamp
+    std::vector<double> drives;    // as Program::home
+};
+
+class Engine {
+public:
+    // Everything at rest, at time 0. Allocates all it will need.
+    explicit Engine(std::shared_ptr<const Program> program);
+
+    // At t or later than any time before; what would follow by itself until then comes first. A
+    // command that names what is not there does nothing.
+    void apply(const Command& command, double t_s);
+    // What is shown at t. `to` must have the program's sizes (rows()).
+    void frame(double t_s, Shown& to);
+    Shown rows() const; // of the right sizes
+
+    std::optional<std::size_t> cueOf(std::size_t list) const; // it stands in; nothing: none
+    const Program& program() const { return *program_; }
+
+private:
+    // A fade of a list, in the list's own time. To what is below when it is let go.
+    struct Fade {
+        enum class State { None, To, Away } state = State::None;
+        double from = 0, to = 0; // intensity alone
+        double begin_s = 0, end_s = 0;
+        double share(double t_s) const;
+    };
+    struct List {
+        double time_s = 0; // its own
+        double rate = 1;
+        bool held = false;
+        int cue = -1;
+        double started_s = 0;                // own time when that cue began
+        bool follows = false;                // the cue's follow is still to come
+        std::vector<Fade> intensity, colour; // by its own lamps
+        std::vector<double> from, to;        // drives of the colour fades
+        std::vector<std::uint32_t> first;    // of each of its lamps in those
+        std::vector<std::uint64_t> stamp;    // when a cue last said the colour
+    };
+    struct In { // where a lamp stands in a list, or in a fader
+        std::uint32_t source, place;
+    };
+
+    void advance(double t_s);
+    void run(double t_s);                                              // no follow in between
+    double followAt(const List& list, const PlayedList& played) const; // own time; HUGE_VAL: never
+    void next(std::size_t list);
+    void back(std::size_t list);
+    void jump(std::size_t list, double number);
+    void release(std::size_t list);
+    void start(std::size_t list, const PlayedCue& cue, bool whole, bool backwards);
+    template <class F>
+    void keep(List& l, std::size_t place, std::uint32_t lamp, F colour);
+    void startIntensity(List& l, std::size_t place, double to, double begin_s, double time_s);
+
+    // Lists that are left out: what lies below one that is let go.
+    struct Without {
+        std::size_t list;
+        const Without* more;
+        static bool holds(const Without* w, std::size_t list) {
+            for (; w; w = w->more)
+                if (w->list == list)
+                    return true;
+            return false;
+        }
+    };
+    struct Light {
+        bool has = false; // any source has it
+        double intensity = 0;
+    };
+    Light intensityOf(std::uint32_t lamp, const Without* without) const;
+    void colourOf(std::uint32_t lamp, const Without* without, double* to) const;
+    double valueOf(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,
+                   const Without* without) const;
+    void colourIn(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,
+                  const Without* without, double* to) const;
+    double shownIntensity(std::uint32_t lamp) const { return intensityOf(lamp, nullptr).intensity; }
+    const Said* standingOf(std::uint32_t lamp) const;
+
+    std::shared_ptr<const Program> program_;
+    double now_s_ = 0;
+    std::uint64_t events_ = 0; // stamps: what began later has a larger one
+    std::vector<List> lists_;
+    std::vector<double> level_;                                               // of faders
+    std::vector<std::uint64_t> raised_;                                       // when they left 0
+    std::vector<std::uint32_t> in_lists_from_, in_faders_from_, standing_at_; // by lamp
+    std::vector<In> in_lists_, in_faders_;
+    std::vector<double> trim_; // by lamp; negative: none
+    std::vector<double> hand_intensity_;
+    std::vector<char> hand_has_colour_;
+    std::vector<double> hand_drives_;
+    std::vector<char> solo_;
+    bool any_solo_ = false;
+    double master_ = 1;
+    bool dark_ = false;
+};
+
+} // namespace zelo::play
