@@ -22,6 +22,7 @@ void addLight(CLI::App& app, Context& context);
 void addMatch(CLI::App& app, Context& context);
 void addRoutes(CLI::App& app, Context& context); // reach, fade
 void addGradient(CLI::App& app, Context& context);
+void addPlay(CLI::App& app, Context& context);
 void addConvert(CLI::App& app, Context& context);
 void addGels(CLI::App& app, Context& context);
 void addFixtures(CLI::App& app, Context& context);

@@ -33,6 +33,7 @@ int run(int argc, char** argv) {
     zelo::cli::addMatch(app, context);
     zelo::cli::addRoutes(app, context);
     zelo::cli::addGradient(app, context);
+    zelo::cli::addPlay(app, context);
     zelo::cli::addConvert(app, context);
     zelo::cli::addGels(app, context);
     zelo::cli::addFixtures(app, context);

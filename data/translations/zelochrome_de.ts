@@ -2320,6 +2320,82 @@
         <source>the lineup shows no gradient: begin one in its view</source>
         <translation>die Lampenreihe zeigt keinen Verlauf: in dessen Ansicht einen beginnen</translation>
     </message>
+    <message>
+        <source>expected a number as text, such as &quot;7.5&quot;</source>
+        <translation>erwartet: eine Zahl als Text, etwa &quot;7.5&quot;</translation>
+    </message>
+    <message>
+        <source>a cue list needs an id and a name that no other has</source>
+        <translation>eine Cueliste braucht eine id und einen Namen, die keine andere hat</translation>
+    </message>
+    <message>
+        <source>{} is there twice</source>
+        <translation>{} steht zweimal da</translation>
+    </message>
+    <message>
+        <source>a fader needs an id and a name that no other has</source>
+        <translation>ein Fader braucht eine id und einen Namen, die kein anderer hat</translation>
+    </message>
+    <message>
+        <source>{}: plays look {}, which is not there: {}</source>
+        <translation>{}: spielt Look {}, den es nicht gibt: {}</translation>
+    </message>
+    <message>
+        <source>cue list</source>
+        <translation>Cueliste</translation>
+    </message>
+    <message>
+        <source>{}: a time of {} s: must be within 0..{}</source>
+        <translation>{}: eine Zeit von {} s: muss von 0 bis {} sein</translation>
+    </message>
+    <message>
+        <source>cue {}</source>
+        <translation>Cue {}</translation>
+    </message>
+    <message>
+        <source>{}: its number is out of range</source>
+        <translation>{}: die Nummer liegt außerhalb</translation>
+    </message>
+    <message>
+        <source>no cue list with id {}</source>
+        <translation>keine Cueliste mit der id {}</translation>
+    </message>
+    <message>
+        <source>cue {} is locked: unlock it first</source>
+        <translation>Cue {} ist gesperrt: erst entsperren</translation>
+    </message>
+    <message>
+        <source>a list has {} cues at most</source>
+        <translation>eine Liste hat höchstens {} Cues</translation>
+    </message>
+    <message>
+        <source>cue {}: nothing in it to keep</source>
+        <translation>Cue {}: nichts darin zu behalten</translation>
+    </message>
+    <message>
+        <source>no cue {} in &apos;{}&apos;</source>
+        <translation>kein Cue {} in &apos;{}&apos;</translation>
+    </message>
+    <message>
+        <source>fader</source>
+        <translation>Fader</translation>
+    </message>
+    <message>
+        <source>no fader with id {}</source>
+        <translation>kein Fader mit der id {}</translation>
+    </message>
+    <message>
+        <source>cue &apos;{}&apos;: expected a number such as 7 or 7.5</source>
+        <translation>Cue &apos;{}&apos;: erwartet: eine Nummer wie 7 oder 7.5</translation>
+    </message>
+    <message>
+        <source>left out, since their look is not there: {} faders</source>
+        <translation>ausgelassen, weil es ihren Look nicht gibt: {} Fader</translation>
+    </message>
+    <message>
+        <source>fader &apos;{}&apos; plays look &apos;{}&apos;</source>
+        <translation>Fader &apos;{}&apos; spielt Look &apos;{}&apos;</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -6613,6 +6689,17 @@ Gebaut mit Qt %1. %2</translation>
         <translation>
             <numerusform>%n Verlauf</numerusform>
             <numerusform>%n Verläufe</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>cue %1 of %2</source>
+        <translation>Cue %1 von %2</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cue(s)</source>
+        <translation>
+            <numerusform>%n Cue</numerusform>
+            <numerusform>%n Cues</numerusform>
         </translation>
     </message>
 </context>

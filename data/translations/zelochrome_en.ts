@@ -142,6 +142,13 @@
             <numerusform>%n gradients</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>%n cue(s)</source>
+        <translation>
+            <numerusform>%n cue</numerusform>
+            <numerusform>%n cues</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::TypesPanel</name>

@@ -3,6 +3,7 @@
 
 #include "base/file.h"
 #include "files/detail/colour_parts.h"
+#include "files/detail/cue_parts.h"
 #include "files/detail/show_parts.h"
 #include "light/frame.h"
 #include "show/edits.h"
@@ -57,6 +58,7 @@ Fixture readFixture(JsonObject& o) {
         o.take(h.error());
     }
     readCalibration(o, f);
+    f.exempt = o.flag("exempt");
     f.uid = o.text("uid");
     f.note = o.text("note");
     readPlace(o, f.place);
@@ -169,6 +171,10 @@ Result<OpenedShow> parseShow(std::string_view text) {
     readMeasured(top, to);
     readTypes(top, to);
     readOutputs(top, to);
+    readCueLists(top, to);
+    readFaders(top, to);
+    if (top.member("dark_first"))
+        show.dark_first = top.flag("dark_first");
     show.standing = readValues(top, to.version < 3 ? "look" : "standing", to);
     auto hand = readValues(top, "hand", to);
     const auto last = [&](const char* name, int& id) {
@@ -178,6 +184,8 @@ Result<OpenedShow> parseShow(std::string_view text) {
     last("last_group_id", show.last_group_id);
     last("last_palette_id", show.last_palette_id);
     last("last_look_id", show.last_look_id);
+    last("last_cue_list_id", show.last_cue_list_id);
+    last("last_fader_id", show.last_fader_id);
     show.unknown = top.unknown();
     if (top.error())
         return passOn(*top.error());
@@ -207,6 +215,8 @@ Json fixtureJson(const Fixture& f) {
                   {"aim_deg", f.place.aim_deg}};
     for (const auto& [part, drive] : f.home)
         j["home"][part] = drive;
+    if (f.exempt)
+        j["exempt"] = true;
     if (f.calibration)
         j["calibration"] = calibrationJson(*f.calibration);
     if (!f.uid.empty())
@@ -279,11 +289,22 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
     text.member("last_group_id", show.last_group_id);
     text.member("last_palette_id", show.last_palette_id);
     text.member("last_look_id", show.last_look_id);
+    if (show.last_cue_list_id > 0)
+        text.member("last_cue_list_id", show.last_cue_list_id);
+    if (show.last_fader_id > 0)
+        text.member("last_fader_id", show.last_fader_id);
+    if (!show.dark_first)
+        text.member("dark_first", false);
     text.list("fixtures", show.fixtures, [](const auto& e) { return fixtureJson(*e.second); });
     text.list("groups", show.groups, [](const auto& e) { return groupJson(*e.second); });
     text.list("palettes", show.palettes, [](const auto& e) { return paletteJson(*e.second); });
     Tables tables;
     text.list("looks", show.looks, [&](const auto& e) { return lookText(*e.second, tables); });
+    if (!show.cue_lists.empty())
+        text.list("cue_lists", show.cue_lists,
+                  [&](const auto& e) { return cueListText(*e.second, tables); });
+    if (!show.faders.empty())
+        text.list("faders", show.faders, [](const auto& e) { return faderJson(*e.second); });
     text.list("standing", valuesText(show.standing, tables), same);
     text.list("hand", valuesText(hand, tables), same);
     text.list("colours", tables.colours.all(), same);

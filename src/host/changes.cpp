@@ -13,7 +13,9 @@ Changes changesBetween(const show::State& before, const show::State& now) {
     };
     note(!(a.fixtures == b.fixtures && a.groups == b.groups && a.stage == b.stage), Change::Rig);
     note(!(a.types == b.types), Change::Types);
-    note(!(a.standing == b.standing && a.looks == b.looks), Change::Values);
+    note(!(a.standing == b.standing && a.looks == b.looks && a.cue_lists == b.cue_lists &&
+           a.faders == b.faders && a.dark_first == b.dark_first),
+         Change::Values);
     note(!(a.palettes == b.palettes && a.measured == b.measured && a.favourites == b.favourites),
          Change::Palettes);
     note(!(*before.hand == *now.hand), Change::Hand);

@@ -37,6 +37,8 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
         list.intensity.resize(lamps.size());
         list.colour.resize(lamps.size());
         list.stamp.assign(lamps.size(), 0);
+        list.intensity_cue.assign(lamps.size(), -1);
+        list.colour_cue.assign(lamps.size(), -1);
         std::uint32_t at = 0;
         for (std::size_t i = 0; i < lamps.size(); ++i) {
             list.first.push_back(at);
@@ -145,12 +147,10 @@ void Engine::colourIn(const List& l, std::size_t list, std::size_t place, std::u
         to[e] = x >= 1 ? to[e] : from[e] + x * (to[e] - from[e]);
 }
 
-void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) const {
+Engine::Latest Engine::latestColour(std::uint32_t lamp, const Without* without) const {
     const Program& p = *program_;
-    const std::size_t parts = p.parts(lamp);
+    Latest found;
     std::uint64_t latest = 0;
-    enum class From { Below, AList, AFader, Added } from = From::Below;
-    In which{};
     for (std::uint32_t k = in_lists_from_[lamp]; k < in_lists_from_[lamp + 1]; ++k) {
         const In& in = in_lists_[k];
         const List& l = lists_[in.source];
@@ -158,35 +158,62 @@ void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) co
             l.stamp[in.place] < latest)
             continue;
         latest = l.stamp[in.place];
-        from = From::AList;
-        which = in;
+        found = {From::Layer::List, in};
     }
     std::uint64_t added = 0;
+    In adds{};
     for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
         const In& in = in_faders_[k];
         const Said& said = p.faders[in.source].says[in.place];
         if (!(level_[in.source] > 0))
             continue;
         if (p.faders[in.source].mode == PlayedFader::Mode::Adds) {
-            if (said.intensity.value_or(1) > 0)
-                added = std::max(added, raised_[in.source]);
+            if (said.intensity.value_or(1) > 0 && raised_[in.source] > added) {
+                added = raised_[in.source];
+                adds = in;
+            }
         } else if (said.colour && raised_[in.source] >= latest) {
             latest = raised_[in.source];
-            from = From::AFader;
-            which = in;
+            found = {From::Layer::Fader, in};
         }
     }
     if (added > 0 && added >= latest)
-        from = From::Added;
-    switch (from) {
-    case From::AList:
+        found = {From::Layer::Adding, adds};
+    return found;
+}
+
+Engine::From Engine::colourFrom(std::uint32_t lamp) const {
+    if (hand_has_colour_[lamp])
+        return {From::Layer::Hand};
+    const Latest found = latestColour(lamp, nullptr);
+    if (found.layer == From::Layer::Home) {
+        const Said* said = standingOf(lamp);
+        return {said && said->colour ? From::Layer::Standing : From::Layer::Home};
+    }
+    From from{found.layer, found.in.source};
+    if (found.layer == From::Layer::List) {
+        const List& l = lists_[found.in.source];
+        from.released = l.colour[found.in.place].state == Fade::State::Away;
+        if (const int cue = l.colour_cue[found.in.place]; cue >= 0)
+            from.cue = static_cast<std::size_t>(cue);
+    }
+    return from;
+}
+
+void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) const {
+    const Program& p = *program_;
+    const std::size_t parts = p.parts(lamp);
+    const Latest found = latestColour(lamp, without);
+    const In& which = found.in;
+    switch (found.layer) {
+    case From::Layer::List:
         return colourIn(lists_[which.source], which.source, which.place, lamp, without, to);
-    case From::AFader: {
+    case From::Layer::Fader: {
         const auto drives = p.colour(lamp, *p.faders[which.source].says[which.place].colour);
         std::copy(drives.begin(), drives.end(), to);
         return;
     }
-    case From::Added: {
+    case From::Layer::Adding: {
         std::fill_n(to, parts, 0.0);
         double weight = 0;
         for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
@@ -209,7 +236,7 @@ void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) co
             to[e] /= largest * intensity;
         return;
     }
-    case From::Below:
+    default: // what lies below
         break;
     }
     const Said* said = standingOf(lamp);
@@ -239,6 +266,69 @@ void Engine::frame(double t_s, Shown& to) {
         else
             colourOf(lamp, nullptr, drives);
     }
+}
+
+namespace {
+
+// The cue up to this one that says it last.
+template <class T>
+int saidBy(const PlayedList& list, int cue, std::uint32_t lamp, std::optional<T> Said::*what) {
+    for (int i = cue; i >= 0; --i) {
+        const auto& says = list.cues[static_cast<std::size_t>(i)].says;
+        const auto it = std::lower_bound(says.begin(), says.end(), lamp,
+                                         [](const Said& s, std::uint32_t l) { return s.lamp < l; });
+        if (it != says.end() && it->lamp == lamp && (*it).*what)
+            return i;
+    }
+    return cue;
+}
+
+} // namespace
+
+Engine::From Engine::intensityFrom(std::uint32_t lamp) const {
+    using Layer = From::Layer;
+    const Program& p = *program_;
+    if (!p.exempt[lamp] && dark_)
+        return {Layer::Dark};
+    if (!p.exempt[lamp] && any_solo_ && !solo_[lamp])
+        return {Layer::Solo};
+    if (hand_intensity_[lamp] >= 0)
+        return {Layer::Hand};
+    const Said* said = standingOf(lamp);
+    From from{said && said->intensity ? Layer::Standing : Layer::Home};
+    double most = -1;
+    for (std::uint32_t k = in_lists_from_[lamp]; k < in_lists_from_[lamp + 1]; ++k) {
+        const In& in = in_lists_[k];
+        const List& l = lists_[in.source];
+        const Fade& f = l.intensity[in.place];
+        if (f.state == Fade::State::None)
+            continue;
+        if (const double v = valueOf(l, in.source, in.place, lamp, nullptr); v > most) {
+            most = v;
+            const int cue = l.intensity_cue[in.place];
+            from = {Layer::List, in.source, f.state == Fade::State::Away,
+                    cue < 0 ? std::nullopt : std::optional(static_cast<std::size_t>(cue))};
+        }
+    }
+    double added = 0;
+    std::size_t adds = 0;
+    for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
+        const In& in = in_faders_[k];
+        const Said& look = p.faders[in.source].says[in.place];
+        const double level = level_[in.source];
+        if (!(level > 0))
+            continue;
+        if (p.faders[in.source].mode == PlayedFader::Mode::Adds) {
+            added += level * look.intensity.value_or(1);
+            adds = in.source;
+        } else if (look.intensity && level * *look.intensity > most) {
+            most = level * *look.intensity;
+            from = {Layer::Fader, in.source};
+        }
+    }
+    if (added > 0 && std::min(1.0, added) > most)
+        from = {Layer::Adding, adds};
+    return from;
 }
 
 // --- time
@@ -370,6 +460,8 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
                            falls ? down : up);
             if (lets_intensity)
                 intensity.state = Fade::State::Away;
+            else
+                l.intensity_cue[place] = saidBy(played, l.cue, lamp, &Said::intensity);
             arrives = intensity.end_s;
         }
         if (!says_colour && !lets_colour)
@@ -385,6 +477,7 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
             const auto drives = p.colour(lamp, *said->colour);
             std::copy(drives.begin(), drives.end(), l.to.begin() + l.first[place]);
             l.stamp[place] = stamp;
+            l.colour_cue[place] = saidBy(played, l.cue, lamp, &Said::colour);
         }
         if (!p.dark_first)
             continue;

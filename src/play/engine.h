@@ -56,6 +56,26 @@ public:
     void frame(double t_s, Shown& to);
     Shown rows() const; // of the right sizes
 
+    // Where what a lamp shows comes from, at the time of the last frame or command. Which: the
+    // list or the fader.
+    struct From {
+        enum class Layer {
+            Home,
+            Standing,
+            List,
+            Fader,
+            Adding,
+            Hand,
+            Solo,
+            Dark
+        } layer = Layer::Home;
+        std::size_t which = 0;
+        bool released = false;               // a list that is being let go
+        std::optional<std::size_t> cue = {}; // of the list, that said it last
+    };
+    From intensityFrom(std::uint32_t lamp) const;
+    From colourFrom(std::uint32_t lamp) const;
+
     std::optional<std::size_t> cueOf(std::size_t list) const; // it stands in; nothing: none
     const Program& program() const { return *program_; }
 
@@ -72,12 +92,13 @@ private:
         double rate = 1;
         bool held = false;
         int cue = -1;
-        double started_s = 0;                // own time when that cue began
-        bool follows = false;                // the cue's follow is still to come
-        std::vector<Fade> intensity, colour; // by its own lamps
-        std::vector<double> from, to;        // drives of the colour fades
-        std::vector<std::uint32_t> first;    // of each of its lamps in those
-        std::vector<std::uint64_t> stamp;    // when a cue last said the colour
+        double started_s = 0;                       // own time when that cue began
+        bool follows = false;                       // the cue's follow is still to come
+        std::vector<Fade> intensity, colour;        // by its own lamps
+        std::vector<double> from, to;               // drives of the colour fades
+        std::vector<std::uint32_t> first;           // of each of its lamps in those
+        std::vector<std::uint64_t> stamp;           // when a cue last said the colour
+        std::vector<int> intensity_cue, colour_cue; // which one said it
     };
     struct In { // where a lamp stands in a list, or in a fader
         std::uint32_t source, place;
@@ -111,6 +132,11 @@ private:
         double intensity = 0;
     };
     Light intensityOf(std::uint32_t lamp, const Without* without) const;
+    struct Latest { // whose colour shows; Home: what lies below lists and faders
+        From::Layer layer = From::Layer::Home;
+        In in = {};
+    };
+    Latest latestColour(std::uint32_t lamp, const Without* without) const;
     void colourOf(std::uint32_t lamp, const Without* without, double* to) const;
     double valueOf(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,
                    const Without* without) const;

@@ -6,32 +6,54 @@
 namespace zelo::show {
 
 void eachHolder(const State& state, const std::function<void(const Holder&, const Values&)>& see) {
-    see({Holder::Kind::Standing, {}}, state.show->standing);
+    see({Holder::Kind::Standing, {}, {}, {}}, state.show->standing);
     for (const auto& [id, look] : state.show->looks)
-        see({Holder::Kind::Look, id}, look->values);
-    see({Holder::Kind::Hand, {}}, *state.hand);
+        see({Holder::Kind::Look, id, {}, {}}, look->values);
+    for (const auto& [id, list] : state.show->cue_lists)
+        for (const auto& [number, cue] : list->cues)
+            see({Holder::Kind::Cue, {}, id, number}, cue->values);
+    see({Holder::Kind::Hand, {}, {}, {}}, *state.hand);
 }
 
 State changeHolders(const State& state,
                     const std::function<Values(const Holder&, const Values&)>& change) {
     Show next = *state.show;
-    next.standing = change({Holder::Kind::Standing, {}}, next.standing);
+    next.standing = change({Holder::Kind::Standing, {}, {}, {}}, next.standing);
     std::vector<Table<LookId, Look>::Change> looks;
     for (const auto& [id, look] : state.show->looks) {
-        Values values = change({Holder::Kind::Look, id}, look->values);
+        Values values = change({Holder::Kind::Look, id, {}, {}}, look->values);
         if (values == look->values)
             continue;
         Look copy = *look;
         copy.values = std::move(values);
         looks.emplace_back(id, std::make_shared<const Look>(std::move(copy)));
     }
+    std::vector<Table<CueListId, CueList>::Change> lists;
+    for (const auto& [id, list] : state.show->cue_lists) {
+        std::vector<Table<CueNumber, Cue>::Change> cues;
+        for (const auto& [number, cue] : list->cues) {
+            Values values = change({Holder::Kind::Cue, {}, id, number}, cue->values);
+            if (values == cue->values)
+                continue;
+            Cue copy = *cue;
+            copy.values = std::move(values);
+            cues.emplace_back(number, std::make_shared<const Cue>(std::move(copy)));
+        }
+        if (cues.empty())
+            continue;
+        CueList copy = *list;
+        copy.cues = copy.cues.changed(std::move(cues));
+        lists.emplace_back(id, std::make_shared<const CueList>(std::move(copy)));
+    }
     State changed = state;
-    if (!looks.empty() || !(next.standing == state.show->standing)) {
+    if (!looks.empty() || !lists.empty() || !(next.standing == state.show->standing)) {
         if (!looks.empty())
             next.looks = next.looks.changed(std::move(looks));
+        if (!lists.empty())
+            next.cue_lists = next.cue_lists.changed(std::move(lists));
         changed.show = nextShow(std::move(next));
     }
-    Values held = change({Holder::Kind::Hand, {}}, *state.hand);
+    Values held = change({Holder::Kind::Hand, {}, {}, {}}, *state.hand);
     if (!(held == *state.hand))
         changed.hand = std::make_shared<const Values>(std::move(held));
     return changed;
@@ -181,6 +203,14 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
         changed.groups = changed.groups.changed(std::move(groups));
         next.show = nextShow(std::move(changed));
     }
+    const std::size_t faders = next.show->faders.size();
+    const auto playing =
+        next.show->faders.withoutIf([&](FaderId, const Fader& f) { return !show.lookOf(f.look); });
+    if (playing.size() != faders) {
+        Show changed = *next.show;
+        changed.faders = playing;
+        next.show = nextShow(std::move(changed));
+    }
     const auto tell = [&](std::size_t count, Sentence what) {
         if (count > 0 && notes)
             notes->push_back(std::move(what));
@@ -191,6 +221,9 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
          say(ZELO_TEXT("core", "left out, since their palette is not there: {} values"), links));
     tell(stops,
          say(ZELO_TEXT("core", "stops whose palette is not there stay as they were: {}"), stops));
+    tell(faders - playing.size(),
+         say(ZELO_TEXT("core", "left out, since their look is not there: {} faders"),
+             faders - playing.size()));
     tell(members, say(ZELO_TEXT("core", "left out, of groups, not in the rig: {} lamps"), members));
     return next;
 }

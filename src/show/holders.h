@@ -11,9 +11,11 @@
 namespace zelo::show {
 
 struct Holder {
-    enum class Kind { Standing, Look, Hand };
+    enum class Kind { Standing, Look, Cue, Hand };
     Kind kind = Kind::Standing;
-    LookId look = {}; // of a Look
+    LookId look = {};      // of a Look
+    CueListId list = {};   // of a Cue
+    CueNumber number = {}; // likewise
 };
 
 void eachHolder(const State& state, const std::function<void(const Holder&, const Values&)>& see);

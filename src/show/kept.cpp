@@ -3,6 +3,7 @@
 
 #include "base/text.h"
 #include "light/frame.h"
+#include "show/detail/kept_checks.h"
 #include "show/holders.h"
 #include "show/limits.h"
 
@@ -12,21 +13,6 @@
 namespace zelo::show {
 
 namespace {
-
-// Names are each once; `own` is the id that may have it.
-template <class Id, class T>
-Done checkName(const Table<Id, T>& all, const Sentence& what, const std::string& name, Id own) {
-    if (trimmed(name).empty())
-        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "a {} needs a name"), what);
-    for (const auto& [id, one] : all)
-        if (one->name == name && id != own)
-            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "there is a {} '{}' already"), what,
-                        name);
-    if (all.size() >= kMostKept && !all.contains(own))
-        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a show has {} of each kind at most"),
-                    kMostKept);
-    return checkText(what, name, kLongestName);
-}
 
 bool follows(const Value& v, PaletteId id) {
     return (v.colour && v.colour->palette() == id) || (v.intensity && v.intensity->palette() == id);
@@ -69,11 +55,6 @@ void fix(Value& v, const Shown& now, PaletteId id) {
 Resolve resolveOr(const Resolve& resolve, const State& state) {
     return resolve ? resolve
                    : [show = state.show](FixtureId, const Value& v) { return followed(*show, v); };
-}
-
-Done locked(const Sentence& what, const std::string& name) {
-    return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} '{}' is locked: unlock it first"), what,
-                name);
 }
 
 } // namespace
@@ -140,6 +121,8 @@ Uses usesOf(const State& state, PaletteId id) {
                 here.push_back(fixture);
         if (holder.kind == Holder::Kind::Look && !here.empty())
             uses.looks.emplace_back(holder.look, here.size());
+        else if (holder.kind == Holder::Kind::Cue && !here.empty())
+            uses.cues.emplace_back(holder.list, holder.number);
         else if (holder.kind == Holder::Kind::Standing)
             uses.standing = std::move(here);
         else if (holder.kind == Holder::Kind::Hand)
@@ -361,6 +344,10 @@ Result<ShowPtr> removeLook(const ShowPtr& show, LookId id) {
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), id.value);
     if (look->locked)
         return passOn(locked(say(ZELO_TEXT("core", "look")), look->name).error());
+    for (const auto& [fader_id, fader] : show->faders)
+        if (fader->look == id)
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "fader '{}' plays look '{}'"),
+                        fader->name, look->name);
     Show next = *show;
     next.looks = next.looks.without(id);
     return nextShow(std::move(next));

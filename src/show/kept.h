@@ -34,9 +34,11 @@ struct Uses {
     std::vector<FixtureId> standing;
     std::vector<FixtureId> hand;
     std::vector<std::pair<LookId, std::size_t>> looks; // and of how many fixtures there
-    std::vector<PaletteId> gradients;                  // kept ones with a stop that follows it
+    std::vector<std::pair<CueListId, CueNumber>> cues;
+    std::vector<PaletteId> gradients; // kept ones with a stop that follows it
     bool none() const {
-        return standing.empty() && hand.empty() && looks.empty() && gradients.empty();
+        return standing.empty() && hand.empty() && looks.empty() && cues.empty() &&
+               gradients.empty();
     }
 };
 Uses usesOf(const State& state, PaletteId id);
@@ -74,7 +76,8 @@ HandPtr withFixed(const State& state, const Lineup& lineup, const Resolve& resol
 Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& lineup,
                          std::string name);
 Result<ShowPtr> changeLook(const ShowPtr& show, Look look); // as changePalette
-Result<ShowPtr> removeLook(const ShowPtr& show, LookId id); // NotFound, or BadValue when locked
+// NotFound, or BadValue when it is locked or a fader plays it.
+Result<ShowPtr> removeLook(const ShowPtr& show, LookId id);
 // All its values into the hand.
 HandPtr withLook(const HandPtr& hand, const Look& look);
 

@@ -24,8 +24,11 @@ inline constexpr std::size_t kMostNames = 500;
 inline constexpr std::size_t kMostStops = 200; // of a gradient
 inline constexpr std::size_t kMostVias = 50;   // points on the way from a stop to the next
 inline constexpr std::size_t kMostLayings = 20'000;
-inline constexpr double kMostPower = 1e12; // of a spectrum, W/(sr nm)
-inline constexpr double kMostOff_uv = 0.2; // of a calibration by hand
+inline constexpr std::size_t kMostCues = 20'000;   // of a list
+inline constexpr double kLongest_s = 86'400;       // a time of a cue
+inline constexpr int kMostCueNumber = 999'999'999; // in thousandths
+inline constexpr double kMostPower = 1e12;         // of a spectrum, W/(sr nm)
+inline constexpr double kMostOff_uv = 0.2;         // of a calibration by hand
 inline constexpr std::size_t kMostShowBytes = 64u << 20;
 
 } // namespace zelo::show

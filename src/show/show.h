@@ -9,8 +9,9 @@
 #include "light/asked.h"
 #include "light/fixture_type.h"
 #include "mix/mix.h"
+#include "show/cues.h"
 #include "show/gradient.h"
-#include "show/source.h"
+#include "show/value.h"
 
 #include <cstdint>
 #include <map>
@@ -22,9 +23,6 @@
 #include <vector>
 
 namespace zelo::show {
-
-// Levels of a fixture's parts by their names, sorted by name, each 0..1.
-using PartLevels = std::map<std::string, double>;
 
 // On the plan: metres, x to the right seen from the house, y upstage, z up from the floor.
 struct Place {
@@ -56,6 +54,7 @@ struct Fixture {
     Place place;
     // Of its parts, where no colour is asked for; of a part that is not named its type's own home.
     PartLevels home = {};
+    bool exempt = false; // from solo, Dark and the master: house light
     std::shared_ptr<const Calibration> calibration = {}; // null: as its type's data says
     std::string uid;                                     // RDM: "7ff0:00002a04"; empty = not known
     std::string note;
@@ -66,39 +65,6 @@ struct Fixture {
 struct Group : Head<GroupId> {
     std::vector<FixtureId> fixtures; // in the order they were selected
     friend bool operator==(const Group&, const Group&) = default;
-};
-
-// A colour as it was asked for, and how to mix it on whatever fixture shows it.
-struct ColourWish {
-    light::Asked asked;
-    colour::Uv uv; // what it was then: shown when its gel or file is not to be had
-    mix::Intent intent = mix::Intent::Truest;
-    double give_up = 0.3;
-    std::vector<std::string> keep_out = {};                // names of emitters
-    std::vector<std::pair<std::string, double>> pins = {}; // name and drive
-    std::string unknown = {};                              // as in Head
-    friend bool operator==(const ColourWish&, const ColourWish&) = default;
-};
-
-// What a fixture is told to show. Intensity, colour and single parts are apart: each may be set
-// without the others.
-struct Value {
-    std::optional<Source<double>> intensity; // 0..1
-    std::optional<Source<ColourWish>> colour;
-    PartLevels parts;    // set by hand, each on its own, over the mix of the colour or over home
-    std::string unknown; // as in Head
-    bool empty() const { return !intensity && !colour && parts.empty(); }
-    friend bool operator==(const Value&, const Value&) = default;
-};
-
-// The same with what the palettes say in it.
-struct Shown {
-    std::optional<double> intensity;
-    std::optional<ColourWish> colour;
-    PartLevels parts;
-    PaletteId intensity_from, colour_from;            // none: set by themselves
-    bool intensity_laid = false, colour_laid = false; // a place in a gradient
-    bool empty() const { return !intensity && !colour && parts.empty(); }
 };
 
 // A named colour, or intensity, or both, for any fixture; or a gradient, for any lineup. What uses
@@ -116,8 +82,6 @@ struct Palette : Head<PaletteId> {
                 (a.gradient && b.gradient && *a.gradient == *b.gradient));
     }
 };
-
-using Values = Table<FixtureId, Value>;
 
 // A kept state of some fixtures.
 struct Look : Head<LookId> {
@@ -171,6 +135,9 @@ struct Show {
     Table<GroupId, Group> groups;
     Table<PaletteId, Palette> palettes;
     Table<LookId, Look> looks;
+    Table<CueListId, CueList> cue_lists;
+    Table<FaderId, Fader> faders;
+    bool dark_first = true; // a dark lamp takes its next colour before its light comes
     std::shared_ptr<const StagePlan> stage;                      // null: bare floor
     Table<std::string, Measured> measured;                       // by name
     Table<std::string, light::FixtureType> types;                // by id: made or read for it
@@ -181,6 +148,8 @@ struct Show {
     int last_group_id = 0;
     int last_palette_id = 0;
     int last_look_id = 0;
+    int last_cue_list_id = 0;
+    int last_fader_id = 0;
     std::string unknown;
 
     const Fixture* fixture(FixtureId id) const { return fixtures.find(id); }

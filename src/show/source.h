@@ -27,6 +27,15 @@ struct LookId {
     auto operator<=>(const LookId&) const = default;
 };
 
+struct CueListId {
+    int value = 0;
+    auto operator<=>(const CueListId&) const = default;
+};
+struct FaderId {
+    int value = 0;
+    auto operator<=>(const FaderId&) const = default;
+};
+
 // What everything that is kept under a name begins with.
 template <class Id>
 struct Head {

@@ -209,6 +209,56 @@ class Routes(unittest.TestCase):
         self.assertIn(uv["short"], (uv["cw"], uv["ccw"]))
         self.assertNotEqual(uv["short"], uv["long"])
 
+    def played(self, show, *presses, until, step=0.5):
+        with tempfile.TemporaryDirectory() as folder:
+            path = pathlib.Path(folder) / "play.zelo"
+            path.write_text(json.dumps(show))
+            wishes = [word for press in presses for word in ("--press", press)]
+            return ask("play", str(path), *wishes, "--until", str(until), "--step", str(step))["frames"]
+
+    SHOW = {
+        "format": "zelochrome-show", "version": 4, "name": "P",
+        "fixtures": [{"id": 1, "number": 11, "type": "petrel-4", "address": 1},
+                     {"id": 2, "number": 12, "type": "gannet-8", "address": 20, "exempt": True}],
+        "looks": [{"id": 1, "name": "rose", "values": [{"fixtures": [1], "intensity": 1, "colour": 1}]}],
+        "colours": [{"asked": "gel:214@3200"}, {"asked": "gel:118@3200"}],
+        "cue_lists": [{"id": 1, "name": "main", "back_s": 1, "release_s": 2, "cues": [
+            {"number": "1", "up_s": 2, "down_s": 2, "values": [{"fixtures": [1, 2], "intensity": 0.8, "colour": 0}]},
+            {"number": "2.5", "up_s": 4, "down_s": 4, "values": [{"fixtures": [1], "intensity": 0}]}]}],
+        "faders": [{"id": 1, "name": "rose", "look": 1}]}
+
+    def test_playing_a_show(self):
+        frames = self.played(self.SHOW, "0 next", "3 list main next", until=7)
+        level = {f["t"]: f["lamps"][0]["intensity"] for f in frames}
+        for t, wanted in ((0, 0), (0.5, 0.2), (1, 0.4), (2, 0.8), (3, 0.8), (4, 0.6), (5, 0.4), (7, 0)):
+            self.assertAlmostEqual(level[t], wanted, 9, t)
+        at = frames[2]["lamps"][0]
+        wanted = ask("match", "petrel-4", "gel:214@3200")["matches"][0]["wanted"]["uv"]
+        for a, b in zip(at["uv"], wanted):
+            self.assertAlmostEqual(a, b, 2)
+        self.assertEqual((at["number"], at["intensity_from"], at["colour_from"]), (11, "cue 1", "cue 1"))
+        self.assertEqual(frames[-1]["lamps"][0]["intensity_from"], "cue 2.5")
+        self.assertEqual(frames[-1]["lamps"][1]["intensity_from"], "cue 1")
+        self.assertIsNone(frames[-1]["lamps"][0]["uv"])
+        self.assertTrue(all(c["value"] == 0 for c in frames[-1]["lamps"][0]["channels"] if c["attribute"].startswith("Dimmer")))
+
+    def test_playing_by_hand(self):
+        frames = self.played(self.SHOW, "0 next", "2 fader rose=0.5", "3 hand 11 gel:338", "3 hand 11 0.25", "4 put-down",
+                             "4 dark on", "5 dark off", "5 master 0.5", "6 release", until=8)
+        first = {f["t"]: f["lamps"][0] for f in frames}
+        second = {f["t"]: f["lamps"][1] for f in frames}
+        self.assertEqual(first[2.5]["colour_from"], "fader rose")
+        self.assertEqual(first[2.5]["intensity_from"], "cue 1")  # 80 % is more than 50 %
+        self.assertEqual((first[3]["intensity"], first[3]["intensity_from"], first[3]["colour_from"]), (0.25, "hand", "hand"))
+        self.assertEqual((first[4]["intensity"], first[4]["intensity_from"]), (0, "dark"))
+        self.assertAlmostEqual(second[4]["intensity"], 0.8)  # exempt
+        self.assertAlmostEqual(first[5]["intensity"], 0.4)
+        self.assertEqual(first[7]["intensity_from"], "list main, let go")
+        self.assertAlmostEqual(first[8]["intensity"], 0.25)
+        self.assertEqual(first[8]["intensity_from"], "fader rose")
+        lines = run("play", str(DATA / "shows/salt-lanterns.zelo"))
+        self.assertIn("standing light", lines.stdout)
+
     def test_a_kept_gradient(self):
         demo = str(DATA / "shows/salt-lanterns.zelo")
         g = ask("gradient", "--show", demo, "Tide line")
@@ -427,6 +477,12 @@ class WrongInput(unittest.TestCase):
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200"], "two"),
             (["gradient", "--show", str(DATA / "shows/salt-lanterns.zelo"), "Tide"], "there is: Tide line, Ember wall"),
             (["gradient", "--show", str(DATA / "shows/salt-lanterns.zelo"), "Tide line", "--group", "roof"], "--group roof"),
+            (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "0 next"], "no cue list"),
+            (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "soon next"], "a time in seconds"),
+            (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "0 leap"], "expected next, back"),
+            (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "0 fader a=2"], "NAME=0..1"),
+            (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "0 hand 99 0.5"], "no lamp 99"),
+            (["play", str(DATA / "shows/salt-lanterns.zelo"), "--until", "1e9"], "--until"),
             (["gradient", "petrel-4", "--count", "0", "--stop", "cct:3200", "--stop", "gel:104"], "--count 0"),
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200", "--stop", "gel:1o4"], "no gel 1o4"),
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200", "--stop", "gel:104", "--arrange", "x"], "mirrored"),
@@ -444,7 +500,7 @@ class WrongInput(unittest.TestCase):
 
     def test_manual_and_completion_know_every_command(self):
         man, completion = run("help", "--man").stdout, run("help", "--completion").stdout
-        for command in ("light", "reach", "match", "gradient", "fade", "gels", "fixtures", "convert"):
+        for command in ("light", "reach", "match", "gradient", "fade", "play", "gels", "fixtures", "convert"):
             self.assertIn(f".SS zelo {command}", man)
             self.assertIn(f"{command})", completion)
         self.assertIn("\\-\\-stay\\-out", man)

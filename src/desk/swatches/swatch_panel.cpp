@@ -418,6 +418,12 @@ QMenu* SwatchPanel::rowMenu(int row) {
             ->addAction(
                 tr("look %1: %2").arg(toQt(document_.show().lookOf(look)->name), lampCount(count)))
             ->setEnabled(false);
+    for (const auto& [list, number] : uses.cues)
+        where
+            ->addAction(tr("cue %1 of %2")
+                            .arg(toQt(show::toText(number)),
+                                 toQt(document_.show().cue_lists.find(list)->name)))
+            ->setEnabled(false);
     for (const show::PaletteId follower : uses.gradients)
         where->addAction(tr("gradient %1").arg(toQt(document_.show().palette(follower)->name)))
             ->setEnabled(false);
@@ -457,6 +463,8 @@ void SwatchPanel::removePalette(show::PaletteId id) {
         lost << tr("%1 in hand").arg(lampCount(uses.hand.size()));
     if (!uses.looks.empty())
         lost << tr("%n look(s)", nullptr, static_cast<int>(uses.looks.size()));
+    if (!uses.cues.empty())
+        lost << tr("%n cue(s)", nullptr, static_cast<int>(uses.cues.size()));
     if (!uses.gradients.empty())
         lost << tr("%n gradient(s)", nullptr, static_cast<int>(uses.gradients.size()));
     auto* box = new QMessageBox(this);

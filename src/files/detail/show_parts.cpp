@@ -69,13 +69,6 @@ std::string spectrumText(const colour::Spectrum& spectrum) {
     return toBase64(bytes);
 }
 
-template <class Id>
-void readHead(JsonObject& o, show::Head<Id>& head) {
-    head.id = {o.integer("id", 0, 1, show::kLastId)};
-    head.name = shortText(o, "name");
-    head.locked = o.flag("locked");
-}
-
 ColourWish readColour(const Json& json, const JsonPath& path, std::vector<Sentence>& notes,
                       std::optional<Error>& error) {
     JsonObject o(json, path);

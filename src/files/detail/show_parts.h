@@ -4,6 +4,7 @@
 #pragma once
 
 #include "files/archive.h"
+#include "files/detail/colour_parts.h"
 #include "files/detail/gradient_parts.h"
 #include "files/detail/json_object.h"
 #include "show/show.h"
@@ -36,6 +37,14 @@ void readMeasured(JsonObject& top, Reading& to);
 void readTypes(JsonObject& top, Reading& to);
 void readOutputs(JsonObject& top, Reading& to); // and favourites
 void readCalibration(JsonObject& fixture, show::Fixture& to);
+
+// What all that is kept under a name begins with.
+template <class Id>
+void readHead(JsonObject& o, show::Head<Id>& head) {
+    head.id = {o.integer("id", 0, 1, show::kLastId)};
+    head.name = shortText(o, "name");
+    head.locked = o.flag("locked");
+}
 
 // --- writing -----------------------------------------------------------------------------------
 

@@ -1,0 +1,183 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "files/detail/cue_parts.h"
+
+#include "files/detail/colour_parts.h"
+#include "show/limits.h"
+
+#include <set>
+
+namespace zelo::files {
+
+using show::Cue;
+using show::CueNumber;
+
+namespace {
+
+constexpr std::pair<show::FollowWhen, const char*> kFollows[] = {
+    {show::FollowWhen::No, "no"},
+    {show::FollowWhen::AfterStart, "after start"},
+    {show::FollowWhen::WhenDone, "when done"}};
+
+std::optional<double> readTime(JsonObject& o, const char* name) {
+    return o.member(name) ? std::optional(o.number(name, 0, 0, show::kLongest_s)) : std::nullopt;
+}
+
+Cue readCue(JsonObject& o, Reading& to) {
+    Cue cue;
+    const Json* number = o.member("number"); // as text: 7.1 is no sum of powers of two
+    const auto read = number && number->is_string()
+                          ? show::parseCueNumber(number->get_ref<const std::string&>())
+                          : Result<CueNumber>(fail(
+                                ErrorCode::BadValue,
+                                ZELO_TEXT("core", "expected a number as text, such as \"7.5\"")));
+    if (read)
+        cue.number = *read;
+    else
+        o.complain("number", read.error().what);
+    cue.name = shortText(o, "name");
+    cue.note = shortText(o, "note", show::kLongestNote);
+    cue.locked = o.flag("locked");
+    const Cue usual;
+    cue.up_s = readTime(o, "up_s").value_or(usual.up_s);
+    cue.down_s = readTime(o, "down_s").value_or(usual.down_s);
+    cue.up_delay_s = readTime(o, "up_delay_s").value_or(0);
+    cue.down_delay_s = readTime(o, "down_delay_s").value_or(0);
+    cue.colour_s = readTime(o, "colour_s");
+    cue.colour_delay_s = readTime(o, "colour_delay_s");
+    const std::string follow = o.text("follow", "no");
+    const auto known = std::find_if(std::begin(kFollows), std::end(kFollows),
+                                    [&](const auto& f) { return follow == f.second; });
+    if (known != std::end(kFollows))
+        cue.follow = known->first;
+    else
+        o.complain("follow", say(ZELO_TEXT("core", "'{}': expected one of {}"), follow,
+                                 "no, after start, when done"));
+    cue.follow_s = readTime(o, "follow_s").value_or(0);
+    cue.values = readValues(o, "values", to);
+    cue.unknown = o.unknown();
+    return cue;
+}
+
+Json cueJson(const Cue& cue) {
+    Json j{{"number", toText(cue.number)}};
+    if (!cue.name.empty())
+        j["name"] = cue.name;
+    if (!cue.note.empty())
+        j["note"] = cue.note;
+    if (cue.locked)
+        j["locked"] = true;
+    j["up_s"] = cue.up_s;
+    j["down_s"] = cue.down_s;
+    if (cue.up_delay_s > 0)
+        j["up_delay_s"] = cue.up_delay_s;
+    if (cue.down_delay_s > 0)
+        j["down_delay_s"] = cue.down_delay_s;
+    if (cue.colour_s)
+        j["colour_s"] = *cue.colour_s;
+    if (cue.colour_delay_s)
+        j["colour_delay_s"] = *cue.colour_delay_s;
+    for (const auto& [when, name] : kFollows)
+        if (when == cue.follow && when != show::FollowWhen::No)
+            j["follow"] = name;
+    if (cue.follow_s > 0)
+        j["follow_s"] = cue.follow_s;
+    writeUnknown(j, cue.unknown);
+    return j;
+}
+
+// With the list under `name` as the last member of the object.
+std::string withList(const Json& json, const char* name, const std::vector<std::string>& list) {
+    std::string text = jsonText(json);
+    text.back() = ',';
+    text += fmt::format("\"{}\":[{}]}}", name, fmt::join(list, ","));
+    return text;
+}
+
+} // namespace
+
+void readCueLists(JsonObject& top, Reading& to) {
+    std::vector<Table<show::CueListId, show::CueList>::Change> lists;
+    std::set<show::CueListId> ids;
+    std::set<std::string> names;
+    top.each("cue_lists", show::kMostKept, [&](const Json& json, const JsonPath& path) {
+        JsonObject o(json, path);
+        show::CueList list;
+        readHead(o, list);
+        if (!ids.insert(list.id).second || list.id.value == 0 || list.name.empty() ||
+            !names.insert(list.name).second)
+            o.complain(
+                "", say(ZELO_TEXT("core", "a cue list needs an id and a name that no other has")));
+        list.back_s = readTime(o, "back_s").value_or(list.back_s);
+        list.release_s = readTime(o, "release_s").value_or(list.release_s);
+        std::vector<Table<CueNumber, Cue>::Change> cues;
+        std::set<CueNumber> numbers;
+        o.each("cues", show::kMostCues, [&](const Json& one, const JsonPath& at) {
+            JsonObject c(one, at);
+            Cue cue = readCue(c, to);
+            if (!numbers.insert(cue.number).second)
+                c.complain("number",
+                           say(ZELO_TEXT("core", "{} is there twice"), toText(cue.number)));
+            o.take(c.error());
+            const CueNumber number = cue.number;
+            cues.emplace_back(number, std::make_shared<const Cue>(std::move(cue)));
+        });
+        list.cues = Table<CueNumber, Cue>::of(std::move(cues));
+        list.unknown = o.unknown();
+        to.show.last_cue_list_id = std::max(to.show.last_cue_list_id, list.id.value);
+        const auto id = list.id;
+        lists.emplace_back(id, std::make_shared<const show::CueList>(std::move(list)));
+        top.take(o.error());
+    });
+    to.show.cue_lists = to.show.cue_lists.changed(std::move(lists));
+}
+
+void readFaders(JsonObject& top, Reading& to) {
+    std::vector<Table<show::FaderId, show::Fader>::Change> faders;
+    std::set<show::FaderId> ids;
+    std::set<std::string> names;
+    top.each("faders", show::kMostKept, [&](const Json& json, const JsonPath& path) {
+        JsonObject o(json, path);
+        show::Fader fader;
+        readHead(o, fader);
+        if (!ids.insert(fader.id).second || fader.id.value == 0 || fader.name.empty() ||
+            !names.insert(fader.name).second)
+            o.complain("",
+                       say(ZELO_TEXT("core", "a fader needs an id and a name that no other has")));
+        fader.look = {o.integer("look", 0, 0, show::kLastId)};
+        fader.adds = !o.flag("latest");
+        fader.unknown = o.unknown();
+        top.take(o.error());
+        to.show.last_fader_id = std::max(to.show.last_fader_id, fader.id.value);
+        if (!to.show.lookOf(fader.look)) {
+            to.notes.push_back(say(ZELO_TEXT("core", "{}: plays look {}, which is not there: {}"),
+                                   o.at("look").text(), fader.look.value,
+                                   say(ZELO_TEXT("core", "left out"))));
+            return;
+        }
+        const auto id = fader.id;
+        faders.emplace_back(id, std::make_shared<const show::Fader>(std::move(fader)));
+    });
+    to.show.faders = to.show.faders.changed(std::move(faders));
+}
+
+std::string cueListText(const show::CueList& list, Tables& tables) {
+    Json j = headJson(list);
+    j["back_s"] = list.back_s;
+    j["release_s"] = list.release_s;
+    writeUnknown(j, list.unknown);
+    std::vector<std::string> cues;
+    for (const auto& [number, cue] : list.cues)
+        cues.push_back(withList(cueJson(*cue), "values", valuesText(cue->values, tables)));
+    return withList(j, "cues", cues);
+}
+
+Json faderJson(const show::Fader& fader) {
+    Json j = headJson(fader);
+    j["look"] = fader.look.value;
+    if (!fader.adds)
+        j["latest"] = true;
+    writeUnknown(j, fader.unknown);
+    return j;
+}
+
+} // namespace zelo::files

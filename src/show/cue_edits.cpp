@@ -1,0 +1,258 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "show/cue_edits.h"
+
+#include "show/detail/kept_checks.h"
+
+#include <cmath>
+
+namespace zelo::show {
+
+namespace {
+
+Sentence listName() {
+    return say(ZELO_TEXT("core", "cue list"));
+}
+
+Done checkTimes(const Sentence& what, std::initializer_list<double> times) {
+    for (const double t : times)
+        if (!(t >= 0 && t <= kLongest_s)) // NaN is not
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "{}: a time of {} s: must be within 0..{}"), what, t,
+                        kLongest_s);
+    return {};
+}
+
+Done checkCue(const Cue& cue) {
+    const Sentence what = say(ZELO_TEXT("core", "cue {}"), toText(cue.number));
+    if (cue.number.thousandths < 1 || cue.number.thousandths > kMostCueNumber)
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{}: its number is out of range"), what);
+    if (auto ok = checkText(what, cue.name, kLongestName); !ok)
+        return ok;
+    if (auto ok = checkText(what, cue.note, kLongestNote); !ok)
+        return ok;
+    return checkTimes(what,
+                      {cue.up_s, cue.down_s, cue.up_delay_s, cue.down_delay_s,
+                       cue.colour_s.value_or(0), cue.colour_delay_s.value_or(0), cue.follow_s});
+}
+
+// The list to be changed, when that is allowed.
+Result<const CueList*> openList(const Show& show, CueListId id) {
+    const CueList* list = show.cue_lists.find(id);
+    if (!list)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue list with id {}"), id.value);
+    if (list->locked)
+        return passOn(locked(listName(), list->name).error());
+    return list;
+}
+
+ShowPtr withList(const ShowPtr& show, CueList list) {
+    Show next = *show;
+    const auto id = list.id;
+    next.cue_lists = next.cue_lists.with(id, std::move(list));
+    return nextShow(std::move(next));
+}
+
+Done lockedCue(const Cue& cue) {
+    return fail(ErrorCode::BadValue, ZELO_TEXT("core", "cue {} is locked: unlock it first"),
+                toText(cue.number));
+}
+
+// What `later` says over what stood before.
+void sayOver(Value& value, const Value& later) {
+    if (later.intensity)
+        value.intensity = later.intensity;
+    if (later.colour) {
+        value.colour = later.colour;
+        value.parts.clear();
+    }
+    for (const auto& [part, level] : later.parts)
+        value.parts[part] = level;
+}
+
+} // namespace
+
+Result<ShowPtr> addCueList(const ShowPtr& show, CueList list) {
+    list.name = toUtf8(std::move(list.name));
+    if (auto ok = checkName(show->cue_lists, listName(), list.name, CueListId{}); !ok)
+        return passOn(ok.error());
+    if (auto ok = checkTimes(list.name, {list.back_s, list.release_s}); !ok)
+        return passOn(ok.error());
+    Show next = *show;
+    list.id = {++next.last_cue_list_id};
+    const auto id = list.id;
+    next.cue_lists = next.cue_lists.with(id, std::move(list));
+    return nextShow(std::move(next));
+}
+
+Result<ShowPtr> changeCueList(const ShowPtr& show, CueList list) {
+    const CueList* old = show->cue_lists.find(list.id);
+    if (!old)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue list with id {}"),
+                    list.id.value);
+    list.name = toUtf8(std::move(list.name));
+    list.cues = old->cues;
+    CueList same = *old;
+    same.locked = list.locked;
+    if (old->locked && !(same == list))
+        return passOn(locked(listName(), old->name).error());
+    if (auto ok = checkName(show->cue_lists, listName(), list.name, list.id); !ok)
+        return passOn(ok.error());
+    if (auto ok = checkTimes(list.name, {list.back_s, list.release_s}); !ok)
+        return passOn(ok.error());
+    return withList(show, std::move(list));
+}
+
+Result<ShowPtr> removeCueList(const ShowPtr& show, CueListId id) {
+    if (const auto list = openList(*show, id); !list)
+        return passOn(list.error());
+    Show next = *show;
+    next.cue_lists = next.cue_lists.without(id);
+    return nextShow(std::move(next));
+}
+
+Result<ShowPtr> keepCue(const ShowPtr& show, CueListId list, Cue cue) {
+    const auto open = openList(*show, list);
+    if (!open)
+        return passOn(open.error());
+    cue.name = toUtf8(std::move(cue.name));
+    cue.note = toUtf8(std::move(cue.note));
+    if (auto ok = checkCue(cue); !ok)
+        return passOn(ok.error());
+    const Cue* old = (*open)->cues.find(cue.number);
+    if (old && old->locked) {
+        Cue same = *old;
+        same.locked = cue.locked;
+        if (!(same == cue))
+            return passOn(lockedCue(*old).error());
+    }
+    if (!old && (*open)->cues.size() >= kMostCues)
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a list has {} cues at most"),
+                    kMostCues);
+    CueList next = **open;
+    const CueNumber number = cue.number;
+    next.cues = next.cues.with(number, std::move(cue));
+    return withList(show, std::move(next));
+}
+
+Result<ShowPtr> keepAsCue(const State& state, const Lineup& lineup, CueListId list, Cue cue,
+                          bool changed_only) {
+    const CueList* into = state.show->cue_lists.find(list);
+    if (!into)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue list with id {}"), list.value);
+    CueList before = *into;
+    before.cues = before.cues.withoutIf([&](CueNumber n, const Cue&) { return !(n < cue.number); });
+    const Values stands = before.cues.empty()
+                              ? Values{}
+                              : standsFor(before, before.cues.entry(before.cues.size() - 1).first);
+    std::vector<Values::Change> values;
+    for (const FixtureId id : lineup) {
+        Value value = valueOf(*state.show, *state.hand, id);
+        if (const Value* known = changed_only ? stands.find(id) : nullptr) {
+            if (value.intensity == known->intensity)
+                value.intensity.reset();
+            if (value.colour == known->colour && value.parts == known->parts) {
+                value.colour.reset();
+                value.parts.clear();
+            }
+        }
+        if (!value.empty())
+            values.emplace_back(id, std::make_shared<const Value>(std::move(value)));
+    }
+    if (values.empty())
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "cue {}: nothing in it to keep"),
+                    toText(cue.number));
+    cue.values = Values::of(std::move(values));
+    return keepCue(state.show, list, std::move(cue));
+}
+
+Result<ShowPtr> removeCue(const ShowPtr& show, CueListId list, CueNumber number) {
+    const auto open = openList(*show, list);
+    if (!open)
+        return passOn(open.error());
+    const Cue* cue = (*open)->cues.find(number);
+    if (!cue)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue {} in '{}'"), toText(number),
+                    (*open)->name);
+    if (cue->locked)
+        return passOn(lockedCue(*cue).error());
+    CueList next = **open;
+    next.cues = next.cues.without(number);
+    return withList(show, std::move(next));
+}
+
+std::optional<CueNumber> numberAfter(const CueList& list, std::optional<CueNumber> after) {
+    const int from = after ? after->thousandths : 0;
+    int to = kMostCueNumber + 1; // the next one that is taken
+    for (const auto& [number, cue] : list.cues)
+        if (number.thousandths > from) {
+            to = number.thousandths;
+            break;
+        }
+    for (const int step : {1000, 500, 100, 10, 1}) { // the shortest that lies between
+        const int next = from / step * step + step;
+        if (next > from && next < to)
+            return CueNumber{next};
+    }
+    return std::nullopt;
+}
+
+Result<ShowPtr> addFader(const ShowPtr& show, Fader fader) {
+    fader.name = toUtf8(std::move(fader.name));
+    if (auto ok = checkName(show->faders, say(ZELO_TEXT("core", "fader")), fader.name, FaderId{});
+        !ok)
+        return passOn(ok.error());
+    if (!show->lookOf(fader.look))
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), fader.look.value);
+    Show next = *show;
+    fader.id = {++next.last_fader_id};
+    const auto id = fader.id;
+    next.faders = next.faders.with(id, std::move(fader));
+    return nextShow(std::move(next));
+}
+
+Result<ShowPtr> changeFader(const ShowPtr& show, Fader fader) {
+    const Fader* old = show->faders.find(fader.id);
+    if (!old)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fader with id {}"), fader.id.value);
+    fader.name = toUtf8(std::move(fader.name));
+    Fader same = *old;
+    same.locked = fader.locked;
+    if (old->locked && !(same == fader))
+        return passOn(locked(say(ZELO_TEXT("core", "fader")), old->name).error());
+    if (auto ok = checkName(show->faders, say(ZELO_TEXT("core", "fader")), fader.name, fader.id);
+        !ok)
+        return passOn(ok.error());
+    if (!show->lookOf(fader.look))
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), fader.look.value);
+    Show next = *show;
+    const auto id = fader.id;
+    next.faders = next.faders.with(id, std::move(fader));
+    return nextShow(std::move(next));
+}
+
+Result<ShowPtr> removeFader(const ShowPtr& show, FaderId id) {
+    const Fader* fader = show->faders.find(id);
+    if (!fader)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fader with id {}"), id.value);
+    if (fader->locked)
+        return passOn(locked(say(ZELO_TEXT("core", "fader")), fader->name).error());
+    Show next = *show;
+    next.faders = next.faders.without(id);
+    return nextShow(std::move(next));
+}
+
+Values standsFor(const CueList& list, CueNumber number) {
+    std::map<FixtureId, Value> all;
+    for (const auto& [n, cue] : list.cues) {
+        if (number < n)
+            break;
+        for (const auto& [id, value] : cue->values)
+            sayOver(all[id], *value);
+    }
+    std::vector<Values::Change> values;
+    for (auto& [id, value] : all)
+        values.emplace_back(id, std::make_shared<const Value>(std::move(value)));
+    return Values::of(std::move(values));
+}
+
+} // namespace zelo::show

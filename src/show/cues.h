@@ -1,0 +1,51 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Cues, the lists they stand in, and faders. A cue holds only what it changes; what it does not say
+// goes on as the cues before it left it. How they play: docs/play.md.
+#pragma once
+
+#include "base/result.h"
+#include "show/value.h"
+
+#include <string_view>
+
+namespace zelo::show {
+
+// As people call it: 7, 7.5, 12.05. Always in its shortest form.
+struct CueNumber {
+    int thousandths = 1000; // 1..999 999 999
+    double value() const { return thousandths / 1000.0; }
+    auto operator<=>(const CueNumber&) const = default;
+};
+Result<CueNumber> parseCueNumber(std::string_view text);
+std::string toText(CueNumber number);
+
+enum class FollowWhen { No, AfterStart, WhenDone }; // stored by name
+struct Cue {
+    CueNumber number; // of a list each once
+    std::string name;
+    std::string note;
+    bool locked = false;         // refuses to be changed or removed
+    double up_s = 2, down_s = 2; // of intensities that rise, that fall
+    double up_delay_s = 0, down_delay_s = 0;
+    std::optional<double> colour_s, colour_delay_s; // without: those of the lamp's intensity
+    FollowWhen follow = FollowWhen::No;
+    double follow_s = 0; // of AfterStart
+    Values values;       // what it changes
+    std::string unknown; // JSON members of the file that we do not use
+    friend bool operator==(const Cue&, const Cue&) = default;
+};
+
+struct CueList : Head<CueListId> {
+    Table<CueNumber, Cue> cues;
+    double back_s = 1;    // of all that goes back by one
+    double release_s = 1; // of all that is let go
+    friend bool operator==(const CueList&, const CueList&) = default;
+};
+
+struct Fader : Head<FaderId> {
+    LookId look;      // at 0..100 %
+    bool adds = true; // its light to that of other faders; else it takes part as a list does
+    friend bool operator==(const Fader&, const Fader&) = default;
+};
+
+} // namespace zelo::show

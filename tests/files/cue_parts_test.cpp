@@ -1,0 +1,125 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Cue lists and faders through the file and back.
+#include "files/show_file.h"
+#include "show/cue_edits.h"
+#include "show/kept.h"
+#include "support/asked.h"
+
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+namespace zelo::files {
+namespace {
+
+show::ShowPtr made() {
+    show::ShowPtr show = show::emptyState().show;
+    for (int i = 0; i < 3; ++i) {
+        show::Fixture f;
+        f.type = "petrel-4";
+        f.address = 1 + 10 * i;
+        f.exempt = i == 2;
+        show = *show::addFixture(show, f);
+    }
+    const auto hand = show::withIntensity(
+        show::withColour(show::emptyHand(), {{1}, {2}}, test::wishFor("gel:214")), {{1}}, 0.4);
+    show = *show::keepLook(show, *hand, {{1}, {2}}, "evening");
+    show::CueList list;
+    list.name = "main";
+    list.back_s = 1.5;
+    list.release_s = 4;
+    show = *show::addCueList(show, list);
+    show::Cue cue;
+    cue.number = {7500};
+    cue.name = "dawn";
+    cue.note = "slowly";
+    cue.up_s = 3;
+    cue.down_s = 4.5;
+    cue.up_delay_s = 0.5;
+    cue.down_delay_s = 1;
+    cue.colour_s = 2;
+    cue.colour_delay_s = 0.25;
+    cue.follow = show::FollowWhen::AfterStart;
+    cue.follow_s = 9;
+    show = *show::keepAsCue({show, hand}, {{1}, {2}}, {1}, cue, true);
+    cue.number = {8000};
+    cue.follow = show::FollowWhen::WhenDone;
+    cue.colour_s.reset();
+    cue.locked = true;
+    show = *show::keepAsCue({show, hand}, {{1}}, {1}, cue, false);
+    show::Fader fader;
+    fader.name = "one";
+    fader.look = {1};
+    fader.adds = false;
+    show = *show::addFader(show, fader);
+    auto off = *show;
+    off.dark_first = false;
+    return show::nextShow(off);
+}
+
+TEST(CueParts, GoThroughTheFileUnchanged) {
+    const auto show = made();
+    const auto text = *showText(*show, {});
+    EXPECT_TRUE(checkShowText(text)) << checkShowText(text).error().text();
+    const auto back = parseShow(text);
+    ASSERT_TRUE(back) << back.error().text();
+    const auto& list = *back->show->cue_lists.find({1});
+    const auto& was = *show->cue_lists.find({1});
+    EXPECT_EQ(list.name, "main");
+    EXPECT_EQ(list.back_s, 1.5);
+    EXPECT_EQ(list.release_s, 4);
+    ASSERT_EQ(list.cues.size(), 2u);
+    for (const auto& [number, cue] : was.cues) {
+        show::Cue same = *list.cues.at(number);
+        ASSERT_EQ(same.values.size(), cue->values.size());
+        for (const auto& [id, value] : cue->values)
+            EXPECT_EQ(*same.values.at(id), *value);
+        same.values = cue->values;
+        EXPECT_EQ(same, *cue) << toText(number);
+    }
+    EXPECT_EQ(*back->show->faders.find({1}), *show->faders.find({1}));
+    EXPECT_FALSE(back->show->dark_first);
+    EXPECT_TRUE(back->show->fixture({3})->exempt);
+    EXPECT_EQ(back->show->last_cue_list_id, 1);
+}
+
+TEST(CueParts, FaultsNameTheirPlaceAndOrphansAreTold) {
+    const auto good = nlohmann::json::parse(*showText(*made(), {}));
+    const auto why = [&](const char* pointer, const nlohmann::json& value) {
+        auto json = good;
+        json[nlohmann::json::json_pointer(pointer)] = value;
+        const auto opened = parseShow(json.dump());
+        return opened ? std::string("opened") : opened.error().text();
+    };
+    EXPECT_EQ(why("/cue_lists/0/cues/0/number", 7.5).find("cue_lists[0].cues[0].number"), 0u);
+    EXPECT_EQ(why("/cue_lists/0/cues/0/number", "x").find("cue_lists[0].cues[0].number"), 0u);
+    EXPECT_NE(why("/cue_lists/0/cues/1/number", "7.5").find("7.5 is there twice"),
+              std::string::npos);
+    EXPECT_EQ(why("/cue_lists/0/cues/0/up_s", -1).find("cue_lists[0].cues[0].up_s"), 0u);
+    EXPECT_EQ(why("/cue_lists/0/cues/0/follow", "soon").find("cue_lists[0].cues[0].follow"), 0u);
+    EXPECT_EQ(why("/cue_lists/0/name", "").find("cue_lists[0]"), 0u);
+    auto without = good;
+    without["looks"] = nlohmann::json::array();
+    const auto opened = parseShow(without.dump());
+    ASSERT_TRUE(opened) << opened.error().text();
+    EXPECT_TRUE(opened->show->faders.empty());
+    ASSERT_EQ(opened->notes.size(), 1u);
+    EXPECT_NE(opened->notes[0].english().find("faders[0].look"), std::string::npos);
+}
+
+TEST(CueParts, UnknownMembersAreKept) {
+    const std::string text = R"({"format": "zelochrome-show", "version": 4, "name": "S",
+ "fixtures": [{"id": 3, "type": "petrel-4"}],
+ "looks": [{"id": 1, "name": "l", "values": []}],
+ "cue_lists": [{"id": 1, "name": "a", "m0": 0, "cues": [{"number": "1", "m1": 1,
+   "values": [{"fixtures": [3], "intensity": 1, "m2": 2}]}]}],
+ "faders": [{"id": 1, "name": "f", "look": 1, "m3": 3}]})";
+    const auto opened = parseShow(text);
+    ASSERT_TRUE(opened) << opened.error().text();
+    const auto written = *showText(*opened->show, *opened->hand);
+    for (int m = 0; m <= 3; ++m)
+        EXPECT_NE(written.find(fmt::format("\"m{}\"", m)), std::string::npos) << m;
+    EXPECT_TRUE(checkShowText(written));
+}
+
+} // namespace
+} // namespace zelo::files

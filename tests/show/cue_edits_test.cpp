@@ -1,0 +1,169 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Cue lists, cues and faders as a show has them.
+#include "show/cue_edits.h"
+#include "show/holders.h"
+#include "show/kept.h"
+#include "support/asked.h"
+
+#include <gtest/gtest.h>
+
+namespace zelo::show {
+namespace {
+
+TEST(CueNumber, AsPeopleCallIt) {
+    for (const auto& [text, thousandths] : {std::pair("7", 7000),
+                                            {"7.5", 7500},
+                                            {"12.05", 12050},
+                                            {"0.001", 1},
+                                            {" 3 ", 3000},
+                                            {"007.10", 7100}}) {
+        const auto number = parseCueNumber(text);
+        ASSERT_TRUE(number) << text;
+        EXPECT_EQ(number->thousandths, thousandths) << text;
+        EXPECT_EQ(parseCueNumber(toText(*number)), *number) << "in its shortest form";
+    }
+    EXPECT_EQ(toText({7100}), "7.1");
+    for (const char* text : {"", "x", "7.", ".5", "-1", "7.1234", "0", "1000000", "7,5", "7.5.1"})
+        EXPECT_FALSE(parseCueNumber(text)) << text;
+}
+
+class Cues : public ::testing::Test {
+protected:
+    Cues() {
+        for (int i = 0; i < 4; ++i) {
+            Fixture f;
+            f.type = "petrel-4";
+            f.address = 1 + 10 * i;
+            state.show = *addFixture(state.show, f);
+        }
+        CueList list;
+        list.name = "main";
+        state.show = *addCueList(state.show, list);
+    }
+    void keep(int number, const HandPtr& hand, const Lineup& lineup, bool changed_only = true) {
+        Cue cue;
+        cue.number = {number};
+        auto next = keepAsCue({state.show, hand}, lineup, {1}, cue, changed_only);
+        ASSERT_TRUE(next) << next.error().text();
+        state.show = *next;
+    }
+    const CueList& list() { return *state.show->cue_lists.find({1}); }
+    const Cue* cue(int number) { return list().cues.find({number}); }
+    HandPtr lit(const Lineup& lamps, const char* asked, double intensity) {
+        return withIntensity(withColour(emptyHand(), lamps, test::wishFor(asked)), lamps,
+                             intensity);
+    }
+    State state = emptyState();
+    const Lineup all{{1}, {2}, {3}, {4}};
+};
+
+TEST_F(Cues, ACueHoldsOnlyWhatItChanges) {
+    keep(1000, lit({{1}, {2}}, "gel:214", 0.5), all);
+    EXPECT_EQ(cue(1000)->values.size(), 2u) << "lamps without values say nothing";
+    keep(2000, withIntensity(lit({{1}, {2}}, "gel:214", 0.5), {{2}}, 0.9), all);
+    ASSERT_EQ(cue(2000)->values.size(), 1u);
+    const Value& second = *cue(2000)->values.at({2});
+    EXPECT_EQ(*second.intensity->here(), 0.9);
+    EXPECT_FALSE(second.colour) << "the colour is as it was";
+    keep(3000, lit({{1}}, "gel:214", 0.5), all, false);
+    EXPECT_EQ(cue(3000)->values.size(), 1u) << "all that is lit, when that is asked for";
+    const Values stands = standsFor(list(), {2000});
+    EXPECT_EQ(*stands.at({2})->intensity->here(), 0.9);
+    EXPECT_EQ(test::textOf(stands.at({2})->colour), "gel:214");
+    Cue nothing;
+    nothing.number = {4000};
+    EXPECT_FALSE(keepAsCue({state.show, emptyHand()}, all, {1}, nothing, true));
+}
+
+TEST_F(Cues, NumbersBetweenAreTheShortest) {
+    EXPECT_EQ(numberAfter(list(), {})->thousandths, 1000);
+    keep(7000, lit({{1}}, "gel:214", 1), all);
+    EXPECT_EQ(numberAfter(list(), CueNumber{7000})->thousandths, 8000);
+    keep(8000, lit({{1}}, "gel:104", 1), all);
+    EXPECT_EQ(numberAfter(list(), CueNumber{7000})->thousandths, 7500);
+    keep(7500, lit({{1}}, "gel:338", 1), all);
+    EXPECT_EQ(numberAfter(list(), CueNumber{7000})->thousandths, 7100);
+    EXPECT_EQ(numberAfter(list(), CueNumber{7500})->thousandths, 7600);
+    EXPECT_EQ(numberAfter(list(), {})->thousandths, 1000);
+    for (const int n : {7001, 7002})
+        keep(n, lit({{1}}, "gel:214", 0.1 * (n - 7000)), all);
+    EXPECT_FALSE(numberAfter(list(), CueNumber{7001})) << "there is none between";
+}
+
+TEST_F(Cues, LocksNamesAndTimes) {
+    keep(1000, lit({{1}}, "gel:214", 1), all);
+    Cue changed = *cue(1000);
+    changed.up_s = 5;
+    changed.name = "dawn";
+    state.show = *keepCue(state.show, {1}, changed);
+    EXPECT_EQ(cue(1000)->up_s, 5);
+    changed.locked = true;
+    state.show = *keepCue(state.show, {1}, changed);
+    Cue other = changed;
+    other.up_s = 6;
+    EXPECT_FALSE(keepCue(state.show, {1}, other));
+    EXPECT_FALSE(removeCue(state.show, {1}, {1000}));
+    for (const double wrong : {-1.0, 90'000.0, std::nan("")}) {
+        Cue late;
+        late.number = {2000};
+        late.down_s = wrong;
+        EXPECT_FALSE(keepCue(state.show, {1}, late)) << wrong;
+    }
+    CueList again;
+    again.name = "main";
+    EXPECT_FALSE(addCueList(state.show, again)) << "a name is used once";
+    CueList renamed = list();
+    renamed.name = "act one";
+    renamed.locked = true;
+    renamed.cues = {};
+    state.show = *changeCueList(state.show, renamed);
+    EXPECT_EQ(list().name, "act one");
+    EXPECT_EQ(list().cues.size(), 1u) << "its cues stay";
+    EXPECT_FALSE(removeCueList(state.show, {1}));
+    EXPECT_FALSE(keepCue(state.show, {1}, other)) << "the whole list is locked";
+    renamed.locked = false;
+    state.show = *changeCueList(state.show, renamed);
+    EXPECT_TRUE(removeCueList(state.show, {1}));
+    EXPECT_FALSE(keepCue(state.show, {7}, other));
+}
+
+TEST_F(Cues, WhatReachesAllValuesReachesCues) {
+    Palette warm;
+    warm.name = "warm";
+    warm.colour = test::wishFor("gel:214");
+    state.show = *addPalette(state.show, warm);
+    keep(1000, withPalette(emptyHand(), {{1}, {2}}, *state.show->paletteNamed("warm")), all);
+    const auto id = state.show->paletteNamed("warm")->id;
+    const Uses uses = usesOf(state, id);
+    ASSERT_EQ(uses.cues.size(), 1u);
+    EXPECT_EQ(uses.cues[0].second.thousandths, 1000);
+    EXPECT_FALSE(uses.none());
+    state = *removePalette(state, id);
+    EXPECT_EQ(test::textOf(cue(1000)->values.at({1})->colour), "gel:214") << "its value stays";
+    state = *removeFixtures(state, {{1}});
+    EXPECT_FALSE(cue(1000)->values.contains({1}));
+    EXPECT_TRUE(cue(1000)->values.contains({2}));
+}
+
+TEST_F(Cues, FadersPlayLooks) {
+    state.show = *keepLook(state.show, *lit({{1}}, "gel:214", 1), {{1}}, "evening");
+    Fader fader;
+    fader.name = "one";
+    EXPECT_FALSE(addFader(state.show, fader)) << "no look";
+    fader.look = {1};
+    state.show = *addFader(state.show, fader);
+    EXPECT_FALSE(addFader(state.show, fader)) << "the name is taken";
+    EXPECT_FALSE(removeLook(state.show, {1})) << "a fader plays it";
+    Fader changed = *state.show->faders.find({1});
+    changed.adds = false;
+    changed.locked = true;
+    state.show = *changeFader(state.show, changed);
+    EXPECT_FALSE(removeFader(state.show, {1}));
+    changed.locked = false;
+    state.show = *changeFader(state.show, changed);
+    state.show = *removeFader(state.show, {1});
+    EXPECT_TRUE(removeLook(state.show, {1}));
+}
+
+} // namespace
+} // namespace zelo::show
