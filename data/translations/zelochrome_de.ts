@@ -2,33 +2,6 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de">
 <context>
-    <name>GradientView</name>
-    <message>
-        <source>first to last</source>
-        <translation>erster bis letzter</translation>
-    </message>
-    <message>
-        <source>last to first</source>
-        <translation>letzter bis erster</translation>
-    </message>
-    <message>
-        <source>from the middle</source>
-        <translation>von der Mitte</translation>
-    </message>
-    <message>
-        <source>to the middle</source>
-        <translation>zur Mitte</translation>
-    </message>
-    <message>
-        <source>to and fro</source>
-        <translation>hin und her</translation>
-    </message>
-    <message>
-        <source>shuffled</source>
-        <translation>gemischt</translation>
-    </message>
-</context>
-<context>
     <name>QObject</name>
     <message>
         <source>No lamp here takes the colour.</source>
@@ -3968,6 +3941,30 @@
     <message>
         <source>Laid over %1, not over these in this order.</source>
         <translation>Liegt über %1, nicht so über diesen.</translation>
+    </message>
+    <message>
+        <source>first to last</source>
+        <translation>erster bis letzter</translation>
+    </message>
+    <message>
+        <source>last to first</source>
+        <translation>letzter bis erster</translation>
+    </message>
+    <message>
+        <source>from the middle</source>
+        <translation>von der Mitte</translation>
+    </message>
+    <message>
+        <source>to the middle</source>
+        <translation>zur Mitte</translation>
+    </message>
+    <message>
+        <source>to and fro</source>
+        <translation>hin und her</translation>
+    </message>
+    <message>
+        <source>shuffled</source>
+        <translation>gemischt</translation>
     </message>
 </context>
 <context>

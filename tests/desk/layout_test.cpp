@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Every text of every view at every size of window: none over another, none cut.
 #include "desk/gradient/gradient_model.h"
+#include "desk/gradient/gradient_view.h"
+#include "desk/kit/button.h"
 #include "desk/kit/language.h"
 #include "desk/kit/text_log.h"
 #include "desk/match/calibration_view.h"
@@ -307,6 +309,8 @@ TEST_F(LayoutTest, GradientInEveryState) {
     document.setHand("x", *show::withGradient(document.state().hand, document.lineup(), tide));
     settle();
     window.gradientModel().chooseIntensity(1);
+    if (qEnvironmentVariable("ZELO_TEST_LANGUAGE") == "de")
+        EXPECT_EQ(window.gradientView().order().text(), "gemischt");
     expectClean("gradient with all it can have");
     chooseGroups({"front"});
     expectClean("gradient, other lamps");

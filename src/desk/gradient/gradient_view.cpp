@@ -29,13 +29,12 @@ constexpr std::size_t kMostKeptShown = 6;
 
 using route::Order;
 
-QStringList orderWords() {
-    return {GradientView::tr("first to last"),   GradientView::tr("last to first"),
-            GradientView::tr("from the middle"), GradientView::tr("to the middle"),
-            GradientView::tr("to and fro"),      GradientView::tr("shuffled")};
-}
-
 } // namespace
+
+QStringList GradientView::orderWords() {
+    return {tr("first to last"), tr("last to first"), tr("from the middle"),
+            tr("to the middle"), tr("to and fro"),    tr("shuffled")};
+}
 
 GradientView::GradientView(Document& document, GradientModel& model, QWidget* parent)
     : QWidget(parent), document_(document), model_(model) {
@@ -295,7 +294,7 @@ std::vector<GradientView::Cell> GradientView::cells() const {
     const bool changes = way.kind == route::Kind::Jump || way.kind == route::Kind::Dark;
     const auto stations = [](Stations* s) { return s->sizeHint().width(); };
     const auto number = [](NumberField* f) {
-        return 44 + (f->unit().isEmpty() ? 0 : 6 + textWidth(f->unit(), typeface(Type::Small)));
+        return 53 + (f->unit().isEmpty() ? 0 : 5 + textWidth(f->unit(), typeface(Type::Small)));
     };
     const auto button = [](Button* b) { return b->sizeHint().width(); };
     const auto& a = g->arrangement;

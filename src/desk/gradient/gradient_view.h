@@ -51,6 +51,7 @@ private:
         bool there;
         int row = 0;
     };
+    static QStringList orderWords(); // by route::Order
     std::vector<Cell> cells() const;
     struct Placed {
         Cell cell;
