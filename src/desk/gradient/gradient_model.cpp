@@ -45,16 +45,22 @@ void GradientModel::rebuild() {
         gradient_ = laid_->gradient;
         judged_ = play::judged(*laid_, stage.show());
         plain_.clear();
-        const auto levels = play::plainLevels(*laid_);
-        for (std::size_t i = 0; i < levels.size(); ++i)
-            plain_.push_back(levels[i].empty() ? colour::Xyz{}
-                                               : laid_->lamps[i].colour->mixer->xyzOf(levels[i]));
         place_.clear();
         for (std::size_t i = 0; i < laid_->lamps.size(); ++i)
             place_.emplace(laid_->lamps[i].id, i);
         first_end_.reset();
     }
     emit modelChanged();
+}
+
+const std::vector<colour::Xyz>& GradientModel::plain() const {
+    if (plain_.empty()) {
+        const auto levels = play::plainLevels(*laid_);
+        for (std::size_t i = 0; i < levels.size(); ++i)
+            plain_.push_back(levels[i].empty() ? colour::Xyz{}
+                                               : laid_->lamps[i].colour->mixer->xyzOf(levels[i]));
+    }
+    return plain_;
 }
 
 QString GradientModel::name() const {

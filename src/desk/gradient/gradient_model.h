@@ -32,7 +32,8 @@ public:
     // Of the ideal gradient, evenly from 0 to 1.
     std::vector<colour::Uv> ribbon(int places) const;
     // As a desk that knows levels only would make it: the light of each lamp of the laying.
-    const std::vector<colour::Xyz>& plain() const { return plain_; }
+    // Worked out when it is first asked for.
+    const std::vector<colour::Xyz>& plain() const;
     std::vector<colour::Uv> reach() const; // that its ways go in, of the type in focus else
     std::vector<colour::Uv> wayOf(std::size_t way) const; // as a line on the map
     // What the two ways round are called: by the hue half way, counter-clockwise first.
@@ -92,7 +93,7 @@ private:
     std::shared_ptr<const show::Gradient> gradient_;
     std::shared_ptr<const play::LaidOut> laid_;
     play::Judged judged_;
-    std::vector<colour::Xyz> plain_;
+    mutable std::vector<colour::Xyz> plain_;
     std::map<show::FixtureId, std::size_t> place_; // in laid_->lamps
     std::size_t stop_ = 0;
     std::optional<std::size_t> intensity_stop_;
