@@ -279,6 +279,27 @@ Result<State> changeGradient(const State& state, PaletteId id, Gradient gradient
     });
 }
 
+HandPtr withLayingChanged(const State& state, const HandPtr& hand, const LayingPtr& laying,
+                          const LayingPtr& changed) {
+    std::vector<Values::Change> changes;
+    for (const FixtureId id : laying->lamps) {
+        const Value now = valueOf(*state.show, *hand, id);
+        const bool colour = now.colour && now.colour->laying() && *now.colour->laying() == laying;
+        const bool intensity =
+            now.intensity && now.intensity->laying() && *now.intensity->laying() == laying;
+        if (!colour && !intensity)
+            continue;
+        const Value* held = hand->find(id);
+        Value next = held ? *held : Value{};
+        if (colour)
+            next.colour = changed;
+        if (intensity)
+            next.intensity = changed;
+        changes.emplace_back(id, std::make_shared<const Value>(std::move(next)));
+    }
+    return std::make_shared<const Values>(hand->changed(std::move(changes)));
+}
+
 HandPtr withFixed(const State& state, const Lineup& lineup, const Resolve& resolve) {
     std::vector<Values::Change> changes;
     for (const FixtureId id : lineup) {

@@ -66,6 +66,9 @@ Result<State> keepGradient(const State& state, const LayingPtr& laying, std::str
 // when it is locked or unsound.
 Result<State> changeGradient(const State& state, PaletteId id, Gradient gradient,
                              const Resolve& resolve = {});
+// Every lamp that shows `laying` shows `changed` instead, in hand. Its lamps alone.
+HandPtr withLayingChanged(const State& state, const HandPtr& hand, const LayingPtr& laying,
+                          const LayingPtr& changed);
 // Lamps of layings keep what they show now and follow no gradient any more.
 HandPtr withFixed(const State& state, const Lineup& lineup, const Resolve& resolve);
 

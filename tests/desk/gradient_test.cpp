@@ -12,6 +12,7 @@
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
 #include "desk/lineup/lineup_panel.h"
+#include "desk/match/match_view.h"
 #include "desk/shell/keep_form.h"
 #include "desk/swatches/swatch_panel.h"
 #include "desk/window_test.h"
@@ -585,6 +586,46 @@ TEST_F(GradientTest, KeptUnderANameAndAllThatUsesItFollows) {
     settle();
     EXPECT_TRUE(document.show().paletteNamed("Salt fire"));
     EXPECT_LT(colour::distance(wantedOf(16), shown), 1e-9);
+}
+
+// Match mixes a gradient's lamps otherwise without taking them out of it.
+TEST_F(GradientTest, HowItIsMixedIsTheGradients) {
+    tideLine();
+    const auto shown = wantedOf(9);
+    window.showView(MainWindow::Match);
+    window.matchView().mixing().setIntent(mix::Intent::Brightest);
+    settle();
+    ASSERT_TRUE(model().gradient());
+    EXPECT_EQ(gradient().intent, mix::Intent::Brightest);
+    EXPECT_LT(colour::distance(wantedOf(9), shown), 1e-9);
+    EXPECT_EQ(model().laid().lamps.size(), 20u);
+    EXPECT_TRUE(model().changed());
+    document.undo();
+    settle();
+    EXPECT_EQ(gradient().intent, mix::Intent::Truest);
+    window.asking().pick("gel:104");
+    settle();
+    EXPECT_FALSE(model().gradient()) << "another colour is another colour";
+}
+
+TEST_F(GradientTest, TheWayStaysOutOfAHue) {
+    tideLine();
+    model().choose(1);
+    settle();
+    const bool ccw = model().goesCcw(1);
+    // The menu of hues: the one that it goes through now.
+    const auto names = model().sideNames(1);
+    const QString now = ccw ? names.first : names.second;
+    QTest::mouseClick(child<Button>("no hue"), Qt::LeftButton);
+    auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+    ASSERT_TRUE(menu);
+    for (QAction* action : menu->actions())
+        if (action->text() == now)
+            action->trigger();
+    menu->close();
+    settle();
+    ASSERT_TRUE(gradient().ways[1].keep_out);
+    EXPECT_NE(model().goesCcw(1), ccw) << "it goes by the other side";
 }
 
 TEST_F(GradientTest, FixedColoursFollowNothing) {

@@ -149,6 +149,32 @@ std::optional<show::ColourWish> FocusModel::wish() const {
     return document_.shown(fixtures.front()).colour;
 }
 
+// How a gradient is mixed is the gradient's: its lamps stay in it. False when the change asks for
+// another colour: then the lamp leaves it.
+bool FocusModel::mixedAnew(const show::LayingPtr& laying, show::FixtureId id,
+                           const std::function<void(show::ColourWish&)>& change,
+                           show::HandPtr& hand, std::set<show::LayingPtr>& done) {
+    const show::Gradient* old = show::gradientOf(document_.show(), *laying);
+    auto wish = document_.shown(*hand, id).colour;
+    if (!old || !wish)
+        return false;
+    const light::Asked asked = wish->asked;
+    change(*wish);
+    if (!(wish->asked == asked))
+        return false;
+    show::Gradient next = *old;
+    next.intent = wish->intent;
+    next.give_up = wish->give_up;
+    next.keep_out = wish->keep_out;
+    next.pins = wish->pins;
+    show::Laying copy = *laying;
+    copy.own = std::make_shared<const show::Gradient>(std::move(next));
+    const auto changed = std::make_shared<const show::Laying>(std::move(copy));
+    hand = show::withLayingChanged(document_.state(), hand, laying, changed);
+    done.insert(changed);
+    return true;
+}
+
 void FocusModel::editWishes(const QString& name, bool whole_lineup, int gesture,
                             const std::function<void(show::ColourWish&)>& change,
                             bool from_nothing) {
@@ -156,7 +182,12 @@ void FocusModel::editWishes(const QString& name, bool whole_lineup, int gesture,
     if (fixtures.empty())
         return document_.tell(tr("No lamps in the lineup: choose some first."));
     auto hand = document_.state().hand;
+    std::set<show::LayingPtr> layings; // whose mixing was changed already
     for (const show::FixtureId id : fixtures) {
+        const auto value = show::valueOf(document_.show(), *hand, id);
+        if (const auto* laid = value.colour ? value.colour->laying() : nullptr;
+            laid && (layings.contains(*laid) || mixedAnew(*laid, id, change, hand, layings)))
+            continue;
         auto wish = document_.shown(*hand, id).colour;
         if (!wish && !from_nothing)
             continue;

@@ -7,6 +7,7 @@
 #include "desk/kit/document.h"
 
 #include <optional>
+#include <set>
 #include <vector>
 
 namespace zelo::desk {
@@ -49,6 +50,9 @@ signals:
     void renderingComputed(); // the rows' R_f
 
 private:
+    bool mixedAnew(const show::LayingPtr& laying, show::FixtureId id,
+                   const std::function<void(show::ColourWish&)>& change, show::HandPtr& hand,
+                   std::set<show::LayingPtr>& done);
     void rebuild();
 
     Document& document_;
