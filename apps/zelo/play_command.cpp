@@ -243,7 +243,7 @@ Done printPlay(Context& context, const PlayOptions& o) {
         fmt::print(stderr, "zelo: {}: {}\n", o.show, note);
     const show::Show& show = *opened->show;
     play::Mixes mixes;
-    const auto compiled = play::compiled(show, *context.library.sources(), mixes);
+    const auto compiled = play::compiled(opened->show, *context.library.sources(), mixes);
     Names names(context, show, compiled);
     std::vector<Press> presses;
     for (const auto& text : o.presses) {

@@ -11,8 +11,8 @@ namespace {
 
 class Compiler {
 public:
-    Compiler(const show::Show& show, const Sources& from, Mixes& mixes)
-        : show_(show), from_(from), mixes_(mixes) {}
+    Compiler(const show::ShowPtr& show_ptr, const Sources& from, Mixes& mixes)
+        : show_(*show_ptr), from_(from), mixes_(mixes), gradients_(show_ptr, from, mixes) {}
 
     Compiled run() {
         for (const auto& [id, fixture] : show_.fixtures)
@@ -80,7 +80,7 @@ private:
                 continue;
             Said said;
             said.lamp = lamp->second;
-            const show::Shown shown = shownBy(show_, *value, id, from_, mixes_);
+            const show::Shown shown = gradients_.shown(*value, id);
             said.intensity = shown.intensity;
             if (const auto drives = drivesOf(*value, shown, id, all_.mixers[lamp->second]))
                 said.colour = placeOf(*drives);
@@ -96,9 +96,7 @@ private:
                                           const std::shared_ptr<const mix::Mixer>& mixer) {
         const show::Fixture& fixture = *show_.fixture(id);
         std::optional<light::Drives> drives;
-        const show::LayingPtr* laying = value.colour ? value.colour->laying() : nullptr;
-        if (const LaidLamp* lamp = laying ? mixes_.laid(from_, show_, *laying)->lamp(id) : nullptr;
-            lamp && lamp->colour)
+        if (const LaidLamp* lamp = gradients_.lamp(value.colour, id); lamp && lamp->colour)
             drives = lamp->colour->mix.drives;
         else if (shown.colour)
             drives = mixes_
@@ -127,6 +125,7 @@ private:
     const show::Show& show_;
     const Sources& from_;
     Mixes& mixes_;
+    Gradients gradients_;
     Program program_;
     Compiled all_;
     std::map<show::FixtureId, std::uint32_t> lamp_of_;
@@ -142,7 +141,7 @@ std::optional<std::uint32_t> Compiled::lampOf(show::FixtureId id) const {
                : std::nullopt;
 }
 
-Compiled compiled(const show::Show& show, const Sources& from, Mixes& mixes) {
+Compiled compiled(const show::ShowPtr& show, const Sources& from, Mixes& mixes) {
     return Compiler(show, from, mixes).run();
 }
 

@@ -23,6 +23,6 @@ struct Compiled {
 
 // A pure function of the show and what its colours and types come from; `mixes` only remembers.
 // Palettes are followed and gradients laid out. Of a lamp whose type is not there nothing is said.
-Compiled compiled(const show::Show& show, const Sources& from, Mixes& mixes);
+Compiled compiled(const show::ShowPtr& show, const Sources& from, Mixes& mixes);
 
 } // namespace zelo::play

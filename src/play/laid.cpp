@@ -90,17 +90,19 @@ std::vector<double> placesOf(const show::Show& show, const Gradient& g,
                              const std::vector<show::FixtureId>& lamps) {
     if (!g.along)
         return route::arranged(static_cast<int>(lamps.size()), g.arrangement);
-    std::vector<route::Place> on_plan;
-    for (const show::FixtureId id : lamps) {
-        const show::Fixture* f = show.fixture(id);
-        on_plan.push_back(f                 ? route::Place{f->place.x_m, f->place.y_m}
-                          : on_plan.empty() ? route::Place{}
-                                            : on_plan.back());
-    }
-    return route::arranged(g.along->from_point
-                               ? route::awayFrom(on_plan, {g.along->x_m, g.along->y_m})
-                               : route::alongLine(on_plan, g.along->direction_deg),
-                           g.arrangement);
+    std::vector<route::Place> on_plan; // of those that are there
+    for (const show::FixtureId id : lamps)
+        if (const show::Fixture* f = show.fixture(id))
+            on_plan.push_back({f->place.x_m, f->place.y_m});
+    const auto there =
+        route::arranged(g.along->from_point ? route::awayFrom(on_plan, {g.along->x_m, g.along->y_m})
+                                            : route::alongLine(on_plan, g.along->direction_deg),
+                        g.arrangement);
+    std::vector<double> all;
+    auto next = there.begin();
+    for (const show::FixtureId id : lamps)
+        all.push_back(show.fixture(id) ? *next++ : 0);
+    return all;
 }
 
 double intensityAt(const Gradient& g, const std::vector<double>& at, double place) {
@@ -219,12 +221,25 @@ std::vector<Uv> reachOfAll(const std::vector<Group>& groups) {
     return mixers.empty() ? std::vector<Uv>{} : mix::commonReach(mixers);
 }
 
+// With the points of its ways where light is, and in this reach; empty: in none.
+Gradient withinReach(const Gradient& gradient, const std::vector<Uv>& reach) {
+    Gradient within = gradient;
+    for (route::StopWay& way : within.ways)
+        for (Uv& via : way.via) {
+            via.v = std::max(via.v, 0.01);
+            if (!reach.empty())
+                via = mix::intoReach(reach, via);
+        }
+    return within;
+}
+
 } // namespace
 
 const LaidLamp* LaidOut::lamp(show::FixtureId id) const {
-    const auto it = std::find_if(lamps.begin(), lamps.end(),
-                                 [&](const LaidLamp& lamp) { return lamp.id == id; });
-    return it == lamps.end() ? nullptr : &*it;
+    const auto it =
+        std::lower_bound(by_id.begin(), by_id.end(), id,
+                         [](const auto& entry, show::FixtureId i) { return entry.first < i; });
+    return it != by_id.end() && it->first == id ? &lamps[it->second] : nullptr;
 }
 
 LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources& from,
@@ -257,8 +272,10 @@ LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources
             told.takes_slots = told.colours && groups.back().mixer->slotsAlone();
         }
         groups[at->second].told.lamps.push_back(all.lamps.size());
+        all.by_id.emplace_back(f->id, all.lamps.size());
         all.lamps.push_back(std::move(lamp));
     }
+    std::sort(all.by_id.begin(), all.by_id.end());
     all.asked = all.stops = stopColours(show, g, from, mixes, all.troubles);
     std::vector<std::optional<double>> positions;
     for (const show::GradientStop& stop : g.stops)
@@ -275,14 +292,10 @@ LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources
                 say(ZELO_TEXT("core", "these types share no reach: each goes in its own")));
         all.reach.clear();
     }
-    Gradient within = g; // stops and points of its ways
-    if (!all.reach.empty()) {
-        for (Uv& uv : all.stops)
+    const Gradient within = withinReach(g, all.reach);
+    for (Uv& uv : all.stops)
+        if (!all.reach.empty())
             uv = mix::intoReach(all.reach, uv);
-        for (route::StopWay& way : within.ways)
-            for (Uv& via : way.via)
-                via = mix::intoReach(all.reach, via);
-    }
     const bool levels = std::any_of(g.ways.begin(), g.ways.end(),
                                     [](const auto& w) { return w.kind == Kind::Levels; });
     std::vector<Uv> shared;
@@ -414,43 +427,99 @@ std::vector<light::Drives> plainLevels(const LaidOut& laid) {
     return all;
 }
 
-std::vector<Uv> ribbonOf(const show::Show& show, const Gradient& gradient, const Sources& from,
-                         Mixes& mixes, int places) {
-    std::vector<Sentence> troubles;
+namespace {
+
+std::vector<double> evenly(int places) {
     std::vector<double> at;
     for (int i = 0; i < places; ++i)
         at.push_back(places > 1 ? i / (places - 1.0) : 0);
+    return at;
+}
+
+constexpr int kFine = 257; // points of the way that a ribbon is drawn from
+
+// What lamps of this type are asked for; of all, where all go one way.
+std::map<double, Uv> coloursByPlace(const LaidOut& laid, const mix::Mixer* mixer) {
+    std::map<double, Uv> all;
+    for (const LaidLamp& lamp : laid.lamps)
+        if (lamp.colour && (lamp.colour->mixer.get() == mixer || !laid.reach.empty()))
+            all.emplace(lamp.place, lamp.uv);
+    return all;
+}
+
+} // namespace
+
+std::vector<Uv> ribbonOf(const LaidOut& laid, const show::Show& show, int places) {
+    std::vector<Sentence> troubles;
+    const Gradient& g = *laid.gradient;
+    const LaidLamp* first = nullptr;
+    for (const LaidLamp& lamp : laid.lamps)
+        if (!first && lamp.colour)
+            first = &lamp;
+    const mix::Mixer* mixer = first ? first->colour->mixer.get() : nullptr;
+    const auto fine = coloursAt(withinReach(g, laid.reach), laid.stops,
+                                laid.reach.empty() && mixer ? mixer->hull() : laid.reach,
+                                colour::planckianUv({show.white_cct_k}), evenly(kFine), mixer,
+                                first ? first->colour->wish : mix::MixWish{}, troubles);
+    // Few lamps take wide steps, which are even as chords and not along the way: the way is shifted
+    // to meet them.
+    std::map<double, double> along{{0, 0}, {1, kFine - 1}}; // of a place: where on the way
+    double least = 0;
+    for (const auto& [place, uv] : coloursByPlace(laid, mixer)) {
+        const double here = place * (kFine - 1);
+        const auto from = static_cast<std::size_t>(std::max(least, here - kFine / 8.0));
+        const auto to = static_cast<std::size_t>(std::min(kFine - 1.0, here + kFine / 8.0));
+        auto nearest = std::max(from, std::min(to, static_cast<std::size_t>(here)));
+        for (std::size_t i = from; i <= to; ++i)
+            if (colour::distance(fine[i], uv) < colour::distance(fine[nearest], uv))
+                nearest = i;
+        least = static_cast<double>(nearest);
+        along[place] = least;
+    }
+    std::vector<Uv> ribbon;
+    for (const double place : evenly(places)) {
+        const auto after =
+            place > 0 ? along.lower_bound(place) : std::next(along.begin()); // 0 and 1 are there
+        const auto before = std::prev(after);
+        const double x = before->second + (after->second - before->second) *
+                                              (place - before->first) /
+                                              (after->first - before->first);
+        ribbon.push_back(fine[static_cast<std::size_t>(std::lround(x))]);
+    }
+    return ribbon;
+}
+
+std::vector<Uv> ribbonOf(const show::Show& show, const Gradient& gradient, const Sources& from,
+                         Mixes& mixes, int places) {
+    std::vector<Sentence> troubles;
     const auto stops = stopColours(show, gradient, from, mixes, troubles);
-    // Of no certain lamps: within what shines at all, which the screen shows well enough.
     static const std::vector<Uv> kWide{
         {0.62, 0.52}, {0.06, 0.585}, {0.02, 0.5}, {0.2, 0.03}, {0.3, 0.06}};
-    std::vector<Uv> corners = kWide;
-    Gradient plain = gradient;
+    Gradient plain = withinReach(gradient, {});
     for (route::StopWay& way : plain.ways)
         if (way.kind == Kind::Levels)
             way.kind = Kind::Straight;
-    return coloursAt(plain, stops, corners, colour::planckianUv({show.white_cct_k}), at, nullptr,
-                     {}, troubles);
+    return coloursAt(plain, stops, kWide, colour::planckianUv({show.white_cct_k}), evenly(places),
+                     nullptr, {}, troubles);
 }
 
-void tell(show::Shown& shown, const LaidLamp* colour, const LaidLamp* intensity) {
-    if (colour && colour->colour)
-        shown.colour = colour->wish;
-    if (intensity)
-        shown.intensity = intensity->intensity;
+Gradients::Gradients(show::ShowPtr show, const Sources& from, Mixes& mixes)
+    : show_(std::move(show)), from_(from), mixes_(mixes) {}
+
+const std::shared_ptr<const LaidOut>& Gradients::laid(const show::LayingPtr& laying) {
+    auto& known = laid_[laying];
+    if (!known)
+        known = mixes_.laid(from_, *show_, laying);
+    return known;
 }
 
-show::Shown shownBy(const show::Show& show, const show::Value& value, show::FixtureId id,
-                    const Sources& from, Mixes& mixes) {
-    show::Shown shown = show::followed(show, value);
-    const auto laid = [&](const auto& source) {
-        const show::LayingPtr* laying = source ? source->laying() : nullptr;
-        return laying ? mixes.laid(from, show, *laying) : nullptr;
-    };
-    const auto colour = laid(value.colour);
-    const auto intensity = laid(value.intensity);
-    tell(shown, colour ? colour->lamp(id) : nullptr, intensity ? intensity->lamp(id) : nullptr);
-    return shown;
+show::Shown Gradients::shown(const show::Value& value, show::FixtureId id) {
+    show::Shown told = show::followed(*show_, value);
+    if (const LaidLamp* colour = lamp(value.colour, id); colour && colour->colour)
+        told.colour = colour->wish;
+    if (const LaidLamp* intensity = lamp(value.intensity, id))
+        told.intensity = intensity->intensity;
+    return told;
 }
 
 } // namespace zelo::play

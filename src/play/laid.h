@@ -39,6 +39,7 @@ struct LaidOut {
     std::vector<double> intensities_at; // where the stops of intensity stand
     std::vector<Sentence> troubles;     // what could not be had as asked
 
+    std::vector<std::pair<show::FixtureId, std::size_t>> by_id; // places in `lamps`, ascending
     const LaidLamp* lamp(show::FixtureId id) const;
 };
 
@@ -64,14 +65,34 @@ Judged judged(const LaidOut& laid, const show::Show& show);
 // lines from stop to stop, evenly in position. Empty for a lamp without a colour.
 std::vector<light::Drives> plainLevels(const LaidOut& laid);
 
-// The gradient's colour on one type, at many places evenly from 0 to 1: for drawing it as a ribbon.
+// The gradient's colours at many places evenly from 0 to 1, for drawing it as a ribbon: as it was
+// laid out, on its first type that makes colours. Where its lamps stand it has their colours.
+std::vector<colour::Uv> ribbonOf(const LaidOut& laid, const show::Show& show, int places);
+// The same over no certain lamps: within what shines at all, and Levels as Straight.
 std::vector<colour::Uv> ribbonOf(const show::Show& show, const show::Gradient& gradient,
                                  const Sources& from, Mixes& mixes, int places);
 
-// What a value shows: palettes followed, gradients laid out.
-show::Shown shownBy(const show::Show& show, const show::Value& value, show::FixtureId id,
-                    const Sources& from, Mixes& mixes);
-// Into a value whose palettes are followed. Null: it is in no gradient there.
-void tell(show::Shown& shown, const LaidLamp* colour, const LaidLamp* intensity);
+// The gradients over lamps at one moment, each asked for once however many lamps it is over.
+class Gradients {
+public:
+    // Mixes outlives it.
+    Gradients(show::ShowPtr show, const Sources& from, Mixes& mixes);
+    // The lamp's place in it; null when the value is in none, or the lamp not in that.
+    template <class Value>
+    const LaidLamp* lamp(const std::optional<Value>& value, show::FixtureId id) {
+        const show::LayingPtr* laying = value ? value->laying() : nullptr;
+        return laying ? laid(*laying)->lamp(id) : nullptr;
+    }
+    const std::shared_ptr<const LaidOut>& laid(const show::LayingPtr& laying);
+    // What a value shows: palettes followed, gradients laid out.
+    show::Shown shown(const show::Value& value, show::FixtureId id);
+    const std::map<show::LayingPtr, std::shared_ptr<const LaidOut>>& all() const { return laid_; }
+
+private:
+    show::ShowPtr show_;
+    const Sources& from_;
+    Mixes& mixes_;
+    std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid_;
+};
 
 } // namespace zelo::play

@@ -45,55 +45,15 @@ DarkWhy whyDark(const StageLamp& lamp, const show::Shown& value, const Controls&
     return lamp.sent.xyz.Y > 0 ? DarkWhy::None : DarkWhy::Emitters;
 }
 
-// The gradients over the lamps of one stage, each laid out once.
-class Gradients {
-public:
-    Gradients(const show::Show& show, const Sources& from, Mixes& mixes)
-        : show_(show), from_(from), mixes_(mixes) {}
-    // Null when the value is in none.
-    template <class Value>
-    const LaidLamp* lamp(const std::optional<Value>& value, show::FixtureId id) const {
-        const show::LayingPtr* laying = value ? value->laying() : nullptr;
-        if (!laying)
-            return nullptr;
-        auto& by_id = laid_[*laying];
-        if (!by_id.out) {
-            by_id.out = mixes_.laid(from_, show_, *laying);
-            for (const LaidLamp& one : by_id.out->lamps)
-                by_id.lamps.emplace(one.id, &one);
-        }
-        const auto it = by_id.lamps.find(id);
-        return it == by_id.lamps.end() ? nullptr : it->second;
-    }
-    std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> all() const {
-        std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> outs;
-        for (const auto& [laying, by_id] : laid_)
-            outs.emplace(laying, by_id.out);
-        return outs;
-    }
-
-private:
-    struct ById {
-        std::shared_ptr<const LaidOut> out;
-        std::map<show::FixtureId, const LaidLamp*> lamps;
-    };
-    const show::Show& show_;
-    const Sources& from_;
-    Mixes& mixes_;
-    mutable std::map<show::LayingPtr, ById> laid_;
-};
-
 StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::Fixture& fixture,
-                 const Controls& controls, const Sources& from, Mixes& mixes,
-                 const Gradients& laid) {
+                 const Controls& controls, const Sources& from, Mixes& mixes, Gradients& laid) {
     StageLamp lamp;
     lamp.id = fixture.id;
     lamp.in_hand = hand.contains(fixture.id);
     const show::Value source = show::valueOf(show, hand, fixture.id);
     show::Shown& value = lamp.told;
-    value = show::followed(show, source);
+    value = laid.shown(source, fixture.id);
     const LaidLamp* laid_colour = laid.lamp(source.colour, fixture.id);
-    tell(value, laid_colour, laid.lamp(source.intensity, fixture.id));
     lamp.intensity = value.intensity.value_or(0) * (laid_colour ? laid_colour->dim : 1);
     lamp.mixer = mixes.mixerOf(from, fixture);
     if (!lamp.mixer) {
@@ -112,10 +72,11 @@ StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::F
             lamp.drives[*part] = level;
             lamp.by_hand = true;
         }
-    const double out = controls.dark ? 0 : lamp.intensity * controls.master;
+    const Controls on_it = fixture.exempt ? Controls{} : controls;
+    const double out = on_it.dark ? 0 : lamp.intensity * on_it.master;
     lamp.sent = mix::rounded(*lamp.mixer, lamp.drives, out);
     const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;
-    lamp.dark = fits ? whyDark(lamp, value, controls) : DarkWhy::PastEnd;
+    lamp.dark = fits ? whyDark(lamp, value, on_it) : DarkWhy::PastEnd;
     if (lamp.colour) {
         const colour::Xyz got = lamp.mixer->xyzOf(lamp.drives);
         const auto off = fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0};
@@ -138,7 +99,7 @@ Stage computeStage(const show::State& state, const Controls& controls, const Sou
                    Mixes& mixes) {
     Stage stage{state, controls, {}, {}};
     stage.lamps.reserve(state.show->fixtures.size());
-    const Gradients laid(*state.show, from, mixes);
+    Gradients laid(state.show, from, mixes);
     for (const auto& [id, fixture] : state.show->fixtures)
         stage.lamps.push_back(
             lampOf(*state.show, *state.hand, *fixture, controls, from, mixes, laid));

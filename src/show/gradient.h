@@ -66,8 +66,8 @@ struct Gradient {
     friend bool operator==(const Gradient&, const Gradient&) = default;
 };
 
-// A gradient and the lamps it is laid over. Lamps that left the rig keep their places: those that
-// stay do not change their colours for it.
+// A gradient and the lamps it is laid over. By order lamps that left the rig keep their places:
+// those that stay do not change their colours for it. By place only those that hang there count.
 struct Laying {
     PaletteId palette;                        // the kept gradient that it is, or was
     std::shared_ptr<const Gradient> own = {}; // never kept, or changed since; null: the kept

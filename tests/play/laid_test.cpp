@@ -14,6 +14,7 @@ namespace zelo::play {
 namespace {
 
 using colour::Uv;
+using route::Kind;
 using show::Gradient;
 
 Gradient gradientOf(std::initializer_list<const char*> stops) {
@@ -95,12 +96,36 @@ TEST_F(LaidTest, ThreeTypesMakeOneGradient) {
     EXPECT_GE(unevenness(colours), 0.9);
 }
 
+// The ribbon that lamps stand on is the gradient they show, whatever way it goes.
+TEST_F(LaidTest, TheRibbonIsWhatTheLampsShow) {
+    add("petrel-4", 11);
+    for (const Kind kind : {Kind::Levels, Kind::Straight, Kind::Around})
+        for (const bool common : {true, false}) {
+            Gradient g = gradientOf({"gel:104", "gel:338"});
+            g.ways[0].kind = kind;
+            g.common_reach = common;
+            const auto out = laid(g);
+            const auto ribbon = ribbonOf(out, *show, 1001);
+            for (std::size_t i = 0; i < 11; ++i)
+                EXPECT_LT(colour::distance(ribbon[100 * i], out.lamps[i].uv), 0.006)
+                    << route::nameOf(kind) << " " << i;
+        }
+}
+
 TEST_F(LaidTest, PointsOfAWayStayWithinTheReach) {
     add("petrel-4", 9);
     Gradient g = gradientOf({"gel:214", "gel:118"});
-    g.ways[0].via = {{0.62, 0.3}}; // no light is there
-    for (const LaidLamp& lamp : laid(g).lamps)
-        EXPECT_LT(colour::distance(colour::toUv(lamp.colour->mix.got), lamp.uv), 1e-4);
+    for (const Uv& nowhere : {Uv{0.62, 0.3}, Uv{0.2, 0}, Uv{-1, -1}}) { // no light is there
+        g.ways[0].via = {nowhere};
+        g.common_reach = true;
+        for (const LaidLamp& lamp : laid(g).lamps)
+            EXPECT_LT(colour::distance(colour::toUv(lamp.colour->mix.got), lamp.uv), 1e-4);
+        g.common_reach = false;
+        for (const LaidLamp& lamp : laid(g).lamps) {
+            EXPECT_TRUE(std::isfinite(lamp.colour->mix.got.Y));
+            EXPECT_GT(lamp.colour->mix.got.Y, 0);
+        }
+    }
 }
 
 // In its own reach each type comes nearer to the stop; in the common one all agree.

@@ -55,6 +55,19 @@ TEST_F(StageTest, EveryDarkLampSaysWhy) {
         EXPECT_STRNE(words(static_cast<DarkWhy>(why)), "");
 }
 
+TEST_F(StageTest, HouseLightIsLeftAloneByMasterAndDark) {
+    auto house = *show->fixture({1});
+    house.exempt = true;
+    show = *show::changeFixture(show, house);
+    hand = show::withIntensity(hand, all, 0.5);
+    const auto lit = stage();
+    for (const Controls& controls : {Controls{0.2, false}, Controls{1, true}}) {
+        EXPECT_EQ(stage(controls).lamp({1})->sent.values, lit.lamp({1})->sent.values);
+        EXPECT_EQ(stage(controls).lamp({1})->dark, DarkWhy::None);
+        EXPECT_LT(stage(controls).lamp({2})->sent.xyz.Y, lit.lamp({2})->sent.xyz.Y);
+    }
+}
+
 TEST_F(StageTest, EachTypeGetsItsOwnMixOfOneColour) {
     hand = show::withIntensity(show::withColour(hand, all, wishFor("cct:3200")), all, 1);
     const auto s = stage();

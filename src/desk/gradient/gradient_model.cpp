@@ -113,8 +113,7 @@ QString GradientModel::stopName(std::size_t stop) const {
 }
 
 std::vector<Uv> GradientModel::ribbon(int places) const {
-    return play::ribbonOf(document_.show(), *gradient_, *document_.sources(), document_.mixes(),
-                          places);
+    return play::ribbonOf(*laid_, document_.show(), places);
 }
 
 std::vector<Uv> GradientModel::reach() const {

@@ -44,18 +44,20 @@ Document::~Document() {
 }
 
 show::Shown Document::shown(const show::Values& hand, show::FixtureId id) const {
-    return play::shownBy(show(), show::valueOf(show(), hand, id), id, *sources(), mixes());
+    const auto from = sources();
+    constexpr std::size_t kMostKnown = 16; // a drag lays one over its lamps at each move
+    if (!gradients_ || gradients_->of != state().show || gradients_->from != from ||
+        gradients_->all.all().size() > kMostKnown)
+        gradients_ = std::make_unique<Moment>(
+            Moment{state().show, from, play::Gradients(state().show, *from, mixes())});
+    return gradients_->all.shown(show::valueOf(show(), hand, id), id);
 }
 
 show::Resolve Document::resolve() const {
-    return [show = state().show, from = sources(), mixes = &mixes()](show::FixtureId id,
-                                                                     const show::Value& value) {
-        return play::shownBy(*show, value, id, *from, *mixes);
-    };
-}
-
-std::shared_ptr<const play::LaidOut> Document::laid(const show::LayingPtr& laying) const {
-    return mixes().laid(*sources(), show(), laying);
+    const auto from = sources();
+    const auto all = std::make_shared<play::Gradients>(state().show, *from, mixes());
+    return
+        [all, from](show::FixtureId id, const show::Value& value) { return all->shown(value, id); };
 }
 
 bool Document::edit(const QString& name, const Result<show::ShowPtr>& next,

@@ -7,6 +7,7 @@
 #include "desk/kit/inbox.h"
 #include "desk/kit/light_colours.h"
 #include "host/session.h"
+#include "play/laid.h"
 
 #include <QObject>
 #include <QPointer>
@@ -47,7 +48,6 @@ public:
     show::Shown shown(show::FixtureId id) const { return shown(*state().hand, id); }
     show::Shown shown(const show::Values& hand, show::FixtureId id) const;
     show::Resolve resolve() const; // for edits that leave values as they are now
-    std::shared_ptr<const play::LaidOut> laid(const show::LayingPtr& laying) const;
     host::Network* network() const { return session_->network(); }
     const host::Player* player() const { return session_->player(); }
 
@@ -202,6 +202,12 @@ private:
     double book_lamp_k_ = light::kGelLampK;
     std::shared_ptr<const colour::Monitor> monitor_;
     TypeKey chosen_focus_;
+    struct Moment { // that lamps were last asked about
+        show::ShowPtr of;
+        std::shared_ptr<const play::Sources> from;
+        play::Gradients all;
+    };
+    mutable std::unique_ptr<Moment> gradients_;
     std::map<std::string, std::uint64_t> wishes_;
     std::map<int, std::stop_source> works_; // under way
     int last_work_ = 0;
