@@ -6,6 +6,7 @@
 #include "play/compile.h"
 #include "play/engine.h"
 #include "show/cues.h"
+#include "show/edits.h"
 #include "show/limits.h"
 
 #include <algorithm>
@@ -37,8 +38,9 @@ struct Press {
 // What presses call by name.
 class Names {
 public:
-    Names(Context& context, const show::Show& show, const play::Compiled& compiled)
-        : context_(context), show_(show), compiled_(compiled) {}
+    Names(Context& context, play::Mixes& mixes, const show::Show& show,
+          const play::Compiled& compiled)
+        : context_(context), mixes_(mixes), show_(show), compiled_(compiled) {}
 
     Result<Press> read(const std::string& text) {
         const auto wrong = [&](const Sentence& expected) {
@@ -152,7 +154,13 @@ private:
             if (!wanted)
                 return passOn(wanted.error());
             Command c{What::HandColour, lamp, 0, {}};
-            const auto drives = compiled_.mixers[lamp]->solve(*wanted, {}).drives;
+            show::ColourWish wish;
+            wish.asked = wanted->asked;
+            const auto drives =
+                mixes_
+                    .mixed(*context_.library.sources(), compiled_.mixers[lamp], wish,
+                           f.calibration ? f.calibration->off : colour::Uv{0, 0})
+                    ->mix.drives;
             std::copy(drives.begin(), drives.end(), c.drives.begin());
             all.push_back(c);
         }
@@ -162,6 +170,7 @@ private:
     }
 
     Context& context_;
+    play::Mixes& mixes_;
     const show::Show& show_;
     const play::Compiled& compiled_;
 };
@@ -243,8 +252,13 @@ Done printPlay(Context& context, const PlayOptions& o) {
         fmt::print(stderr, "zelo: {}: {}\n", o.show, note);
     const show::Show& show = *opened->show;
     play::Mixes mixes;
-    const auto compiled = play::compiled(opened->show, *context.library.sources(), mixes);
-    Names names(context, show, compiled);
+    play::Ways ways;
+    const auto whole =
+        play::withWays(std::make_shared<const play::Compiled>(play::compiled(
+                           {opened->show, show::emptyHand()}, *context.library.sources(), mixes)),
+                       nullptr, ways);
+    const play::Compiled& compiled = *whole;
+    Names names(context, mixes, show, compiled);
     std::vector<Press> presses;
     for (const auto& text : o.presses) {
         auto press = names.read(text);

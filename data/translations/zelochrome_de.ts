@@ -2369,6 +2369,50 @@
         <source>fader &apos;{}&apos; plays look &apos;{}&apos;</source>
         <translation>Fader &apos;{}&apos; spielt Look &apos;{}&apos;</translation>
     </message>
+    <message>
+        <source>fader &apos;{}&apos;</source>
+        <translation>Fader &apos;{}&apos;</translation>
+    </message>
+    <message>
+        <source>faders that add up, &apos;{}&apos; came last</source>
+        <translation>Fader, die sich addieren, &apos;{}&apos; kam zuletzt</translation>
+    </message>
+    <message>
+        <source>cue list &apos;{}&apos;, which is let go</source>
+        <translation>Cueliste &apos;{}&apos;, die losgelassen wird</translation>
+    </message>
+    <message>
+        <source>cue {} of &apos;{}&apos;</source>
+        <translation>Cue {} von &apos;{}&apos;</translation>
+    </message>
+    <message>
+        <source>on its way, {:.0f} % now, {}</source>
+        <translation>unterwegs, jetzt {:.0f} %, {}</translation>
+    </message>
+    <message>
+        <source>on its way to {}</source>
+        <translation>unterwegs zu {}</translation>
+    </message>
+    <message>
+        <source>house light: solo, master and Dark leave it alone</source>
+        <translation>Saallicht: Solo, Master und Dunkel lassen es in Ruhe</translation>
+    </message>
+    <message>
+        <source>Solo</source>
+        <translation>Solo</translation>
+    </message>
+    <message>
+        <source>it is one of {}</source>
+        <translation>sie ist eine von {}</translation>
+    </message>
+    <message>
+        <source>only {} others show</source>
+        <translation>nur {} andere leuchten</translation>
+    </message>
+    <message>
+        <source>others are solo</source>
+        <translation>andere sind solo</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>

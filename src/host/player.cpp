@@ -1,44 +1,157 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "host/player.h"
 
+#include <algorithm>
+#include <chrono>
+#include <cmath>
+#include <pthread.h>
+#include <sys/prctl.h>
+
 namespace zelo::host {
 
-using Clock = std::chrono::steady_clock;
+using Steady = std::chrono::steady_clock;
 
 namespace {
+
 constexpr auto kPeriod = std::chrono::nanoseconds(static_cast<long>(1e9 / kFramesPerSecond));
+constexpr auto kLeastGap = std::chrono::milliseconds(10); // between two packets, after a stall too
+constexpr auto kLongestWait = std::chrono::milliseconds(200);
+
+// To be woken in time, where the system allows it.
+void beOnTime() {
+    prctl(PR_SET_TIMERSLACK, 1000); // ns
+    sched_param wish{};
+    wish.sched_priority = sched_get_priority_min(SCHED_FIFO);
+    pthread_setschedparam(pthread_self(), SCHED_FIFO, &wish);
 }
+
+} // namespace
 
 Player::Player(std::unique_ptr<light::FrameSink> sink)
     : sink_(std::move(sink)), thread_([this](const std::stop_token& stop) { run(stop); }) {}
 
+Player::Player(Clock clock) : clock_(std::move(clock)) {}
+
 Player::~Player() {
+    if (!thread_.joinable())
+        return;
     thread_.request_stop();
     thread_.join();
 }
 
+std::uint64_t Player::put(std::shared_ptr<play::Playing> next, double fade_s) {
+    std::vector<Now> freed; // here, in the thread that puts
+    std::uint64_t number = 0;
+    {
+        const std::lock_guard lock(given_mutex_);
+        number = ++last_number_;
+        given_.push_back({next, number});
+        const auto gone = std::partition(given_.begin(), given_.end(),
+                                         [&](const Now& n) { return n.number >= playing_number_; });
+        freed.assign(std::move_iterator(gone), std::move_iterator(given_.end()));
+        given_.erase(gone, given_.end());
+    }
+    const std::lock_guard lock(mail_mutex_);
+    mail_.fade_s = mail_.next ? std::max(mail_.fade_s, fade_s) : fade_s;
+    mail_.next = std::move(next);
+    mail_.number = number;
+    return number;
+}
+
+void Player::rest(std::uint64_t number, std::vector<play::Rest> rests) {
+    auto made = std::make_shared<const Rests>(Rests{number, std::move(rests)});
+    std::shared_ptr<const Rests> freed;
+    const std::lock_guard lock(mail_mutex_);
+    freed = std::move(mail_.used);
+    std::swap(mail_.rests, made);
+}
+
+bool Player::press(const play::Command& command) {
+    if (!pressed_.push(command))
+        return false;
+    ++presses_;
+    return true;
+}
+
+Player::Now Player::now() const {
+    const std::lock_guard lock(given_mutex_);
+    const auto it = std::find_if(given_.begin(), given_.end(),
+                                 [&](const Now& n) { return n.number == playing_number_; });
+    return it == given_.end() ? Now{} : *it;
+}
+
+void Player::waitForFrame() {
+    const std::uint64_t presses = presses_;
+    std::uint64_t number = 0;
+    {
+        const std::lock_guard lock(given_mutex_);
+        number = last_number_;
+    }
+    if (!sink_)
+        return step();
+    const auto until = Steady::now() + kLongestWait;
+    while ((playing_number_ < number || presses_taken_ < presses) && Steady::now() < until)
+        std::this_thread::sleep_for(std::chrono::milliseconds(1));
+}
+
+void Player::step() {
+    makeFrame(clock_());
+}
+
+void Player::makeFrame(double t_s) {
+    const bool holds = holds_;
+    if (holds && !held_ && playing_)
+        held_frame_ = playing_->frame(); // as it was sent last
+    held_ = holds;
+    {
+        const std::unique_lock lock(mail_mutex_, std::try_to_lock);
+        if (lock && mail_.next) {
+            if (playing_)
+                mail_.next->takeOver(*playing_, t_s, mail_.fade_s);
+            playing_ = std::move(mail_.next);
+            taken_number_ = mail_.number;
+        }
+        if (lock && mail_.rests) {
+            if (mail_.rests->number == taken_number_)
+                playing_->rest(mail_.rests->rests);
+            mail_.used = std::move(mail_.rests);
+        }
+    }
+    if (!playing_)
+        return;
+    std::uint64_t taken = 0;
+    for (play::Command c; pressed_.pop(c); ++taken)
+        playing_->apply(c, t_s);
+    playing_->step(t_s);
+    presses_taken_ += taken;
+    playing_number_ = taken_number_;
+    if (!sink_)
+        return;
+    sink_->send(holds ? held_frame_ : playing_->frame());
+}
+
 void Player::run(const std::stop_token& stop) {
-    auto deadline = Clock::now();
-    auto second = deadline;
+    beOnTime();
+    const auto start = Steady::now();
+    auto deadline = start;
+    auto second = start;
     int in_second = 0;
-    std::shared_ptr<const light::Frame> frame;
     while (!stop.stop_requested()) {
-        if (auto next = newest_.take())
-            frame = std::move(next);
-        if (frame)
-            sink_->send(*frame);
+        makeFrame(std::chrono::duration<double>(deadline - start).count());
         ++frames_;
         ++in_second;
         deadline += kPeriod;
-        const auto now = Clock::now();
+        const auto now = Steady::now();
         if (now - second >= std::chrono::seconds(1)) {
             rate_ = in_second / std::chrono::duration<double>(now - second).count();
             second = now;
             in_second = 0;
         }
-        if (now > deadline + kPeriod) { // the machine slept: do not send a burst to catch up
-            ++late_;
-            deadline = now;
+        // After a stall: on in time, on the same grid, without a burst.
+        if (const auto least = now + kLeastGap; deadline < least) {
+            const auto left_out = (least - deadline + kPeriod - Steady::duration(1)) / kPeriod;
+            late_ += static_cast<std::uint64_t>(left_out);
+            deadline += left_out * kPeriod;
         }
         std::this_thread::sleep_until(deadline);
     }

@@ -1,15 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Sends the newest frame 44 times a second from a thread of its own. Deadlines are absolute, so it
-// does not drift, and it goes on steadily whatever the interface does.
+// Plays: a thread of its own makes a frame 44 times a second and sends it. Deadlines are absolute,
+// so it does not drift, and it goes on steadily whatever the others do: it waits for no lock, and
+// neither allocates nor frees.
 #pragma once
 
-#include "base/handover.h"
+#include "base/ring.h"
 #include "light/frame.h"
+#include "play/playing.h"
 
 #include <atomic>
-#include <chrono>
+#include <functional>
 #include <memory>
+#include <mutex>
 #include <thread>
+#include <vector>
 
 namespace zelo::host {
 
@@ -17,19 +21,70 @@ inline constexpr double kFramesPerSecond = 44;
 
 class Player {
 public:
+    using Clock = std::function<double()>; // seconds; never goes back
+
     explicit Player(std::unique_ptr<light::FrameSink> sink);
+    explicit Player(Clock clock); // nothing is sent: frames are made when step() is called
     ~Player();
 
-    void put(std::shared_ptr<const light::Frame> frame) { newest_.put(std::move(frame)); }
+    // The next program; what it changes fades in this time. What replaces one that was not taken
+    // yet takes over its time too. Its number, from 1.
+    std::uint64_t put(std::shared_ptr<play::Playing> next, double fade_s);
+    void rest(std::uint64_t number, std::vector<play::Rest> rests); // of the program of this number
+    // In the next frame. From one thread. False: far too many at once, it is lost.
+    bool press(const play::Command& command);
+    // Fixtures hold what was sent last; play goes on.
+    void hold(bool holds) { holds_ = holds; }
+
+    struct Now {
+        std::shared_ptr<play::Playing> playing; // null: nothing was put yet
+        std::uint64_t number = 0;
+    };
+    Now now() const; // of which a frame has been made
+    // Waits until frames show all that was put and pressed before this, a while at most.
+    void waitForFrame();
+    bool sends() const { return sink_ != nullptr; }
+    void step(); // only with a clock of its own
+
     double framesPerSecond() const { return rate_; } // measured over the last second
     std::uint64_t frames() const { return frames_; }
-    std::uint64_t late() const { return late_; } // deadlines missed by more than a frame
+    std::uint64_t late() const { return late_; } // frames left out because the machine was late
 
 private:
     void run(const std::stop_token& stop);
+    void makeFrame(double t_s);
 
     std::unique_ptr<light::FrameSink> sink_;
-    Handover<light::Frame> newest_;
+    Clock clock_;
+
+    struct Rests {
+        std::uint64_t number;
+        std::vector<play::Rest> rests;
+    };
+    struct Mail { // the thread looks into it when nobody else does
+        std::shared_ptr<play::Playing> next;
+        std::uint64_t number = 0;
+        double fade_s = 0;
+        std::shared_ptr<const Rests> rests;
+        std::shared_ptr<const Rests> used; // freed by who puts the next
+    };
+    std::mutex mail_mutex_;
+    Mail mail_;
+    Ring<play::Command, 1024> pressed_;
+    std::atomic<std::uint64_t> presses_{0}, presses_taken_{0}; // in all
+    std::atomic<bool> holds_{false};
+
+    // All programs that the thread may still hold: it never drops the last one.
+    mutable std::mutex given_mutex_;
+    std::vector<Now> given_;
+    std::uint64_t last_number_ = 0;
+    std::atomic<std::uint64_t> playing_number_{0};
+
+    std::shared_ptr<play::Playing> playing_; // the thread's
+    std::uint64_t taken_number_ = 0;
+    bool held_ = false;
+    light::Frame held_frame_;
+
     std::atomic<double> rate_{0};
     std::atomic<std::uint64_t> frames_{0};
     std::atomic<std::uint64_t> late_{0};

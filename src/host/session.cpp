@@ -6,16 +6,33 @@
 #include "show/holders.h"
 
 #include <algorithm>
+#include <chrono>
+#include <utility>
 
 namespace zelo::host {
 
+namespace {
+
+double machineSeconds() {
+    return std::chrono::duration<double>(std::chrono::steady_clock::now().time_since_epoch())
+        .count();
+}
+
+std::unique_ptr<Player> playerFor(std::unique_ptr<light::FrameSink> sink, Player::Clock clock) {
+    if (sink)
+        return std::make_unique<Player>(std::move(sink));
+    return std::make_unique<Player>(clock ? std::move(clock) : machineSeconds);
+}
+
+} // namespace
+
 Session::Session(Library& library, std::unique_ptr<light::FrameSink> sink,
-                 std::unique_ptr<Guard> guard)
+                 std::unique_ptr<Guard> guard, Player::Clock clock)
     : library_(library),
       guard_(guard ? std::move(guard) : std::make_unique<Guard>(Guard::Settings{})),
       history_(show::emptyState()), told_(state()),
-      player_(sink ? std::make_unique<Player>(std::move(sink)) : nullptr),
-      workers_(std::max(2u, std::thread::hardware_concurrency() - 1)), light_(1) {
+      player_(playerFor(std::move(sink), std::move(clock))),
+      workers_(std::max(2u, std::thread::hardware_concurrency() - 1)), stage_(1), light_(1) {
     guard_->start(state());
     library_.setShow(show()); // the light comes with the first document: nobody listens yet
 }
@@ -150,7 +167,7 @@ void Session::push(const std::string& name, show::State next, const std::string&
     if (!(next.show->fixtures == show()->fixtures && next.show->palettes == show()->palettes))
         next = show::pruned(next);
     history_.push({name, std::move(next)}, merge);
-    changed({});
+    changed({}, merge.empty() ? time_in_hand_s_ : 0);
 }
 
 Done Session::edit(const std::string& name, const Result<show::State>& next,
@@ -188,17 +205,17 @@ void Session::putDown() {
 
 void Session::undo() {
     history_.undo();
-    changed({});
+    changed({}, time_in_hand_s_);
 }
 
 void Session::redo() {
     history_.redo();
-    changed({});
+    changed({}, time_in_hand_s_);
 }
 
 void Session::goTo(std::size_t position) {
     history_.goTo(position);
-    changed({});
+    changed({}, time_in_hand_s_);
 }
 
 void Session::setLineup(show::Lineup lineup) {
@@ -208,20 +225,41 @@ void Session::setLineup(show::Lineup lineup) {
 
 void Session::setControls(const play::Controls& controls) {
     controls_ = controls;
+    pressControls();
+    changed(Change::Controls);
+}
+
+void Session::pressControls() {
+    using What = play::Command::What;
+    bool all = player_->press({What::Master, 0, controls_.master, {}}) &&
+               player_->press({What::Dark, 0, controls_.dark ? 1.0 : 0.0, {}}) &&
+               player_->press({What::SoloOff, 0, 0, {}});
+    for (const show::FixtureId id : controls_.solo)
+        all =
+            all && player_->press({What::SoloCalled, static_cast<std::uint32_t>(id.value), 0, {}});
+    if (!all)
+        log(LogLevel::Warning, "more presses at once than can be played");
+    const std::lock_guard lock(light_mutex_);
+    controls_now_ = controls_;
+}
+
+void Session::setTimeInHand(double seconds) {
+    time_in_hand_s_ = std::clamp(seconds, 0.0, kLongestInHand_s);
     changed(Change::Controls);
 }
 
 void Session::setOnStage(bool on) {
     on_stage_now_ = on;
+    player_->hold(!on);
     changed(Change::Controls);
 }
 
 void Session::recompute() {
-    computeLight();
+    computeLight(0);
 }
 
 // After every move of history and every other change, the one step that makes all else follow.
-void Session::changed(Changes what) {
+void Session::changed(Changes what, double fade_s) {
     const show::State now = state();
     if (!(now == told_))
         what = what | changesBetween(told_, now) | Change::Saved;
@@ -232,11 +270,13 @@ void Session::changed(Changes what) {
     if (network_ && what.has(Change::Outputs))
         network_->follow(now.show->outputs);
     guard_->changed(now, lineup_);
-    constexpr Changes kLight = Change::Rig | Change::Types | Change::Values | Change::Palettes |
-                               Change::Hand | Change::Controls;
-    if (what.has(kLight)) {
+    constexpr Changes kLight =
+        Change::Rig | Change::Types | Change::Values | Change::Palettes | Change::Hand;
+    if (what.has(kLight) || (looked_at_ && what.has(Change::Controls))) {
         looked_at_.reset(); // what is done now is to be seen
-        computeLight();
+        computeLight(fade_s);
+    } else if (what.has(Change::Controls)) {
+        look();
     }
     if (on_change)
         on_change(what);
@@ -244,28 +284,86 @@ void Session::changed(Changes what) {
 
 void Session::lookAt(show::HandPtr hand) {
     looked_at_ = std::move(hand);
-    computeLight();
+    computeLight(0);
 }
 
-void Session::computeLight() {
+// A job that is replaced by a newer one leaves it its time.
+void Session::computeLight(double fade_s) {
     show::State shown = state();
     if (looked_at_)
         shown.hand = looked_at_;
-    light_.post("light", [this, state = std::move(shown), controls = controls_, out = on_stage_now_,
-                          from = sources()] {
-        auto stage =
-            std::make_shared<const play::Stage>(play::computeStage(state, controls, *from, mixes_));
-        if (player_ && out)
-            player_->put(std::make_shared<const light::Frame>(play::frameOf(*stage)));
-        if (on_stage)
-            on_stage(std::move(stage));
+    {
+        const std::lock_guard lock(light_mutex_);
+        fade_s_ = std::max(fade_s_, fade_s);
+    }
+    light_.post("light", [this, state = std::move(shown), from = sources()] {
+        double fade = 0;
+        {
+            const std::lock_guard lock(light_mutex_);
+            fade = std::exchange(fade_s_, 0);
+        }
+        auto next = std::make_shared<const play::Compiled>(
+            play::compiled(state, *from, mixes_, compiled_.get()));
+        player_->put(std::make_shared<play::Playing>(next), fade);
+        look();
+        if (fade > 0)
+            changed_from_ = compiled_;
+        compiled_ = std::move(next);
+        light_.post("ways", [this] { planWays(); });
     });
+}
+
+// Some at a time: what is asked for next comes between.
+void Session::planWays() {
+    constexpr auto kAtOnce = std::chrono::milliseconds(40);
+    const auto until = std::chrono::steady_clock::now() + kAtOnce;
+    bool more = false;
+    auto next = play::withWays(compiled_, changed_from_.get(), ways_, [&] {
+        return more = more || std::chrono::steady_clock::now() > until;
+    });
+    if (next != compiled_) {
+        player_->put(std::make_shared<play::Playing>(next), 0);
+        compiled_ = std::move(next);
+    }
+    if (more)
+        light_.post("ways", [this] { planWays(); });
+    else
+        changed_from_.reset();
+}
+
+void Session::look() {
+    stage_.post("stage", [this] { showStage(); });
+}
+
+void Session::showStage() {
+    constexpr auto kAtOnce = std::chrono::milliseconds(25);
+    player_->waitForFrame();
+    const auto [playing, number] = player_->now();
+    if (!playing)
+        return;
+    play::Controls controls;
+    {
+        const std::lock_guard lock(light_mutex_);
+        controls = controls_now_;
+    }
+    std::vector<play::Rest> rests;
+    auto stage = std::make_shared<const play::Stage>(
+        play::stageOf(*playing->compiled(), playing->newest(), controls, rounding_, rests,
+                      std::chrono::steady_clock::now() + kAtOnce));
+    if (!rests.empty())
+        player_->rest(number, std::move(rests));
+    if (!stage->whole)
+        look();
+    if (on_stage)
+        on_stage(std::move(stage));
 }
 
 void Session::waitUntilIdle() {
     light_.waitUntilIdle();
+    stage_.waitUntilIdle();
     workers_.waitUntilIdle();
     light_.waitUntilIdle();
+    stage_.waitUntilIdle();
 }
 
 } // namespace zelo::host

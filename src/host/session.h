@@ -21,12 +21,15 @@
 
 namespace zelo::host {
 
+inline constexpr double kLongestInHand_s = 600;
+
 class Session {
 public:
     // `sink` may be null: nothing goes out. The library outlives the session. Without a guard
     // nothing is kept between saves.
+    // `clock`: of play when nothing goes out; none: the machine's.
     Session(Library& library, std::unique_ptr<light::FrameSink> sink,
-            std::unique_ptr<Guard> guard = nullptr);
+            std::unique_ptr<Guard> guard = nullptr, Player::Clock clock = {});
     // Sends through the network and follows the show's output map.
     Session(std::unique_ptr<Network> network, Library& library,
             std::unique_ptr<Guard> guard = nullptr);
@@ -83,6 +86,9 @@ public:
     const show::Lineup& lineup() const { return lineup_; }
     void setControls(const play::Controls& controls);
     const play::Controls& controls() const { return controls_; }
+    // In which changes by hand fade, s: 0 to kLongestInHand_s. A drag is at once all the same.
+    void setTimeInHand(double seconds);
+    double timeInHand() const { return time_in_hand_s_; }
     // In rehearsal the fixtures hold what they last showed on stage.
     void setOnStage(bool on);
     bool onStage() const { return on_stage_now_; }
@@ -94,7 +100,9 @@ public:
     void waitUntilIdle();                         // for tests and pictures
     void recompute();                             // the library has other gels
     Network* network() { return network_.get(); } // null when nothing goes out
-    const Player* player() const { return player_.get(); }
+    const Player* player() const { return player_->sends() ? player_.get() : nullptr; }
+    // Looks at what is played now, for on_stage.
+    void look();
 
     // Called on a thread of its own with each new stage; set once, before anything is opened.
     std::function<void(std::shared_ptr<const play::Stage>)> on_stage;
@@ -104,9 +112,12 @@ public:
 private:
     void begin(show::State first); // another document
     void push(const std::string& name, show::State next, const std::string& merge);
-    void changed(Changes what);
+    void changed(Changes what, double fade_s = 0);
     Done stays(const char* what, const Error& error);
-    void computeLight();
+    void computeLight(double fade_s);
+    void pressControls();
+    void planWays();
+    void showStage();
     Library& library_;
     play::Mixes mixes_;
     std::unique_ptr<Guard> guard_;
@@ -116,10 +127,20 @@ private:
     show::Lineup lineup_;
     show::HandPtr looked_at_;
     play::Controls controls_;
+    double time_in_hand_s_ = 0;
     bool on_stage_now_ = true;
     std::unique_ptr<Network> network_;
     std::unique_ptr<Player> player_; // before network_ goes: it sends through it
+
+    std::mutex light_mutex_;      // of the next two
+    double fade_s_ = 0;           // of what is to be compiled next
+    play::Controls controls_now_; // as they were pressed
+    // Of the thread that compiles: the last one, and the one that it changed by hand.
+    std::shared_ptr<const play::Compiled> compiled_, changed_from_;
+    play::Ways ways_;
+    play::Rounding rounding_; // of the thread that looks
     Workers workers_;
+    Workers stage_;
     Workers light_; // last: the light waits behind nothing; its jobs use the others
 };
 

@@ -135,28 +135,32 @@ Sent sentOf(const Mixer& mixer, light::ChannelValues values) {
     return sent;
 }
 
-// All channels at home, the dimmer set, parts rounded one by one. `wanted`: the drives that the
-// parts are to have, brightness in them as far as the dimmer does not carry it.
-light::ChannelValues plainValues(const Mixer& mixer, const Drives& drives, double intensity,
-                                 Drives& wanted) {
-    const light::Mode& mode = mixer.mode();
-    auto values = light::homeValues(mode);
-    const auto dimmer = mode.dimmer();
-    wanted = dimmer ? drives : mixer.dimmed(drives, intensity);
+// All channels at home, the dimmer set, parts rounded one by one.
+light::ChannelValues plainValues(const Mixer& mixer, const WantedParts& wanted) {
+    auto values = light::homeValues(mixer.mode());
+    for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
+        const Channel& c = mixer.mode().channels[i];
+        if (c.role == light::Role::Dimmer)
+            values[i] = light::nearestValue(c, wanted.dimmer);
+        else if (c.role == light::Role::Part)
+            values[i] = light::nearestValue(c, wanted.parts[c.part]);
+    }
+    return values;
+}
+
+WantedParts wantedOf(const Mixer& mixer, const Drives& drives, double intensity, bool exactly) {
+    intensity = std::clamp(intensity, 0.0, 1.0);
+    WantedParts wanted{drives, intensity};
+    if (!mixer.mode().dimmer())
+        wanted.parts =
+            exactly ? mixer.dimmed(drives, intensity) : mixer.type().dimmed(drives, intensity);
     if (!mixer.additive()) // the level of lamps that have no channel is the dimmer's to carry
         for (std::size_t i = 0; i < drives.size(); ++i)
             if (mixer.type().lamp(i) && drives[i] > 0) {
-                intensity *= std::min(1.0, drives[i]);
+                wanted.dimmer *= std::min(1.0, drives[i]);
                 break;
             }
-    for (std::size_t i = 0; i < mode.channels.size(); ++i) {
-        const Channel& c = mode.channels[i];
-        if (c.role == light::Role::Dimmer)
-            values[i] = light::nearestValue(c, intensity);
-        else if (c.role == light::Role::Part)
-            values[i] = light::nearestValue(c, wanted[c.part]);
-    }
-    return values;
+    return wanted;
 }
 
 // Flags and engines: light does not add up, so every combination of one step is tried in full, of
@@ -202,14 +206,22 @@ void searchSettings(const Mixer& mixer, const Xyz& target, light::ChannelValues&
 
 } // namespace
 
+WantedParts wantedParts(const Mixer& mixer, const Drives& drives, double intensity) {
+    return wantedOf(mixer, drives, intensity, true);
+}
+
+WantedParts wantedAtOnce(const Mixer& mixer, const Drives& drives, double intensity) {
+    return wantedOf(mixer, drives, intensity, false);
+}
+
 Sent roundedAlone(const Mixer& mixer, const Drives& drives, double intensity) {
-    Drives wanted;
-    return sentOf(mixer, plainValues(mixer, drives, std::clamp(intensity, 0.0, 1.0), wanted));
+    return sentOf(mixer, plainValues(mixer, wantedParts(mixer, drives, intensity)));
 }
 
 Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
-    Drives wanted;
-    auto values = plainValues(mixer, drives, std::clamp(intensity, 0.0, 1.0), wanted);
+    const WantedParts all = wantedParts(mixer, drives, intensity);
+    const Drives& wanted = all.parts;
+    auto values = plainValues(mixer, all);
     const Xyz target = mixer.xyzOf(wanted);
     if (!(target.Y > 0))
         return sentOf(mixer, std::move(values));

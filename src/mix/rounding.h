@@ -14,6 +14,15 @@ struct Sent {
     colour::Xyz xyz;
 };
 
+// What parts and dimmer are to give for `drives` at `intensity`: on the dimmer where there is one,
+// else in the parts. `AtOnce`: emitters are scaled as they are, without a look at how they droop.
+struct WantedParts {
+    light::Drives parts;
+    double dimmer = 1;
+};
+WantedParts wantedParts(const Mixer& mixer, const light::Drives& drives, double intensity);
+WantedParts wantedAtOnce(const Mixer& mixer, const light::Drives& drives, double intensity);
+
 // Channel values for `drives` at `intensity` (0..1): on the dimmer where there is one, else in the
 // emitters. The values of all lit emitters are searched together for the least Δu'v' from the
 // drives' own colour, brightness free within 10 % (design: §6): all combinations of one step up and

@@ -1,18 +1,29 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/compile.h"
 
-#include "play/laid.h"
-
 #include <algorithm>
 
 namespace zelo::play {
 
 namespace {
 
+bool follows(const show::Values& values) {
+    return std::any_of(values.begin(), values.end(), [](const auto& entry) {
+        const auto one = [](const auto& source) {
+            return source && (source->palette() || source->laying());
+        };
+        return one(entry.second->intensity) || one(entry.second->colour);
+    });
+}
+
 class Compiler {
 public:
-    Compiler(const show::ShowPtr& show_ptr, const Sources& from, Mixes& mixes)
-        : show_(*show_ptr), from_(from), mixes_(mixes), gradients_(show_ptr, from, mixes) {}
+    Compiler(const show::State& state, const Sources& from, Mixes& mixes, const Compiled* before)
+        : show_(*state.show), hand_(*state.hand), from_(from), mixes_(mixes),
+          gradients_(state.show, from, mixes), before_(before) {
+        all_.state = state;
+        all_.version = from.version();
+    }
 
     Compiled run() {
         for (const auto& [id, fixture] : show_.fixtures)
@@ -20,24 +31,33 @@ public:
         program_.first.push_back(static_cast<std::uint32_t>(program_.home.size()));
         program_.lamps = all_.fixtures.size();
         program_.dark_first = show_.dark_first;
-        program_.standing = saidOf(show_.standing);
+        same_rig_ = before_ && before_->state.show->fixtures == show_.fixtures &&
+                    before_->mixers == all_.mixers && before_->version == all_.version;
+        same_palettes_ = same_rig_ && before_->state.show->palettes == show_.palettes &&
+                         before_->state.show->white_cct_k == show_.white_cct_k;
+        program_.standing = sourceOf(show_.standing);
+        askLamps();
         for (const auto& [id, list] : show_.cue_lists) {
             PlayedList played;
             played.back_s = list->back_s;
             played.release_s = list->release_s;
             for (const auto& [number, cue] : list->cues)
-                played.cues.push_back(playedCue(*cue));
+                played.cues.push_back(playedCue(*cue, list->cues.item(number)));
             program_.lists.push_back(std::move(played));
+            program_.list_ids.push_back(id.value);
             all_.lists.push_back(id);
         }
         for (const auto& [id, fader] : show_.faders) {
-            const show::Look* look = show_.lookOf(fader->look);
+            const auto& look = show_.looks.item(fader->look);
             program_.faders.push_back(
                 {fader->adds ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest,
-                 look ? saidOf(look->values) : std::vector<Said>{}});
+                 look ? made(look, look->values) : saysNothing()});
+            program_.fader_ids.push_back(id.value);
             all_.faders.push_back(id);
         }
         complete(program_);
+        keepWays();
+        all_.laid = gradients_.all();
         all_.program = std::make_shared<const Program>(std::move(program_));
         return std::move(all_);
     }
@@ -46,6 +66,7 @@ private:
     void addLamp(const show::Fixture& fixture) {
         lamp_of_.emplace(fixture.id, static_cast<std::uint32_t>(all_.fixtures.size()));
         all_.fixtures.push_back(fixture.id);
+        program_.lamp_ids.push_back(fixture.id.value);
         all_.mixers.push_back(mixes_.mixerOf(from_, fixture));
         program_.first.push_back(static_cast<std::uint32_t>(program_.home.size()));
         program_.exempt.push_back(fixture.exempt);
@@ -55,7 +76,88 @@ private:
         program_.home.insert(program_.home.end(), home.begin(), home.end());
     }
 
-    PlayedCue playedCue(const show::Cue& cue) {
+    // What standing light and hand ask for together; and what of it the hand says.
+    void askLamps() {
+        auto hand = std::make_shared<Source>();
+        for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp) {
+            const show::FixtureId id = all_.fixtures[lamp];
+            const show::Value* in_hand = hand_.find(id);
+            AskedLamp one = ask(show::valueOf(show_, hand_, id), lamp);
+            one.in_hand = in_hand != nullptr;
+            if (in_hand && all_.mixers[lamp])
+                addTo(*hand, lamp,
+                      in_hand->intensity ? one.told.intensity : std::optional<double>(),
+                      in_hand->colour || !in_hand->parts.empty() ? &one : nullptr);
+            all_.asked.push_back(std::move(one));
+        }
+        program_.hand = std::move(hand);
+    }
+
+    // The mix of its colour, parts set by hand over it; parts alone stand over home.
+    AskedLamp ask(const show::Value& value, std::uint32_t lamp) {
+        AskedLamp one;
+        const show::FixtureId id = all_.fixtures[lamp];
+        const auto& mixer = all_.mixers[lamp];
+        one.told = gradients_.shown(value, id);
+        if (!mixer)
+            return one;
+        const show::Fixture& fixture = *show_.fixture(id);
+        if (const LaidLamp* laid = gradients_.lamp(value.colour, id); laid && laid->colour) {
+            one.colour = laid->colour;
+            one.dim = laid->dim;
+        } else if (one.told.colour) {
+            one.colour =
+                mixes_.mixed(from_, mixer, *one.told.colour,
+                             fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
+        }
+        if (one.colour)
+            one.drives = one.colour->mix.drives;
+        for (const auto& [name, level] : one.told.parts)
+            if (const auto part = mixer->type().partNamed(name)) {
+                if (!one.drives)
+                    one.drives = homeDrives(*mixer, fixture);
+                (*one.drives)[*part] = level;
+                one.by_hand = true;
+            }
+        return one;
+    }
+
+    static void addTo(Source& source, std::uint32_t lamp, std::optional<double> intensity,
+                      const AskedLamp* colour) {
+        if (colour && colour->drives) {
+            const auto drives =
+                colour->dim < 1 ? colour->drives->scaled(colour->dim) : *colour->drives;
+            source.add(lamp, intensity, {drives.begin(), drives.size()});
+        } else if (intensity) {
+            source.add(lamp, intensity, {});
+        }
+    }
+
+    SourcePtr sourceOf(const show::Values& values) {
+        auto source = std::make_shared<Source>();
+        for (const auto& [id, value] : values) {
+            const auto lamp = lamp_of_.find(id);
+            if (lamp == lamp_of_.end() || !all_.mixers[lamp->second])
+                continue;
+            const AskedLamp one = ask(*value, lamp->second);
+            addTo(*source, lamp->second, one.told.intensity, &one);
+        }
+        return source;
+    }
+
+    // Of a cue or look: the one before it where nothing that it depends on has changed.
+    SourcePtr made(const std::shared_ptr<const void>& of, const show::Values& values) {
+        Compiled::Made one;
+        if (same_rig_)
+            if (const auto known = before_->made.find(of);
+                known != before_->made.end() && (same_palettes_ || !known->second.follows))
+                one = known->second;
+        if (!one.source)
+            one = {sourceOf(values), follows(values)};
+        return all_.made.insert_or_assign(of, one).first->second.source;
+    }
+
+    PlayedCue playedCue(const show::Cue& cue, const std::shared_ptr<const show::Cue>& item) {
         PlayedCue played;
         played.number = cue.number.value();
         played.up_s = cue.up_s;
@@ -68,68 +170,43 @@ private:
                         : cue.follow == show::FollowWhen::WhenDone ? PlayedCue::Follow::WhenDone
                                                                    : PlayedCue::Follow::None;
         played.follow_s = cue.follow_s;
-        played.says = saidOf(cue.values);
+        played.changes = made(item, cue.values);
         return played;
     }
 
-    std::vector<Said> saidOf(const show::Values& values) {
-        std::vector<Said> all;
-        for (const auto& [id, value] : values) {
-            const auto lamp = lamp_of_.find(id);
-            if (lamp == lamp_of_.end() || !all_.mixers[lamp->second])
+    // Ways that are known: where they do not lead there any more the engine does not take them.
+    void keepWays() {
+        if (!same_rig_)
+            return;
+        const Program& was = *before_->program;
+        program_.change_ways = was.change_ways;
+        for (std::size_t l = 0; l < program_.lists.size(); ++l) {
+            const auto old = std::find(before_->lists.begin(), before_->lists.end(), all_.lists[l]);
+            if (old == before_->lists.end())
                 continue;
-            Said said;
-            said.lamp = lamp->second;
-            const show::Shown shown = gradients_.shown(*value, id);
-            said.intensity = shown.intensity;
-            if (const auto drives = drivesOf(*value, shown, id, all_.mixers[lamp->second]))
-                said.colour = placeOf(*drives);
-            if (said.intensity || said.colour)
-                all.push_back(said);
-        }
-        return all;
-    }
-
-    // The mix of its colour, parts set by hand over it; parts alone stand over home.
-    std::optional<light::Drives> drivesOf(const show::Value& value, const show::Shown& shown,
-                                          show::FixtureId id,
-                                          const std::shared_ptr<const mix::Mixer>& mixer) {
-        const show::Fixture& fixture = *show_.fixture(id);
-        std::optional<light::Drives> drives;
-        if (const LaidLamp* lamp = gradients_.lamp(value.colour, id); lamp && lamp->colour)
-            drives = lamp->colour->mix.drives;
-        else if (shown.colour)
-            drives = mixes_
-                         .mixed(from_, mixer, *shown.colour,
-                                fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0})
-                         ->mix.drives;
-        for (const auto& [name, level] : shown.parts)
-            if (const auto part = mixer->type().partNamed(name)) {
-                if (!drives)
-                    drives = homeDrives(*mixer, fixture);
-                (*drives)[*part] = level;
+            const auto& cues =
+                was.lists[static_cast<std::size_t>(old - before_->lists.begin())].cues;
+            auto same = cues.begin();
+            for (PlayedCue& cue : program_.lists[l].cues) {
+                while (same != cues.end() && same->number < cue.number)
+                    ++same;
+                if (same != cues.end() && same->number == cue.number &&
+                    same->changes == cue.changes)
+                    cue.ways = same->ways;
             }
-        return drives;
-    }
-
-    // Equal rows stand once.
-    std::uint32_t placeOf(const light::Drives& drives) {
-        std::vector<double> row(drives.begin(), drives.end());
-        const auto [known, fresh] =
-            rows_.try_emplace(row, static_cast<std::uint32_t>(program_.drives.size()));
-        if (fresh)
-            program_.drives.insert(program_.drives.end(), row.begin(), row.end());
-        return known->second;
+        }
     }
 
     const show::Show& show_;
+    const show::Values& hand_;
     const Sources& from_;
     Mixes& mixes_;
     Gradients gradients_;
+    const Compiled* before_;
+    bool same_rig_ = false, same_palettes_ = false;
     Program program_;
     Compiled all_;
     std::map<show::FixtureId, std::uint32_t> lamp_of_;
-    std::map<std::vector<double>, std::uint32_t> rows_;
 };
 
 } // namespace
@@ -141,8 +218,9 @@ std::optional<std::uint32_t> Compiled::lampOf(show::FixtureId id) const {
                : std::nullopt;
 }
 
-Compiled compiled(const show::ShowPtr& show, const Sources& from, Mixes& mixes) {
-    return Compiler(show, from, mixes).run();
+Compiled compiled(const show::State& state, const Sources& from, Mixes& mixes,
+                  const Compiled* before) {
+    return Compiler(state, from, mixes, before).run();
 }
 
 } // namespace zelo::play

@@ -2,27 +2,59 @@
 // A show made ready to be played.
 #pragma once
 
-#include "play/mixes.h"
+#include "play/laid.h"
 #include "play/program.h"
+#include "show/show.h"
 
 #include <map>
 #include <memory>
 
 namespace zelo::play {
 
-// A program, and whose everything in it is.
+// What standing light and hand ask of a lamp, and how it is made.
+struct AskedLamp {
+    show::Shown told;                          // palettes followed, gradients laid out
+    std::shared_ptr<const MixedColour> colour; // null when no colour is asked for
+    std::optional<light::Drives> drives;       // of that colour, or set by hand; nothing: home
+    double dim = 1;                            // what a way through dark leaves of it
+    bool by_hand = false;                      // some drives are set by hand, not mixed
+    bool in_hand = false;
+};
+
+// A program, whose everything in it is, and what it came from.
 struct Compiled {
     std::shared_ptr<const Program> program;
     std::vector<show::FixtureId> fixtures;                 // by lamp
     std::vector<std::shared_ptr<const mix::Mixer>> mixers; // by lamp; null: no such type
+    std::vector<AskedLamp> asked;                          // by lamp
     std::vector<show::CueListId> lists;                    // by list
     std::vector<show::FaderId> faders;                     // by fader
+    show::State state;
+    // The gradients that lamps show, laid out.
+    std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid = {};
 
     std::optional<std::uint32_t> lampOf(show::FixtureId id) const;
+
+    // Of what cues and looks say, what does not depend on anything else is taken over to the next.
+    struct Made {
+        SourcePtr source;
+        bool follows = false; // palettes, alone or in gradients
+    };
+    std::map<std::shared_ptr<const void>, Made> made = {}; // by cue or look
+    std::uint64_t version = 0;                             // of the sources
 };
 
-// A pure function of the show and what its colours and types come from; `mixes` only remembers.
-// Palettes are followed and gradients laid out. Of a lamp whose type is not there nothing is said.
-Compiled compiled(const show::ShowPtr& show, const Sources& from, Mixes& mixes);
+// A pure function of the show, the hand, and what its colours and types come from; `mixes` and the
+// one before only save work. Palettes are followed and gradients laid out. Of a lamp whose type is
+// not there nothing is said. Ways are those of the one before, where they still lead there.
+Compiled compiled(const show::State& state, const Sources& from, Mixes& mixes,
+                  const Compiled* before = nullptr);
+
+// The same with ways planned that are missing: first of what standing light and hand change from
+// `before` (null: none), then of the cues in their order, until `enough` says so. The same one when
+// there was none to plan.
+std::shared_ptr<const Compiled> withWays(const std::shared_ptr<const Compiled>& compiled,
+                                         const Compiled* before, Ways& ways,
+                                         const std::function<bool()>& enough = {});
 
 } // namespace zelo::play

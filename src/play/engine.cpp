@@ -8,7 +8,8 @@ namespace zelo::play {
 
 namespace {
 constexpr double kDark = 1e-12; // an intensity of nothing
-}
+constexpr double kEase = 0.25;  // share of a fade in which it comes onto a way that is new
+} // namespace
 
 double Engine::Fade::share(double t_s) const {
     if (t_s >= end_s)
@@ -23,13 +24,24 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
     level_.assign(p.faders.size(), 0);
     raised_.assign(p.faders.size(), 0);
     trim_.assign(n, -1);
+    std::copy(p.trims.begin(), p.trims.end(), trim_.begin());
     hand_intensity_.assign(n, -1);
     hand_has_colour_.assign(n, 0);
     hand_drives_.assign(all, 0);
+    for (const Said& said : p.hand->says()) {
+        hand_intensity_[said.lamp] = said.intensity.value_or(-1);
+        hand_has_colour_[said.lamp] = said.colour != nullptr;
+        if (said.colour)
+            std::copy_n(said.colour, p.parts(said.lamp), hand_drives_.begin() + p.first[said.lamp]);
+    }
     solo_.assign(n, 0);
+    changes_.resize(n);
+    change_from_.assign(all, 0);
+    lamp_before_.assign(n, UINT32_MAX);
+    list_before_.assign(p.lists.size(), UINT32_MAX);
     standing_at_.assign(n, UINT32_MAX);
-    for (std::size_t i = 0; i < p.standing.size(); ++i)
-        standing_at_[p.standing[i].lamp] = static_cast<std::uint32_t>(i);
+    for (std::size_t i = 0; i < p.standing->says().size(); ++i)
+        standing_at_[p.standing->says()[i].lamp] = static_cast<std::uint32_t>(i);
     std::vector<std::vector<In>> in_lists(n), in_faders(n);
     for (std::size_t l = 0; l < p.lists.size(); ++l) {
         List list;
@@ -39,6 +51,7 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
         list.stamp.assign(lamps.size(), 0);
         list.intensity_cue.assign(lamps.size(), -1);
         list.colour_cue.assign(lamps.size(), -1);
+        list.ways.resize(lamps.size());
         std::uint32_t at = 0;
         for (std::size_t i = 0; i < lamps.size(); ++i) {
             list.first.push_back(at);
@@ -51,8 +64,8 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
         lists_.push_back(std::move(list));
     }
     for (std::size_t f = 0; f < p.faders.size(); ++f)
-        for (std::size_t i = 0; i < p.faders[f].says.size(); ++i)
-            in_faders[p.faders[f].says[i].lamp].push_back(
+        for (std::size_t i = 0; i < p.faders[f].says->says().size(); ++i)
+            in_faders[p.faders[f].says->says()[i].lamp].push_back(
                 {static_cast<std::uint32_t>(f), static_cast<std::uint32_t>(i)});
     const auto flat = [](const std::vector<std::vector<In>>& by_lamp,
                          std::vector<std::uint32_t>& from, std::vector<In>& flat_in) {
@@ -67,8 +80,8 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
 }
 
 Shown Engine::rows() const {
-    return {std::vector<double>(program_->lamps, 0),
-            std::vector<double>(program_->first.back(), 0)};
+    const std::vector<double> by_lamp(program_->lamps, 0);
+    return {by_lamp, std::vector<double>(program_->first.back(), 0), by_lamp};
 }
 
 std::optional<std::size_t> Engine::cueOf(std::size_t list) const {
@@ -80,7 +93,7 @@ std::optional<std::size_t> Engine::cueOf(std::size_t list) const {
 
 const Said* Engine::standingOf(std::uint32_t lamp) const {
     const std::uint32_t at = standing_at_[lamp];
-    return at == UINT32_MAX ? nullptr : &program_->standing[at];
+    return at == UINT32_MAX ? nullptr : &program_->standing->says()[at];
 }
 
 double Engine::valueOf(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,
@@ -112,7 +125,7 @@ Engine::Light Engine::intensityOf(std::uint32_t lamp, const Without* without) co
     bool adds = false;
     for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
         const In& in = in_faders_[k];
-        const Said& said = p.faders[in.source].says[in.place];
+        const Said& said = p.faders[in.source].says->says()[in.place];
         const double level = level_[in.source];
         if (!(level > 0))
             continue;
@@ -134,17 +147,32 @@ Engine::Light Engine::intensityOf(std::uint32_t lamp, const Without* without) co
 void Engine::colourIn(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,
                       const Without* without, double* to) const {
     const Fade& f = l.colour[place];
-    const double x = f.share(l.time_s);
     const std::size_t parts = program_->parts(lamp);
-    const double* from = l.from.data() + l.first[place];
     if (f.state == Fade::State::Away) {
         const Without below{list, without};
         colourOf(lamp, &below, to);
     } else {
         std::copy_n(l.to.data() + l.first[place], parts, to);
     }
+    along(f, l.time_s, l.ways[place], l.from.data() + l.first[place], parts, to);
+}
+
+// From where it began to where `to` is, which is there: straight, or on a way.
+void Engine::along(const Fade& fade, double t_s, const OnWay& on, const double* from,
+                   std::size_t parts, double* to) const {
+    const double x = fade.share(t_s);
+    if (x >= 1)
+        return;
     for (std::size_t e = 0; e < parts; ++e)
-        to[e] = x >= 1 ? to[e] : from[e] + x * (to[e] - from[e]);
+        to[e] = from[e] + x * (to[e] - from[e]);
+    if (!on.way)
+        return;
+    const double easing = std::min(kEase, 1 - on.since); // a share of the time
+    const double part = on.since < 0 ? 1 : std::clamp((x - on.since) / easing, 0.0, 1.0);
+    std::array<double, light::kMostParts> planned;
+    on.way->at(x, planned.data());
+    for (std::size_t e = 0; e < parts; ++e)
+        to[e] += part * (planned[e] - to[e]);
 }
 
 Engine::Latest Engine::latestColour(std::uint32_t lamp, const Without* without) const {
@@ -164,7 +192,7 @@ Engine::Latest Engine::latestColour(std::uint32_t lamp, const Without* without) 
     In adds{};
     for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
         const In& in = in_faders_[k];
-        const Said& said = p.faders[in.source].says[in.place];
+        const Said& said = p.faders[in.source].says->says()[in.place];
         if (!(level_[in.source] > 0))
             continue;
         if (p.faders[in.source].mode == PlayedFader::Mode::Adds) {
@@ -209,8 +237,7 @@ void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) co
     case From::Layer::List:
         return colourIn(lists_[which.source], which.source, which.place, lamp, without, to);
     case From::Layer::Fader: {
-        const auto drives = p.colour(lamp, *p.faders[which.source].says[which.place].colour);
-        std::copy(drives.begin(), drives.end(), to);
+        std::copy_n(p.faders[which.source].says->says()[which.place].colour, parts, to);
         return;
     }
     case From::Layer::Adding: {
@@ -218,12 +245,11 @@ void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) co
         double weight = 0;
         for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
             const In& in = in_faders_[k];
-            const Said& said = p.faders[in.source].says[in.place];
+            const Said& said = p.faders[in.source].says->says()[in.place];
             if (p.faders[in.source].mode != PlayedFader::Mode::Adds)
                 continue;
             const double w = level_[in.source] * said.intensity.value_or(1);
-            const double* drives =
-                said.colour ? p.drives.data() + *said.colour : p.home.data() + p.first[lamp];
+            const double* drives = said.colour ? said.colour : p.home.data() + p.first[lamp];
             for (std::size_t e = 0; e < parts; ++e)
                 to[e] += w * drives[e];
             weight += w;
@@ -240,50 +266,75 @@ void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) co
         break;
     }
     const Said* said = standingOf(lamp);
-    const double* below =
-        said && said->colour ? p.drives.data() + *said->colour : p.home.data() + p.first[lamp];
+    const double* below = said && said->colour ? said->colour : p.home.data() + p.first[lamp];
     std::copy_n(below, parts, to);
+}
+
+double Engine::layersIntensity(std::uint32_t lamp) const {
+    if (hand_intensity_[lamp] >= 0)
+        return hand_intensity_[lamp];
+    const double shown = shownIntensity(lamp);
+    return trim_[lamp] >= 0 ? std::min(1.0, shown * trim_[lamp]) : shown;
+}
+
+void Engine::layersColour(std::uint32_t lamp, double* to) const {
+    if (hand_has_colour_[lamp])
+        std::copy_n(hand_drives_.data() + program_->first[lamp], program_->parts(lamp), to);
+    else
+        colourOf(lamp, nullptr, to);
+}
+
+double Engine::changedIntensity(std::uint32_t lamp) const {
+    const double there = layersIntensity(lamp);
+    const Fade& f = changes_[lamp].intensity;
+    return f.runs(now_s_) ? f.from + f.share(now_s_) * (there - f.from) : there;
+}
+
+void Engine::changedColour(std::uint32_t lamp, double* to) const {
+    layersColour(lamp, to);
+    const Change& c = changes_[lamp];
+    if (c.colour.runs(now_s_))
+        along(c.colour, now_s_, c.way, change_from_.data() + program_->first[lamp],
+              program_->parts(lamp), to);
 }
 
 void Engine::frame(double t_s, Shown& to) {
     advance(t_s);
     const Program& p = *program_;
     for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
-        double intensity = shownIntensity(lamp);
-        if (trim_[lamp] >= 0)
-            intensity = std::min(1.0, intensity * trim_[lamp]);
-        if (hand_intensity_[lamp] >= 0)
-            intensity = hand_intensity_[lamp];
+        double intensity = to.own[lamp] = changedIntensity(lamp);
         if (!p.exempt[lamp]) {
             if (any_solo_ && !solo_[lamp])
                 intensity = 0;
             intensity *= dark_ ? 0 : master_;
         }
         to.intensity[lamp] = intensity;
-        double* drives = to.drives.data() + p.first[lamp];
-        if (hand_has_colour_[lamp])
-            std::copy_n(hand_drives_.data() + p.first[lamp], p.parts(lamp), drives);
-        else
-            colourOf(lamp, nullptr, drives);
+        changedColour(lamp, to.drives.data() + p.first[lamp]);
     }
 }
 
-namespace {
-
-// The cue up to this one that says it last.
-template <class T>
-int saidBy(const PlayedList& list, int cue, std::uint32_t lamp, std::optional<T> Said::*what) {
-    for (int i = cue; i >= 0; --i) {
-        const auto& says = list.cues[static_cast<std::size_t>(i)].says;
-        const auto it = std::lower_bound(says.begin(), says.end(), lamp,
-                                         [](const Said& s, std::uint32_t l) { return s.lamp < l; });
-        if (it != says.end() && it->lamp == lamp && (*it).*what)
-            return i;
+bool Engine::moves(std::uint32_t lamp) const {
+    const Change& c = changes_[lamp];
+    if (c.intensity.runs(now_s_) || c.colour.runs(now_s_))
+        return true;
+    for (std::uint32_t k = in_lists_from_[lamp]; k < in_lists_from_[lamp + 1]; ++k) {
+        const List& l = lists_[in_lists_[k].source];
+        const std::uint32_t place = in_lists_[k].place;
+        if (!l.held && (l.intensity[place].runs(l.time_s) || l.colour[place].runs(l.time_s)))
+            return true;
     }
-    return cue;
+    return false;
 }
 
-} // namespace
+bool Engine::runs() const {
+    for (std::size_t i = 0; i < lists_.size(); ++i)
+        if (!lists_[i].held && followAt(lists_[i], program_->lists[i]) != HUGE_VAL)
+            return true;
+    for (std::uint32_t lamp = 0; lamp < program_->lamps; ++lamp)
+        if (moves(lamp))
+            return true;
+    return false;
+}
 
 Engine::From Engine::intensityFrom(std::uint32_t lamp) const {
     using Layer = From::Layer;
@@ -314,7 +365,7 @@ Engine::From Engine::intensityFrom(std::uint32_t lamp) const {
     std::size_t adds = 0;
     for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
         const In& in = in_faders_[k];
-        const Said& look = p.faders[in.source].says[in.place];
+        const Said& look = p.faders[in.source].says->says()[in.place];
         const double level = level_[in.source];
         if (!(level > 0))
             continue;
@@ -409,6 +460,29 @@ void Engine::startIntensity(List& l, std::size_t place, double to, double begin_
     f.end_s = begin_s + time_s;
 }
 
+namespace {
+
+// Of what is said by lamp, walked along: SIZE_MAX where there is nothing of this lamp.
+template <class All>
+std::size_t placeOf(const All& all, std::uint32_t lamp, std::size_t& next) {
+    while (next < all.size() && all[next].lamp < lamp)
+        ++next;
+    return next < all.size() && all[next].lamp == lamp ? next : SIZE_MAX;
+}
+
+} // namespace
+
+// Takes a way that leads from here to there. The same one as before goes on as it was; another is
+// eased onto from this share of the time on (below 0: it is on it from the start).
+void Engine::meet(OnWay& on, const Planned* way, const OnWay& before, double share,
+                  const double* from, const double* to) {
+    on = {};
+    if (!way || !way->leads(from, to))
+        return;
+    on.way = way;
+    on.since = before.way ? before.since : share;
+}
+
 // What the cue says, or (whole) all that it stands for; the rest of the list goes back to what is
 // below, in the same times.
 void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool backwards) {
@@ -421,16 +495,16 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
     const double up_delay = backwards ? 0 : cue.up_delay_s;
     const double down_delay = backwards ? 0 : cue.down_delay_s;
     const std::uint64_t stamp = ++events_;
-    const auto& says = whole ? cue.stands_for : cue.says;
-    auto next_said = says.begin();
+    std::size_t next_change = 0, next_stands = 0; // of what it says, of what it stands for
     l.started_s = l.time_s;
     l.follows = !backwards;
     for (std::size_t place = 0; place < played.lamps.size(); ++place) {
         const std::uint32_t lamp = played.lamps[place];
-        while (next_said != says.end() && next_said->lamp < lamp)
-            ++next_said;
-        const Said* said =
-            next_said != says.end() && next_said->lamp == lamp ? &*next_said : nullptr;
+        const std::size_t change = placeOf(cue.changes->says(), lamp, next_change);
+        const std::size_t stands = placeOf(cue.stands_for, lamp, next_stands);
+        const Said* changed = change < SIZE_MAX ? &cue.changes->says()[change] : nullptr;
+        const Stands* all = stands < SIZE_MAX ? &cue.stands_for[stands] : nullptr;
+        const Said* said = whole ? all : changed;
         if (!said && !whole)
             continue;
         Fade& intensity = l.intensity[place];
@@ -461,7 +535,7 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
             if (lets_intensity)
                 intensity.state = Fade::State::Away;
             else
-                l.intensity_cue[place] = saidBy(played, l.cue, lamp, &Said::intensity);
+                l.intensity_cue[place] = all->intensity_cue;
             arrives = intensity.end_s;
         }
         if (!says_colour && !lets_colour)
@@ -474,10 +548,16 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
         colour.end_s = colour.begin_s + (own ? cue.colour_s.value_or(lamps_time) : lamps_time);
         colour.state = says_colour ? Fade::State::To : Fade::State::Away;
         if (says_colour) {
-            const auto drives = p.colour(lamp, *said->colour);
-            std::copy(drives.begin(), drives.end(), l.to.begin() + l.first[place]);
+            double* to_drives = l.to.data() + l.first[place];
+            std::copy_n(said->colour, p.parts(lamp), to_drives);
             l.stamp[place] = stamp;
-            l.colour_cue[place] = saidBy(played, l.cue, lamp, &Said::colour);
+            l.colour_cue[place] = all->colour_cue;
+            const Planned* way = changed && changed->colour && change < cue.ways.size()
+                                     ? cue.ways[change].get()
+                                     : nullptr;
+            meet(l.ways[place], way, {}, -1, l.from.data() + l.first[place], to_drives);
+        } else {
+            l.ways[place] = {};
         }
         if (!p.dark_first)
             continue;
@@ -536,6 +616,7 @@ void Engine::release(std::size_t list) {
             keep(l, place, lamp,
                  [&](double* now) { colourIn(l, list, place, lamp, nullptr, now); });
             colour.state = Fade::State::Away;
+            l.ways[place] = {};
             colour.begin_s = l.time_s;
             colour.end_s = l.time_s + played.release_s;
             if (program_->dark_first && is_dark)
@@ -559,7 +640,8 @@ void Engine::apply(const Command& c, double t_s) {
     const std::size_t most = of_list                 ? lists_.size()
                              : c.what == What::Fader ? level_.size()
                                                      : program_->lamps;
-    const bool of_all = c.what == What::PutDown || c.what == What::SoloOff ||
+    const bool of_all = c.what == What::PutDown || c.what == What::LetGoTrims ||
+                        c.what == What::SoloOff || c.what == What::SoloCalled ||
                         c.what == What::Master || c.what == What::Dark;
     if ((!of_all && c.which >= most) || std::isnan(c.value))
         return;
@@ -596,6 +678,9 @@ void Engine::apply(const Command& c, double t_s) {
         std::copy_n(c.drives.begin(), std::min(c.drives.size(), program_->parts(c.which)),
                     hand_drives_.begin() + program_->first[c.which]);
         return;
+    case What::LetGoTrims:
+        std::fill(trim_.begin(), trim_.end(), -1.0);
+        return;
     case What::PutDown:
         std::fill(hand_intensity_.begin(), hand_intensity_.end(), -1.0);
         std::fill(hand_has_colour_.begin(), hand_has_colour_.end(), 0);
@@ -604,6 +689,15 @@ void Engine::apply(const Command& c, double t_s) {
         solo_[c.which] = 1;
         any_solo_ = true;
         return;
+    case What::SoloCalled: {
+        const auto& ids = program_->lamp_ids;
+        const auto it = std::lower_bound(ids.begin(), ids.end(), static_cast<int>(c.which));
+        if (it == ids.end() || *it != static_cast<int>(c.which))
+            return;
+        solo_[static_cast<std::size_t>(it - ids.begin())] = 1;
+        any_solo_ = true;
+        return;
+    }
     case What::SoloOff:
         std::fill(solo_.begin(), solo_.end(), 0);
         any_solo_ = false;

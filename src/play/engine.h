@@ -27,7 +27,9 @@ struct Command {
         HandIntensity,
         HandColour, // drives
         PutDown,    // all of the hand
+        LetGoTrims, // all of them
         Solo,       // of a lamp: it too; SoloOff: none
+        SoloCalled, // of the lamp of this id
         SoloOff,
         Master, // 0..1
         Dark    // on: 1, off: 0
@@ -42,12 +44,20 @@ struct Command {
 struct Shown {
     std::vector<double> intensity; // by lamp
     std::vector<double> drives;    // as Program::home
+    std::vector<double> own;       // intensities before solo, master and Dark
 };
 
 class Engine {
 public:
     // Everything at rest, at time 0. Allocates all it will need.
     explicit Engine(std::shared_ptr<const Program> program);
+
+    // Goes on where the engine before it is at t, with this program: what lists, faders, solo and
+    // master have come to; standing light, hand and trims are the program's. Lamps, lists and
+    // faders are the same when they are called the same. A lamp that would show something else now
+    // fades there in this time, on a planned way where the program has one: at once with 0. What
+    // fades goes on, and eases onto a way that was not known before. Nothing is allocated or freed.
+    void takeOver(Engine& before, double t_s, double fade_s);
 
     // At t or later than any time before; what would follow by itself until then comes first. A
     // command that names what is not there does nothing.
@@ -76,6 +86,9 @@ public:
     From intensityFrom(std::uint32_t lamp) const;
     From colourFrom(std::uint32_t lamp) const;
 
+    // Whether it changes by itself: a fade runs or waits, or a cue follows. And one lamp now.
+    bool runs() const;
+    bool moves(std::uint32_t lamp) const;
     std::optional<std::size_t> cueOf(std::size_t list) const; // it stands in; nothing: none
     const Program& program() const { return *program_; }
 
@@ -86,6 +99,17 @@ private:
         double from = 0, to = 0; // intensity alone
         double begin_s = 0, end_s = 0;
         double share(double t_s) const;
+        bool runs(double t_s) const { return state != State::None && t_s < end_s; }
+    };
+    // A planned way that a colour fade is on, since this share of its time; before that straight.
+    struct OnWay {
+        const Planned* way = nullptr;
+        double since = 0; // below 0: from the start
+    };
+    // Of a lamp that is to show something else than before, over all but solo, master and Dark.
+    struct Change {
+        Fade intensity, colour;
+        OnWay way;
     };
     struct List {
         double time_s = 0; // its own
@@ -99,6 +123,7 @@ private:
         std::vector<std::uint32_t> first;           // of each of its lamps in those
         std::vector<std::uint64_t> stamp;           // when a cue last said the colour
         std::vector<int> intensity_cue, colour_cue; // which one said it
+        std::vector<OnWay> ways;
     };
     struct In { // where a lamp stands in a list, or in a fader
         std::uint32_t source, place;
@@ -144,6 +169,18 @@ private:
                   const Without* without, double* to) const;
     double shownIntensity(std::uint32_t lamp) const { return intensityOf(lamp, nullptr).intensity; }
     const Said* standingOf(std::uint32_t lamp) const;
+    double layersIntensity(std::uint32_t lamp) const; // trims and hand in it
+    void layersColour(std::uint32_t lamp, double* to) const;
+    double changedIntensity(std::uint32_t lamp) const; // and what it fades from by itself
+    void changedColour(std::uint32_t lamp, double* to) const;
+    void along(const Fade& fade, double t_s, const OnWay& way, const double* from,
+               std::size_t parts, double* to) const;
+
+    void takeList(std::size_t list, const Engine& before, std::size_t old);
+    void settle(std::size_t list, const Engine& before, std::size_t old);
+    void change(std::uint32_t lamp, const Engine& before, std::uint32_t old, double fade_s);
+    static void meet(OnWay& on, const Planned* way, const OnWay& before, double share,
+                     const double* from, const double* to);
 
     std::shared_ptr<const Program> program_;
     double now_s_ = 0;
@@ -157,6 +194,9 @@ private:
     std::vector<double> hand_intensity_;
     std::vector<char> hand_has_colour_;
     std::vector<double> hand_drives_;
+    std::vector<Change> changes_;                          // by lamp
+    std::vector<double> change_from_;                      // a row of drives
+    std::vector<std::uint32_t> lamp_before_, list_before_; // while another one is taken over
     std::vector<char> solo_;
     bool any_solo_ = false;
     double master_ = 1;

@@ -71,21 +71,46 @@ Sentence source(const show::Show& show, bool by_hand, show::PaletteId palette, b
     return by_hand ? say(ZELO_TEXT("core", "held in hand")) : say(ZELO_TEXT("core", "in the look"));
 }
 
-CheckLink intensityLink(const show::Show& show, const show::Values& hand, const show::Shown& value,
-                        show::FixtureId id) {
-    const show::Value* held = hand.find(id);
-    const bool by_hand = held && held->intensity;
-    if (!value.intensity)
-        return {State::Stops, intensityName(), say(ZELO_TEXT("core", "not set"))};
-    return {*value.intensity > 0 ? State::Good : State::Stops, intensityName(),
-            say(ZELO_TEXT("core", "{:.0f} %, {}"), 100 * std::max(0.0, *value.intensity),
-                source(show, by_hand, value.intensity_from, value.intensity_laid))};
+// Where a value comes from that neither standing light nor hand says; nothing for those two.
+std::optional<Sentence> played(const show::Show& show, const Engine::From& from) {
+    using Layer = Engine::From::Layer;
+    if (from.layer == Layer::Fader || from.layer == Layer::Adding) {
+        const std::string& name = show.faders.entry(from.which).second->name;
+        return from.layer == Layer::Fader
+                   ? say(ZELO_TEXT("core", "fader '{}'"), name)
+                   : say(ZELO_TEXT("core", "faders that add up, '{}' came last"), name);
+    }
+    if (from.layer != Layer::List)
+        return std::nullopt;
+    const show::CueList& list = *show.cue_lists.entry(from.which).second;
+    if (from.released || !from.cue)
+        return say(ZELO_TEXT("core", "cue list '{}', which is let go"), list.name);
+    return say(ZELO_TEXT("core", "cue {} of '{}'"),
+               show::toText(list.cues.entry(*from.cue).second->number), list.name);
 }
 
-CheckLink colourLink(const show::Show& show, const show::Values& hand, const show::Shown& value,
-                     const StageLamp& lamp) {
-    const show::Value* held = hand.find(lamp.id);
+CheckLink intensityLink(const Stage& stage, const show::Shown& value, const StageLamp& lamp) {
+    const show::Value* held = stage.state.hand->find(lamp.id);
+    const bool by_hand = held && held->intensity;
+    const auto by_play = played(stage.show(), lamp.intensity_from);
+    if (!value.intensity && !by_play)
+        return {State::Stops, intensityName(), say(ZELO_TEXT("core", "not set"))};
+    const Sentence who =
+        by_play ? *by_play
+                : source(stage.show(), by_hand, value.intensity_from, value.intensity_laid);
+    if (lamp.moving)
+        return {State::Good, intensityName(),
+                say(ZELO_TEXT("core", "on its way, {:.0f} % now, {}"), 100 * lamp.intensity, who)};
+    const double shown = by_play ? lamp.intensity : *value.intensity;
+    return {shown > 0 ? State::Good : State::Stops, intensityName(),
+            say(ZELO_TEXT("core", "{:.0f} %, {}"), 100 * std::max(0.0, shown), who)};
+}
+
+CheckLink colourLink(const Stage& stage, const show::Shown& value, const StageLamp& lamp) {
+    const show::Value* held = stage.state.hand->find(lamp.id);
     const bool by_hand = held && held->colour;
+    if (const auto by_play = played(stage.show(), lamp.colour_from))
+        return {State::Good, colourName(), *by_play};
     if (lamp.by_hand) {
         std::string names;
         for (const auto& [part, level] : value.parts)
@@ -101,7 +126,7 @@ CheckLink colourLink(const show::Show& show, const show::Values& hand, const sho
                 say(ZELO_TEXT("core", "none asked for: it rests at home"))};
     const Sentence said =
         say(ZELO_TEXT("core", "{}, {}"), light::inWords(lamp.colour->wanted.asked),
-            source(show, by_hand, value.colour_from, value.colour_laid));
+            source(stage.show(), by_hand, value.colour_from, value.colour_laid));
     if (!lamp.colour->trouble.empty())
         return {State::Mind, colourName(),
                 say(ZELO_TEXT("core", "{}; {}"), said, lamp.colour->trouble)};
@@ -109,6 +134,8 @@ CheckLink colourLink(const show::Show& show, const show::Values& hand, const sho
         return {State::Mind, colourName(),
                 say(ZELO_TEXT("core", "{}; out of its reach, {:.3f} off"), said,
                     lamp.colour->mix.miss_uv)};
+    if (lamp.moving)
+        return {State::Good, colourName(), say(ZELO_TEXT("core", "on its way to {}"), said)};
     return {State::Good, colourName(), said};
 }
 
@@ -155,6 +182,31 @@ CheckLink outputLink(const show::Show& show, const show::Fixture& f, const Outpu
     return {State::Good, outputName(), way};
 }
 
+// Solo, master and Dark.
+std::vector<CheckLink> controlLinks(const Stage& stage, const show::Fixture& f) {
+    const Sentence master = say(ZELO_TEXT("core", "Master"));
+    const auto& controls = stage.controls;
+    if (f.exempt)
+        return {{State::Good, master,
+                 say(ZELO_TEXT("core", "house light: solo, master and Dark leave it alone"))}};
+    std::vector<CheckLink> links;
+    if (!controls.solo.empty()) {
+        const bool in =
+            std::find(controls.solo.begin(), controls.solo.end(), f.id) != controls.solo.end();
+        links.push_back({in ? State::Good : State::Stops, say(ZELO_TEXT("core", "Solo")),
+                         in ? say(ZELO_TEXT("core", "it is one of {}"), controls.solo.size())
+                            : say(ZELO_TEXT("core", "only {} others show"), controls.solo.size())});
+    }
+    links.push_back(
+        controls.master > 0
+            ? CheckLink{State::Good, master, fmt::format("{:.0f} %", 100 * controls.master)}
+            : CheckLink{State::Stops, master, say(ZELO_TEXT("core", "at 0"))});
+    if (controls.dark)
+        links.push_back({State::Stops, say(ZELO_TEXT("core", "Dark")),
+                         say(ZELO_TEXT("core", "it is on: all light is out"))});
+    return links;
+}
+
 } // namespace
 
 Carried carrierOf(const show::Show& show, std::uint16_t universe) {
@@ -178,19 +230,13 @@ Result<std::vector<CheckLink>> lightCheck(const Stage& stage, show::FixtureId id
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"), id.value);
     const show::Shown& value = lamp->told;
     std::vector<CheckLink> links{patchLink(stage.show(), *f, *lamp, slots_of),
-                                 intensityLink(stage.show(), *stage.state.hand, value, id)};
+                                 intensityLink(stage, value, *lamp)};
     if (lamp->mixer) {
-        links.push_back(colourLink(stage.show(), *stage.state.hand, value, *lamp));
+        links.push_back(colourLink(stage, value, *lamp));
         links.push_back(emitterLink(*lamp));
     }
-    const auto& controls = stage.controls;
-    links.push_back(controls.master > 0 ? CheckLink{State::Good, say(ZELO_TEXT("core", "Master")),
-                                                    fmt::format("{:.0f} %", 100 * controls.master)}
-                                        : CheckLink{State::Stops, say(ZELO_TEXT("core", "Master")),
-                                                    say(ZELO_TEXT("core", "at 0"))});
-    if (controls.dark)
-        links.push_back({State::Stops, say(ZELO_TEXT("core", "Dark")),
-                         say(ZELO_TEXT("core", "it is on: all light is out"))});
+    const auto controls = controlLinks(stage, *f);
+    links.insert(links.end(), controls.begin(), controls.end());
     links.push_back(outputLink(stage.show(), *f, output));
     return links;
 }

@@ -1,9 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What is played, ready for the engine: lamps in one dense order, and for every source what it says
-// of them, in drives. Immutable; the engine only reads it.
+// of them, in drives. Immutable; the engine only reads it. What did not change from one program to
+// the next is shared between them.
 #pragma once
 
+#include "play/planned.h"
+
 #include <cstdint>
+#include <deque>
+#include <memory>
 #include <optional>
 #include <span>
 #include <vector>
@@ -13,8 +18,31 @@ namespace zelo::play {
 // What a source says of one lamp; intensity and colour are apart, each may be left out.
 struct Said {
     std::uint32_t lamp = 0;
-    std::optional<double> intensity;     // 0..1
-    std::optional<std::uint32_t> colour; // where its drives begin in Program::drives
+    std::optional<double> intensity; // 0..1
+    const double* colour = nullptr;  // its drives; the source holds them
+};
+
+// What one source says, by lamp.
+class Source {
+public:
+    Source() = default;
+    Source(const Source&) = delete; // what it says points into it
+    Source& operator=(const Source&) = delete;
+
+    // Lamps in ascending order. An empty colour: none.
+    void add(std::uint32_t lamp, std::optional<double> intensity, std::span<const double> colour);
+    const std::vector<Said>& says() const { return says_; }
+    const Said* of(std::uint32_t lamp) const; // null: nothing
+
+private:
+    std::vector<Said> says_;
+    std::deque<std::vector<double>> colours_;
+};
+using SourcePtr = std::shared_ptr<const Source>;
+const SourcePtr& saysNothing();
+
+struct Stands : Said {
+    int intensity_cue = -1, colour_cue = -1; // the last that said it, by place in the list
 };
 
 struct PlayedCue {
@@ -24,36 +52,42 @@ struct PlayedCue {
     std::optional<double> colour_s, colour_delay_s; // without: those of the lamp's intensity
     enum class Follow { None, AfterStart, WhenDone } follow = Follow::None;
     double follow_s = 0;
-    std::vector<Said> says;       // what it changes, by lamp
-    std::vector<Said> stands_for; // that and what the cues before it left, by lamp
+    SourcePtr changes = saysNothing(); // what it says
+    // To each colour that it says, from the one that the cues before it left. Null, or not there at
+    // all: not planned.
+    std::vector<PlannedPtr> ways = {};
+    std::vector<Stands> stands_for = {}; // what it and the cues before it say, by lamp
 };
 
 struct PlayedList {
     std::vector<PlayedCue> cues; // by number
     double back_s = 0, release_s = 0;
-    std::vector<std::uint32_t> lamps; // that any cue says something of, ascending
+    std::vector<std::uint32_t> lamps = {}; // that any cue says something of, ascending
 };
 
 struct PlayedFader {
     enum class Mode { Latest, Adds } mode = Mode::Latest;
-    std::vector<Said> says; // by lamp
+    SourcePtr says = saysNothing();
 };
 
 struct Program {
     std::size_t lamps = 0;
     std::vector<std::uint32_t> first; // of each lamp's drives in a row of all; one more at the end
     std::vector<double> home;         // a row: the colour of a lamp that nothing else says
-    std::vector<double> drives;       // colours that sources name by their place
-    std::vector<Said> standing;       // by lamp
-    std::vector<char> exempt;         // from solo and Dark, by lamp
+    SourcePtr standing = saysNothing();
+    SourcePtr hand = saysNothing();
+    std::vector<double> trims = {}; // factors of intensity, by lamp, negative: none; empty: none
+    std::vector<char> exempt;       // from solo and Dark, by lamp
     std::vector<PlayedList> lists;
     std::vector<PlayedFader> faders;
     bool dark_first = true; // a dark lamp takes its next colour before its light comes
 
+    // What each is called in the programs before and after it; ascending.
+    std::vector<int> lamp_ids = {}, list_ids = {}, fader_ids = {};
+    // To the colour of standing light and hand, from what they said before; as in PlayedCue.
+    std::vector<PlannedPtr> change_ways = {};
+
     std::size_t parts(std::uint32_t lamp) const { return first[lamp + 1] - first[lamp]; }
-    std::span<const double> colour(std::uint32_t lamp, std::uint32_t at) const {
-        return {drives.data() + at, parts(lamp)};
-    }
 };
 
 // Fills in what the engine looks up: what each cue stands for, and the lamps of each list. The rest

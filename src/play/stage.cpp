@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/stage.h"
 
-#include "play/laid.h"
-
 #include <algorithm>
 
 namespace zelo::play {
@@ -19,6 +17,8 @@ const char* words(DarkWhy why) {
         return ZELO_TEXT("core", "its slots run past 512");
     case DarkWhy::Blackout:
         return ZELO_TEXT("core", "Dark is on");
+    case DarkWhy::Solo:
+        return ZELO_TEXT("core", "others are solo");
     case DarkWhy::Master:
         return ZELO_TEXT("core", "master at 0");
     case DarkWhy::NoIntensity:
@@ -33,60 +33,136 @@ const char* words(DarkWhy why) {
 
 namespace {
 
-DarkWhy whyDark(const StageLamp& lamp, const show::Shown& value, const Controls& controls) {
-    if (controls.dark)
+using Layer = Engine::From::Layer;
+
+DarkWhy whyDark(const StageLamp& lamp, const Controls& controls) {
+    if (lamp.intensity_from.layer == Layer::Dark)
         return DarkWhy::Blackout;
+    if (lamp.intensity_from.layer == Layer::Solo)
+        return DarkWhy::Solo;
     if (controls.master <= 0)
         return DarkWhy::Master;
-    if (!value.intensity)
+    if (lamp.intensity_from.layer == Layer::Home)
         return DarkWhy::NoIntensity;
-    if (*value.intensity <= 0)
+    if (lamp.intensity <= 0)
         return DarkWhy::Intensity;
     return lamp.sent.xyz.Y > 0 ? DarkWhy::None : DarkWhy::Emitters;
 }
 
-StageLamp lampOf(const show::Show& show, const show::Values& hand, const show::Fixture& fixture,
-                 const Controls& controls, const Sources& from, Mixes& mixes, Gradients& laid) {
-    StageLamp lamp;
-    lamp.id = fixture.id;
-    lamp.in_hand = hand.contains(fixture.id);
-    const show::Value source = show::valueOf(show, hand, fixture.id);
-    show::Shown& value = lamp.told;
-    value = laid.shown(source, fixture.id);
-    const LaidLamp* laid_colour = laid.lamp(source.colour, fixture.id);
-    lamp.intensity = value.intensity.value_or(0) * (laid_colour ? laid_colour->dim : 1);
-    lamp.mixer = mixes.mixerOf(from, fixture);
-    if (!lamp.mixer) {
-        lamp.dark = DarkWhy::NoType;
-        return lamp;
-    }
-    if (laid_colour)
-        lamp.colour = laid_colour->colour;
-    else if (value.colour)
-        lamp.colour =
-            mixes.mixed(from, lamp.mixer, *value.colour,
-                        fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
-    lamp.drives = lamp.colour ? lamp.colour->mix.drives : homeDrives(*lamp.mixer, fixture);
-    for (const auto& [name, level] : value.parts)
-        if (const auto part = lamp.mixer->type().partNamed(name)) {
-            lamp.drives[*part] = level;
-            lamp.by_hand = true;
-        }
-    const Controls on_it = fixture.exempt ? Controls{} : controls;
-    const double out = on_it.dark ? 0 : lamp.intensity * on_it.master;
-    lamp.sent = mix::rounded(*lamp.mixer, lamp.drives, out);
-    const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;
-    lamp.dark = fits ? whyDark(lamp, value, on_it) : DarkWhy::PastEnd;
-    if (lamp.colour) {
-        const colour::Xyz got = lamp.mixer->xyzOf(lamp.drives);
-        const auto off = fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0};
-        if (colour::hasChromaticity(got)) // what it shows is that far from what its data says
-            lamp.miss_uv = colour::distance(colour::toUv(got) + off, lamp.colour->wanted.uv());
-    }
-    return lamp;
+mix::Sent sentAs(const mix::Mixer& mixer, const light::ChannelValues& values) {
+    mix::Sent sent;
+    sent.drives = light::drivesOf(mixer.type(), mixer.mode(), values);
+    sent.xyz = mixer.xyzOf(sent.drives);
+    sent.values = values;
+    return sent;
 }
 
+class Looker {
+public:
+    Looker(const Compiled& compiled, const Moment& moment, const Controls& controls,
+           Rounding& rounding, std::vector<Rest>& rests,
+           std::chrono::steady_clock::time_point until)
+        : compiled_(compiled), moment_(moment), controls_(controls), rounding_(rounding),
+          rests_(rests), until_(until) {}
+
+    Stage run() {
+        Stage stage{compiled_.state, controls_, {}, compiled_.laid, moment_.runs, true};
+        stage.lamps.reserve(compiled_.fixtures.size());
+        for (std::uint32_t lamp = 0; lamp < compiled_.fixtures.size(); ++lamp)
+            stage.lamps.push_back(lampOf(lamp));
+        stage.whole = whole_;
+        return stage;
+    }
+
+private:
+    StageLamp lampOf(std::uint32_t at) {
+        const Program& p = *compiled_.program;
+        const AskedLamp& asked = compiled_.asked[at];
+        StageLamp lamp;
+        lamp.id = compiled_.fixtures[at];
+        lamp.mixer = compiled_.mixers[at];
+        lamp.in_hand = asked.in_hand;
+        lamp.told = asked.told;
+        lamp.moving = moment_.moving[at] != 0;
+        lamp.intensity_from = moment_.intensity[at];
+        lamp.colour_from = moment_.colour[at];
+        lamp.intensity = moment_.shown.own[at];
+        if (!lamp.mixer) {
+            lamp.intensity = asked.told.intensity.value_or(0);
+            lamp.dark = DarkWhy::NoType;
+            return lamp;
+        }
+        lamp.colour = asked.colour;
+        lamp.by_hand = asked.by_hand;
+        const double* row = moment_.shown.drives.data() + p.first[at];
+        lamp.drives = Drives(p.parts(at));
+        std::copy_n(row, p.parts(at), lamp.drives.begin());
+        // What it was asked for, through dark too: dimmed by its intensity, not in its drives.
+        double out = moment_.shown.intensity[at];
+        const bool as_asked =
+            !asked.drives || same(asked.drives->scaled(asked.dim < 1 ? asked.dim : 1), row);
+        if (asked.drives && as_asked) {
+            lamp.drives = *asked.drives;
+            lamp.intensity *= asked.dim;
+            out *= asked.dim;
+        }
+        lamp.sent = lamp.moving ? sentAs(*lamp.mixer, moment_.values[at]) : rested(at, lamp, out);
+        const show::Fixture& fixture = *compiled_.state.show->fixture(lamp.id);
+        const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;
+        lamp.dark = fits ? whyDark(lamp, controls_) : DarkWhy::PastEnd;
+        if (lamp.colour && as_asked && !lamp.moving) {
+            const colour::Xyz got = lamp.mixer->xyzOf(lamp.drives);
+            const auto off = fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0};
+            if (colour::hasChromaticity(got))
+                lamp.miss_uv = colour::distance(colour::toUv(got) + off, lamp.colour->wanted.uv());
+        }
+        return lamp;
+    }
+
+    static bool same(const Drives& a, const double* row) {
+        return std::equal(a.begin(), a.end(), row);
+    }
+
+    mix::Sent rested(std::uint32_t at, const StageLamp& lamp, double out) {
+        if (!whole_ || std::chrono::steady_clock::now() > until_) {
+            whole_ = false;
+            return sentAs(*lamp.mixer, moment_.values[at]);
+        }
+        const auto sent = rounding_.rounded(lamp.mixer, lamp.drives, out);
+        if (sent->values != moment_.values[at]) {
+            const double* row = moment_.shown.drives.data() + compiled_.program->first[at];
+            rests_.push_back({at,
+                              moment_.shown.intensity[at],
+                              {row, row + compiled_.program->parts(at)},
+                              sent->values});
+        }
+        return *sent;
+    }
+
+    const Compiled& compiled_;
+    const Moment& moment_;
+    const Controls& controls_;
+    Rounding& rounding_;
+    std::vector<Rest>& rests_;
+    std::chrono::steady_clock::time_point until_;
+    bool whole_ = true;
+};
+
+constexpr std::size_t kMostRounded = 20'000; // a drag passes through many
+
 } // namespace
+
+std::shared_ptr<const mix::Sent> Rounding::rounded(const std::shared_ptr<const mix::Mixer>& mixer,
+                                                   const Drives& drives, double intensity) {
+    Key key{mixer.get(), {drives.begin(), drives.end()}};
+    key.light.insert(key.light.end(), {drives.dim, intensity});
+    if (const auto known = known_.find(key); known != known_.end())
+        return known->second.sent;
+    if (known_.size() >= kMostRounded)
+        known_.clear();
+    auto sent = std::make_shared<const mix::Sent>(mix::rounded(*mixer, drives, intensity));
+    return known_.emplace(std::move(key), Entry{mixer, std::move(sent)}).first->second.sent;
+}
 
 const StageLamp* Stage::lamp(show::FixtureId id) const {
     const auto it =
@@ -95,16 +171,22 @@ const StageLamp* Stage::lamp(show::FixtureId id) const {
     return it != lamps.end() && it->id == id ? &*it : nullptr;
 }
 
+Stage stageOf(const Compiled& compiled, const Moment& moment, const Controls& controls,
+              Rounding& rounding, std::vector<Rest>& rests,
+              std::chrono::steady_clock::time_point until) {
+    return Looker(compiled, moment, controls, rounding, rests, until).run();
+}
+
 Stage computeStage(const show::State& state, const Controls& controls, const Sources& from,
                    Mixes& mixes) {
-    Stage stage{state, controls, {}, {}};
-    stage.lamps.reserve(state.show->fixtures.size());
-    Gradients laid(state.show, from, mixes);
-    for (const auto& [id, fixture] : state.show->fixtures)
-        stage.lamps.push_back(
-            lampOf(*state.show, *state.hand, *fixture, controls, from, mixes, laid));
-    stage.laid = laid.all();
-    return stage;
+    const auto made = std::make_shared<const Compiled>(compiled(state, from, mixes));
+    Playing playing(made);
+    for (const Command& c : commandsOf(controls, *made))
+        playing.apply(c, 0);
+    playing.step(0);
+    Rounding rounding;
+    std::vector<Rest> rests;
+    return stageOf(*made, playing.newest(), controls, rounding, rests);
 }
 
 light::Frame frameOf(const Stage& stage) {
@@ -119,6 +201,16 @@ light::Frame frameOf(const Stage& stage) {
             std::span(universe.values).subspan(static_cast<std::size_t>(f.address - 1)));
     }
     return frame;
+}
+
+std::vector<Command> commandsOf(const Controls& controls, const Compiled& compiled) {
+    using What = Command::What;
+    std::vector<Command> all{{What::Master, 0, controls.master, {}},
+                             {What::Dark, 0, controls.dark ? 1.0 : 0.0, {}}};
+    for (const show::FixtureId id : controls.solo)
+        if (const auto lamp = compiled.lampOf(id))
+            all.push_back({What::Solo, *lamp, 0, {}});
+    return all;
 }
 
 } // namespace zelo::play

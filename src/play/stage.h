@@ -1,20 +1,22 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The stage: what every fixture shows for one show, one hand and one set of controls, down to the
-// channel values. A pure function of them; immutable once computed.
+// The stage: what every fixture shows at a moment of play, down to the channel values, beside what
+// was asked of it. Immutable once computed.
 #pragma once
 
-#include "light/frame.h"
 #include "mix/rounding.h"
-#include "play/mixes.h"
+#include "play/playing.h"
 
+#include <chrono>
 #include <memory>
 #include <vector>
 
 namespace zelo::play {
 
 struct Controls {
-    double master = 1; // 0..1
-    bool dark = false; // blackout
+    double master = 1;                      // 0..1
+    bool dark = false;                      // blackout
+    std::vector<show::FixtureId> solo = {}; // only these show, beside exempt ones; empty: all do
+    friend bool operator==(const Controls&, const Controls&) = default;
 };
 
 // Why a lamp is dark, the first reason of the chain; None when it shines.
@@ -23,6 +25,7 @@ enum class DarkWhy {
     NoType,  // the library has no such fixture type or mode
     PastEnd, // its slots run past 512
     Blackout,
+    Solo, // others are
     Master,
     NoIntensity, // none set
     Intensity,   // set to 0
@@ -33,16 +36,19 @@ const char* words(DarkWhy why); // "master at 0"; "" for None
 struct StageLamp {
     show::FixtureId id;
     std::shared_ptr<const mix::Mixer> mixer;   // null for NoType
-    std::shared_ptr<const MixedColour> colour; // null when no colour is asked for
+    std::shared_ptr<const MixedColour> colour; // that standing light or hand ask for; null: none
     light::Drives drives; // of the emitters before intensity: mixed, by hand, or at home
     bool by_hand = false; // some drives are set by hand, not mixed
     bool in_hand = false;
+    bool moving = false;  // fades, or waits to
     show::Shown told;     // palettes followed, gradients laid out
     double intensity = 0; // 0..1, before the master
-    mix::Sent sent;       // rounded, master and blackout in it
+    mix::Sent sent;       // master and blackout in it; at rest rounded together
     DarkWhy dark = DarkWhy::None;
+    Engine::From intensity_from, colour_from;
 
-    // Δu'v' of what the drives give from what is wanted; 0 without a colour or light.
+    // Δu'v' of what the drives give from what is wanted; 0 without a colour or light, and while it
+    // moves.
     double miss_uv = 0;
 };
 
@@ -52,17 +58,49 @@ struct Stage {
     std::vector<StageLamp> lamps; // by fixture id
     // The gradients that lamps show, laid out.
     std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid = {};
+    bool runs = false; // goes on changing by itself
+    bool whole = true; // all that rests is rounded together; false: look again
 
     const show::Show& show() const { return *state.show; }
     const StageLamp* lamp(show::FixtureId id) const;
 };
 
-// `mixes` only remembers: what comes out depends on the other four alone.
+// Channel values rounded together: the same light on the same type is searched once. Of one thread.
+class Rounding {
+public:
+    std::shared_ptr<const mix::Sent> rounded(const std::shared_ptr<const mix::Mixer>& mixer,
+                                             const light::Drives& drives, double intensity);
+
+private:
+    struct Key {
+        const mix::Mixer* mixer;
+        std::vector<double> light;
+        auto operator<=>(const Key&) const = default;
+    };
+    struct Entry {
+        std::shared_ptr<const mix::Mixer> mixer; // its place is not used again meanwhile
+        std::shared_ptr<const mix::Sent> sent;
+    };
+    std::map<Key, Entry> known_;
+};
+
+// A moment of play. `rests` takes the values of what rests, for the next frame. After this time no
+// more is rounded together, and the stage is not `whole`.
+Stage stageOf(
+    const Compiled& compiled, const Moment& moment, const Controls& controls, Rounding& rounding,
+    std::vector<Rest>& rests,
+    std::chrono::steady_clock::time_point until = std::chrono::steady_clock::time_point::max());
+
+// What all comes to once it rests, with nothing else at play. `mixes` only remembers: what comes
+// out depends on the other four alone.
 Stage computeStage(const show::State& state, const Controls& controls, const Sources& from,
                    Mixes& mixes);
 
 // The DMX slots of a stage: every universe that holds a fixture. Where fixtures overlap the one
 // with the higher id wins.
 light::Frame frameOf(const Stage& stage);
+
+// As commands, for a program where no lamp is solo.
+std::vector<Command> commandsOf(const Controls& controls, const Compiled& compiled);
 
 } // namespace zelo::play

@@ -91,20 +91,6 @@ TEST(Workers, TheNewestWishReplacesOneThatWaits) {
     EXPECT_LE(runs, 3) << "99 stale wishes were not done";
 }
 
-TEST(Player, SendsSteadilyWhatIsNewest) {
-    auto heard = std::make_shared<Recorder::Heard>();
-    Player player(std::make_unique<Recorder>(heard));
-    light::Frame frame;
-    frame.at(1).values[3] = 42;
-    player.put(std::make_shared<const light::Frame>(frame));
-    EXPECT_TRUE(eventually([&] {
-        const std::lock_guard lock(heard->mutex);
-        return heard->frames > 30 && heard->last == frame;
-    }));
-    EXPECT_TRUE(eventually([&] { return player.framesPerSecond() > 0; }));
-    EXPECT_LE(player.framesPerSecond(), kFramesPerSecond + 3) << "never more than E1.31 allows";
-}
-
 class SessionTest : public ::testing::Test {
 protected:
     SessionTest() {

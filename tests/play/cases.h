@@ -30,21 +30,15 @@ struct Case {
     Program program;
     std::map<std::string, std::uint32_t> lists, faders;
 
-    std::vector<Said> saidOf(const json& values) {
-        std::vector<Said> all;
-        for (const auto& v : values) {
-            Said said;
-            said.lamp = v["lamp"].get<std::uint32_t>() - 1;
-            if (v.contains("i"))
-                said.intensity = v["i"].get<double>();
-            if (v.contains("c")) {
-                said.colour = static_cast<std::uint32_t>(program.drives.size());
-                for (const auto& drive : v["c"])
-                    program.drives.push_back(drive.get<double>());
-            }
-            all.push_back(said);
-        }
-        return all;
+    static SourcePtr sourceOf(const json& values) {
+        std::map<std::uint32_t, json> by_lamp;
+        for (const auto& v : values)
+            by_lamp[v["lamp"].get<std::uint32_t>() - 1] = v;
+        auto source = std::make_shared<Source>();
+        for (const auto& [lamp, v] : by_lamp)
+            source->add(lamp, v.contains("i") ? std::optional(v["i"].get<double>()) : std::nullopt,
+                        v.value("c", std::vector<double>{}));
+        return source;
     }
     explicit Case(const json& c) {
         program.lamps = c["lamps"].get<std::size_t>();
@@ -52,7 +46,7 @@ struct Case {
             program.first.push_back(3 * i);
         program.home.assign(3 * program.lamps, 1);
         program.dark_first = c.value("settings", json::object()).value("dark_first", true);
-        program.standing = saidOf(c.value("standing", json::array()));
+        program.standing = sourceOf(c.value("standing", json::array()));
         program.exempt.assign(program.lamps, 0);
         for (const auto& lamp : c.value("exempt", json::array()))
             program.exempt[lamp.get<std::size_t>() - 1] = 1;
@@ -71,7 +65,7 @@ struct Case {
                 } else if (q.contains("follow")) {
                     cue.follow = PlayedCue::Follow::WhenDone;
                 }
-                cue.says = saidOf(q["values"]);
+                cue.changes = sourceOf(q["values"]);
                 list.cues.push_back(std::move(cue));
             }
             program.lists.push_back(std::move(list));
@@ -81,7 +75,7 @@ struct Case {
                 static_cast<std::uint32_t>(program.faders.size());
             program.faders.push_back(
                 {f["mode"] == "add" ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest,
-                 saidOf(f["values"])});
+                 sourceOf(f["values"])});
         }
         complete(program);
     }

@@ -92,7 +92,7 @@ protected:
 TEST_F(CompileTest, ShowsMadeOfTheReferencesCasesPlayLikeThem) {
     for (const auto& one : test::readJson("reference/play/cases.json")) {
         const Case c(one);
-        const auto compiled = play::compiled(showOf(one), types, mixes);
+        const auto compiled = play::compiled({showOf(one), show::emptyHand()}, types, mixes);
         expectPlayed(one, c, compiled.program);
     }
 }
@@ -127,7 +127,7 @@ TEST_F(CompileTest, PalettesAndGradientsAreInTheDrives) {
     cue.number = {2000};
     show = *show::keepAsCue({show, *show::withGradient(show::emptyHand(), all, g)}, all, {1}, cue,
                             true);
-    const auto compiled = play::compiled(show, shipped, mixes);
+    const auto compiled = play::compiled({show, show::emptyHand()}, shipped, mixes);
     EXPECT_FALSE(compiled.mixers[2]) << "its type is not there";
     EXPECT_EQ(compiled.lampOf({2}), std::optional<std::uint32_t>(1));
     EXPECT_FALSE(compiled.lampOf({9}));

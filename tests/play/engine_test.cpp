@@ -22,16 +22,19 @@ std::shared_ptr<const Program> large(std::uint32_t lamps, std::size_t lists) {
     for (std::uint32_t i = 0; i <= lamps; ++i)
         p.first.push_back(8 * i);
     p.home.assign(8 * lamps, 1);
+    std::vector<double> drives[2];
     for (int i = 0; i < 16; ++i)
-        p.drives.push_back(i < 8 ? 0.1 * i : 0.8 - 0.05 * i);
+        drives[i / 8].push_back(i < 8 ? 0.1 * i : 0.8 - 0.05 * i);
     for (std::size_t l = 0; l < lists; ++l) {
         PlayedList list;
         for (std::uint32_t cue = 0; cue < 2; ++cue) {
             PlayedCue c;
             c.number = 1 + cue;
             c.up_s = c.down_s = 10;
+            auto says = std::make_shared<Source>();
             for (std::uint32_t lamp = 0; lamp < lamps; ++lamp)
-                c.says.push_back({lamp, 0.4 + 0.5 * cue, 8 * cue});
+                says->add(lamp, 0.4 + 0.5 * cue, drives[cue]);
+            c.changes = std::move(says);
             list.cues.push_back(std::move(c));
         }
         p.lists.push_back(std::move(list));

@@ -2,6 +2,7 @@
 // Why is it dark? Every link of the chain, as it is told.
 #include "play/light_check.h"
 #include "play/types.h"
+#include "show/cue_edits.h"
 #include "show/kept.h"
 #include "support/asked.h"
 
@@ -104,6 +105,56 @@ TEST_F(LightCheck, MasterAndDark) {
     stops("Master", "at 0");
     controls = {1, true};
     stops("Dark", "all light is out");
+}
+
+TEST_F(LightCheck, SoloAndHouseLight) {
+    controls.solo = {{2}, {7}};
+    stops("Solo", "only 2 others");
+    controls.solo = {{1}, {2}};
+    EXPECT_EQ(link("Solo").words.english(), "it is one of 2");
+    auto house = *show->fixture({1});
+    house.exempt = true;
+    show = *show::changeFixture(show, house);
+    controls = {0, true, {{2}}};
+    EXPECT_EQ(link("Master").words.english(), "house light: solo, master and Dark leave it alone");
+    for (const auto& l : links())
+        EXPECT_NE(l.state, CheckLink::State::Stops) << l.what.english();
+}
+
+// What plays is named: the cue, the fader, and that it is on its way.
+TEST_F(LightCheck, TellsWhatPlays) {
+    const show::Lineup one{{1}};
+    show::CueList list;
+    list.name = "main";
+    show = *show::addCueList(show, list);
+    show::Cue cue;
+    cue.number = {7500};
+    cue.up_s = 4;
+    const auto look = show::withColour(show::withIntensity(show::emptyHand(), one, 0.5), one,
+                                       wishFor("xy:0.4,0.4"));
+    show = *show::keepAsCue({show, look}, one, {1}, cue, true);
+    const auto made =
+        std::make_shared<const Compiled>(compiled({show, show::emptyHand()}, types, mixes));
+    Playing playing(made);
+    Rounding rounding;
+    std::vector<Rest> rests;
+    const auto words = [&](const char* what, double t) {
+        playing.step(t);
+        const auto stage = stageOf(*made, playing.newest(), {}, rounding, rests);
+        const auto all = *lightCheck(
+            stage, {1}, [](const show::Fixture&) { return 3; }, output);
+        for (const auto& l : all)
+            if (l.what.english() == what)
+                return l.words.english();
+        return std::string("no such link");
+    };
+    playing.apply({Command::What::Next, 0, 0, {}}, 0);
+    EXPECT_EQ(words("Intensity", 2), "on its way, 25 % now, cue 7.5 of 'main'");
+    EXPECT_EQ(words("Intensity", 5), "50 %, cue 7.5 of 'main'");
+    EXPECT_EQ(words("Colour", 5), "cue 7.5 of 'main'");
+    playing.apply({Command::What::Release, 0, 0, {}}, 6);
+    EXPECT_EQ(words("Intensity", 6.5), "on its way, 25 % now, cue list 'main', which is let go");
+    EXPECT_EQ(words("Intensity", 8), "not set");
 }
 
 TEST_F(LightCheck, Patch) {

@@ -17,8 +17,8 @@ bool toldIfNot(Document& document, const Done& done) {
 } // namespace
 
 Document::Document(std::unique_ptr<host::Session> session)
-    : session_(std::move(session)), stage_(std::make_shared<play::Stage>(
-                                        play::Stage{session_->state(), session_->controls(), {}})),
+    : session_(std::move(session)), stage_(std::make_shared<play::Stage>(play::Stage{
+                                        session_->state(), session_->controls(), {}, {}})),
       colours_(Kelvin{light::kGelLampK}) {
     installAccessibility(); // before the first control is there
     session_->on_stage = [this](std::shared_ptr<const play::Stage> stage) {

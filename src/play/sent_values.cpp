@@ -1,0 +1,123 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "play/sent_values.h"
+
+#include "mix/rounding.h"
+
+#include <algorithm>
+
+namespace zelo::play {
+
+namespace {
+
+// A channel on its way from one drive to the next.
+std::uint32_t followed(const light::Channel& c, std::uint32_t value, double was, double is) {
+    if (is == was)
+        return value;
+    const std::uint32_t nearest = light::nearestValue(c, is);
+    if (!c.ranges.empty()) // a wheel in steps
+        return nearest;
+    const bool turned = light::driveOf(c, c.first) > light::driveOf(c, c.end());
+    return (is > was) != turned ? std::max(value, nearest) : std::min(value, nearest);
+}
+
+} // namespace
+
+SentValues::SentValues(std::shared_ptr<const Compiled> compiled) : compiled_(std::move(compiled)) {
+    const Program& p = *compiled_->program;
+    last_ = {std::vector<double>(p.lamps, 0), std::vector<double>(p.first.back(), 0), {}};
+    set_.assign(p.lamps, 0);
+    rests_.assign(p.lamps, 0);
+    std::vector<std::pair<std::uint16_t, Slots>> places;
+    for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
+        const auto& mixer = compiled_->mixers[lamp];
+        values_.push_back(mixer ? light::homeValues(mixer->mode()) : light::ChannelValues{});
+        const show::Fixture& f = *compiled_->state.show->fixture(compiled_->fixtures[lamp]);
+        if (!mixer || f.address + mixer->mode().footprint - 1 > light::kSlots)
+            continue; // no type, or past the end
+        frame_.at(f.universe);
+        places.push_back({f.universe, {lamp, 0, static_cast<std::size_t>(f.address - 1)}});
+    }
+    for (auto& [universe, slots] : places) {
+        slots.universe = static_cast<std::size_t>(&frame_.at(universe) - frame_.universes.data());
+        slots_.push_back(slots);
+    }
+}
+
+void SentValues::takeOver(const SentValues& before) {
+    const Program& p = *compiled_->program;
+    const Program& q = *before.compiled_->program;
+    std::uint32_t old = 0;
+    for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
+        while (old < q.lamps && q.lamp_ids[old] < p.lamp_ids[lamp])
+            ++old;
+        if (old == q.lamps || q.lamp_ids[old] != p.lamp_ids[lamp] ||
+            compiled_->mixers[lamp] != before.compiled_->mixers[old])
+            continue;
+        std::copy(before.values_[old].begin(), before.values_[old].end(), values_[lamp].begin());
+        last_.intensity[lamp] = before.last_.intensity[old];
+        std::copy_n(before.last_.drives.begin() + q.first[old], p.parts(lamp),
+                    last_.drives.begin() + p.first[lamp]);
+        set_[lamp] = before.set_[old];
+        rests_[lamp] = before.rests_[old];
+    }
+}
+
+void SentValues::rest(std::span<const Rest> rests) {
+    const Program& p = *compiled_->program;
+    for (const Rest& r : rests) {
+        if (r.lamp >= p.lamps || r.drives.size() != p.parts(r.lamp) || !set_[r.lamp] ||
+            r.values.size() != values_[r.lamp].size() || r.intensity != last_.intensity[r.lamp] ||
+            !std::equal(r.drives.begin(), r.drives.end(), last_.drives.begin() + p.first[r.lamp]))
+            continue;
+        std::copy(r.values.begin(), r.values.end(), values_[r.lamp].begin());
+        rests_[r.lamp] = 1;
+    }
+}
+
+bool SentValues::follow(const Shown& row) {
+    const Program& p = *compiled_->program;
+    bool any = false;
+    for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
+        const auto& mixer = compiled_->mixers[lamp];
+        if (!mixer)
+            continue;
+        const std::size_t parts = p.parts(lamp);
+        const double* is = row.drives.data() + p.first[lamp];
+        double* was = last_.drives.data() + p.first[lamp];
+        if (set_[lamp] && row.intensity[lamp] == last_.intensity[lamp] &&
+            std::equal(is, is + parts, was))
+            continue;
+        any = true;
+        rests_[lamp] = 0;
+        light::Drives drives(parts), drives_before(parts);
+        std::copy_n(is, parts, drives.begin());
+        std::copy_n(was, parts, drives_before.begin());
+        const auto now = mix::wantedAtOnce(*mixer, drives, row.intensity[lamp]);
+        const auto before = mix::wantedAtOnce(*mixer, drives_before, last_.intensity[lamp]);
+        const auto& channels = mixer->mode().channels;
+        for (std::size_t i = 0; i < channels.size(); ++i) {
+            const light::Channel& c = channels[i];
+            std::uint32_t& value = values_[lamp][i];
+            const bool dims = c.role == light::Role::Dimmer;
+            if (!dims && c.role != light::Role::Part)
+                continue;
+            const double to = dims ? now.dimmer : now.parts[c.part];
+            value = set_[lamp] ? followed(c, value, dims ? before.dimmer : before.parts[c.part], to)
+                               : light::nearestValue(c, to);
+        }
+        set_[lamp] = 1;
+        last_.intensity[lamp] = row.intensity[lamp];
+        std::copy_n(is, parts, was);
+    }
+    return any;
+}
+
+void SentValues::write() {
+    for (light::UniverseSlots& universe : frame_.universes)
+        universe.values.fill(0);
+    for (const Slots& at : slots_)
+        light::writeSlots(compiled_->mixers[at.lamp]->mode(), values_[at.lamp],
+                          std::span(frame_.universes[at.universe].values).subspan(at.first));
+}
+
+} // namespace zelo::play

@@ -1,0 +1,115 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "colour/cct.h"
+#include "play/compile.h"
+
+#include <algorithm>
+
+namespace zelo::play {
+
+namespace {
+
+light::Drives drivesAt(const double* from, std::size_t parts) {
+    light::Drives drives(parts);
+    std::copy_n(from, parts, drives.begin());
+    return drives;
+}
+
+// Plans what is missing into a copy of the program.
+class Planner {
+public:
+    Planner(const Compiled& compiled, Ways& ways, const std::function<bool()>& enough)
+        : compiled_(compiled), ways_(ways), enough_(enough), program_(*compiled.program),
+          white_(colour::planckianUv({compiled.state.show->white_cct_k})) {}
+
+    // Null: nothing was missing.
+    std::shared_ptr<const Program> run(const Compiled* before) {
+        if (before)
+            planChanges(*before);
+        for (std::size_t l = 0; l < program_.lists.size(); ++l)
+            for (std::size_t c = 1; c < program_.lists[l].cues.size(); ++c)
+                planCue(l, c);
+        return any_ ? std::make_shared<const Program>(std::move(program_)) : nullptr;
+    }
+
+private:
+    bool enough() const { return enough_ && enough_(); }
+
+    // Puts the way from one row to another at this place, where it is not there.
+    void plan(std::uint32_t lamp, const double* from, const double* to,
+              std::vector<PlannedPtr>& ways, std::size_t place, std::size_t places) {
+        const std::size_t parts = program_.parts(lamp);
+        if (!from || !to || !compiled_.mixers[lamp] || std::equal(from, from + parts, to) ||
+            (place < ways.size() && ways[place] && ways[place]->leads(from, to)) || enough())
+            return;
+        auto way = ways_.asNeeded(compiled_.mixers[lamp], drivesAt(from, parts),
+                                  drivesAt(to, parts), white_);
+        if (!way)
+            return;
+        ways.resize(places);
+        ways[place] = std::move(way);
+        any_ = true;
+    }
+
+    // From what standing light and hand said before to what they say now.
+    void planChanges(const Compiled& before) {
+        for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp) {
+            const auto old = before.lampOf(compiled_.fixtures[lamp]);
+            if (!old || before.mixers[*old] != compiled_.mixers[lamp] ||
+                compiled_.asked[lamp].by_hand || before.asked[*old].by_hand)
+                continue;
+            plan(lamp, colourIn(*before.program, *old), colourIn(program_, lamp),
+                 program_.change_ways, lamp, program_.lamps);
+        }
+    }
+    static const double* colourIn(const Program& p, std::uint32_t lamp) {
+        for (const SourcePtr* source : {&p.hand, &p.standing})
+            if (const Said* said = (*source)->of(lamp); said && said->colour)
+                return said->colour;
+        return nullptr;
+    }
+
+    void planCue(std::size_t l, std::size_t c) {
+        auto& cues = program_.lists[l].cues;
+        const auto& before = cues[c - 1].stands_for;
+        const auto& says = cues[c].changes->says();
+        std::size_t stands = 0;
+        for (std::size_t k = 0; k < says.size(); ++k) {
+            const std::uint32_t lamp = says[k].lamp;
+            while (stands < before.size() && before[stands].lamp < lamp)
+                ++stands;
+            if (stands == before.size())
+                return;
+            if (before[stands].lamp == lamp && says[k].colour && before[stands].colour &&
+                !byHand(l, c, lamp) &&
+                !byHand(l, static_cast<std::size_t>(before[stands].colour_cue), lamp))
+                plan(lamp, before[stands].colour, says[k].colour, cues[c].ways, k, says.size());
+        }
+    }
+    bool byHand(std::size_t list, std::size_t cue, std::uint32_t lamp) const {
+        const auto& cues = compiled_.state.show->cue_lists.find(compiled_.lists[list])->cues;
+        const show::Value* value = cues.entry(cue).second->values.find(compiled_.fixtures[lamp]);
+        return value && !value->parts.empty();
+    }
+
+    const Compiled& compiled_;
+    Ways& ways_;
+    const std::function<bool()>& enough_;
+    Program program_;
+    bool any_ = false;
+    colour::Uv white_;
+};
+
+} // namespace
+
+std::shared_ptr<const Compiled> withWays(const std::shared_ptr<const Compiled>& compiled,
+                                         const Compiled* before, Ways& ways,
+                                         const std::function<bool()>& enough) {
+    auto program = Planner(*compiled, ways, enough).run(before);
+    if (!program)
+        return compiled;
+    auto next = std::make_shared<Compiled>(*compiled);
+    next->program = std::move(program);
+    return next;
+}
+
+} // namespace zelo::play

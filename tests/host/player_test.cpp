@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The player's thread: steady, in time after a stall, and never waiting for those who feed it.
+#include "host/player.h"
+
+#include "host/library.h"
+#include "host/support.h"
+#include "play/stage.h"
+#include "show/edits.h"
+
+#include <gtest/gtest.h>
+
+namespace zelo::host {
+namespace {
+
+using Steady = std::chrono::steady_clock;
+
+class Recorder : public light::FrameSink {
+public:
+    struct Heard {
+        std::mutex mutex;
+        std::vector<Steady::time_point> at;
+        light::Frame last;
+        std::chrono::milliseconds stall{0}; // of the next frame
+
+        int value(std::size_t slot) {
+            const std::lock_guard lock(mutex);
+            return last.universes.empty() ? -1 : last.universes[0].values[slot];
+        }
+        std::size_t frames() {
+            const std::lock_guard lock(mutex);
+            return at.size();
+        }
+    };
+    explicit Recorder(std::shared_ptr<Heard> heard) : heard_(std::move(heard)) {}
+    void send(const light::Frame& frame) override {
+        std::chrono::milliseconds stall{0};
+        {
+            const std::lock_guard lock(heard_->mutex);
+            heard_->at.push_back(Steady::now());
+            heard_->last = frame;
+            std::swap(stall, heard_->stall);
+        }
+        std::this_thread::sleep_for(stall);
+    }
+
+private:
+    std::shared_ptr<Heard> heard_;
+};
+
+class PlayerTest : public ::testing::Test {
+protected:
+    // One lamp with a dimmer at slot 1, at this intensity.
+    std::shared_ptr<play::Playing> lampAt(double intensity) {
+        show::Fixture f;
+        f.type = "gannet-8";
+        auto show = *show::addFixture(show::emptyState().show, f);
+        const auto hand = show::withIntensity(show::emptyHand(), {{1}}, intensity);
+        return std::make_shared<play::Playing>(std::make_shared<const play::Compiled>(
+            play::compiled({show, hand}, *library.sources(), mixes)));
+    }
+    Library library{fs::path(ZELO_DATA)};
+    play::Mixes mixes;
+    std::shared_ptr<Recorder::Heard> heard = std::make_shared<Recorder::Heard>();
+};
+
+TEST_F(PlayerTest, SendsSteadilyWhatIsNewest) {
+    Player player(std::make_unique<Recorder>(heard));
+    std::this_thread::sleep_for(100ms);
+    EXPECT_EQ(heard->frames(), 0u) << "nothing to send yet";
+    player.put(lampAt(1), 0);
+    EXPECT_TRUE(eventually([&] { return heard->value(0) == 255 && heard->frames() > 50; }));
+    EXPECT_TRUE(eventually([&] { return player.framesPerSecond() > 0; }));
+    EXPECT_LE(player.framesPerSecond(), kFramesPerSecond + 3) << "never more than E1.31 allows";
+    player.put(lampAt(0.2), 0);
+    EXPECT_TRUE(eventually([&] { return heard->value(0) == 51; }));
+    player.hold(true);
+    player.waitForFrame();
+    const std::size_t then = heard->frames();
+    player.put(lampAt(0.6), 0);
+    EXPECT_TRUE(eventually([&] { return heard->frames() > then + 5; })) << "it goes on sending";
+    EXPECT_EQ(heard->value(0), 51) << "what was there when rehearsal began";
+    player.hold(false);
+    EXPECT_TRUE(eventually([&] { return heard->value(0) == 153; }));
+}
+
+TEST_F(PlayerTest, AfterAStallItGoesOnInTimeWithoutABurst) {
+    Player player(std::make_unique<Recorder>(heard));
+    player.put(lampAt(1), 0);
+    for (const int stall_ms : {8, 30, 95, 210}) {
+        const std::size_t then = heard->frames();
+        EXPECT_TRUE(eventually([&] { return heard->frames() > then + 4; }));
+        const std::lock_guard lock(heard->mutex);
+        heard->stall = std::chrono::milliseconds(stall_ms);
+    }
+    const std::size_t then = heard->frames();
+    EXPECT_TRUE(eventually([&] { return heard->frames() > then + 10; }));
+    const std::lock_guard lock(heard->mutex);
+    for (std::size_t i = 1; i < heard->at.size(); ++i)
+        EXPECT_GE(heard->at[i] - heard->at[i - 1], 10ms) << i;
+    EXPECT_GE(player.late(), 210u * 44 / 1000) << "frames are left out, not made up for";
+}
+
+TEST_F(PlayerTest, APressIsInTheNextFrameAndAFadeInTime) {
+    double now = 0;
+    Player player([&] { return now; });
+    const auto value = [&] { return player.now().playing->frame().universes[0].values[0]; };
+    player.put(lampAt(1), 0);
+    player.step();
+    EXPECT_EQ(value(), 255);
+    player.press({play::Command::What::Master, 0, 0.4, {}});
+    player.step();
+    EXPECT_EQ(value(), 102);
+    player.press({play::Command::What::Master, 0, 1, {}});
+    player.put(lampAt(0), 2);
+    now = 1;
+    player.step();
+    EXPECT_EQ(value(), 255) << "the fade begins with the frame that takes it";
+    for (const auto& [t, wanted] : {std::pair(1.5, 191), {2.0, 128}, {3.0, 0}, {9.0, 0}}) {
+        now = t;
+        player.step();
+        EXPECT_NEAR(value(), wanted, 1) << t;
+    }
+    player.put(lampAt(1), 2);
+    player.put(lampAt(1), 0); // before a frame was made: the first one's time stays
+    player.step();
+    now = 10;
+    player.step();
+    EXPECT_NEAR(value(), 128, 1);
+}
+
+TEST_F(PlayerTest, FarTooManyPressesAreRefusedAndNothingWaits) {
+    Player player([] { return 0.0; });
+    player.put(lampAt(1), 0);
+    int taken = 0;
+    while (player.press({play::Command::What::Master, 0, 0.5, {}}) && taken < 100'000)
+        ++taken;
+    EXPECT_GE(taken, 1000);
+    EXPECT_LT(taken, 100'000);
+    player.step();
+    EXPECT_TRUE(player.press({play::Command::What::Master, 0, 1, {}})) << "there is room again";
+    player.step();
+    EXPECT_EQ(player.now().playing->frame().universes[0].values[0], 255);
+}
+
+} // namespace
+} // namespace zelo::host
