@@ -346,6 +346,45 @@
         <source>Gradient %1</source>
         <translation>Verlauf %1</translation>
     </message>
+    <message>
+        <source>Intensity</source>
+        <translation>Intensität</translation>
+    </message>
+    <message>
+        <source>No lamp of the lineup shows a colour to nudge.</source>
+        <translation>Keine Lampe der Lampenreihe zeigt eine Farbe, die zu rücken wäre.</translation>
+    </message>
+    <message>
+        <source>Warmer</source>
+        <translation>Wärmer</translation>
+    </message>
+    <message>
+        <source>Cooler</source>
+        <translation>Kühler</translation>
+    </message>
+    <message>
+        <source>Greener</source>
+        <translation>Grüner</translation>
+    </message>
+    <message>
+        <source>Pinker</source>
+        <translation>Rosiger</translation>
+    </message>
+    <message>
+        <source>Paler</source>
+        <translation>Blasser</translation>
+    </message>
+    <message>
+        <source>Deeper</source>
+        <translation>Tiefer</translation>
+    </message>
+    <message numerus="yes">
+        <source>Let go of %n trim(s)</source>
+        <translation>
+            <numerusform>%n Abgleich loslassen</numerusform>
+            <numerusform>%n Abgleiche loslassen</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>core</name>
@@ -2413,6 +2452,14 @@
         <source>others are solo</source>
         <translation>andere sind solo</translation>
     </message>
+    <message>
+        <source>{:.0f} %, trimmed by × {:.2f}: {}</source>
+        <translation>{:.0f} %, abgeglichen mit × {:.2f}: {}</translation>
+    </message>
+    <message>
+        <source>nudged by hand: {}</source>
+        <translation>von Hand gerückt: {}</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -4112,6 +4159,26 @@
             <numerusform>%n Empfänger</numerusform>
         </translation>
     </message>
+    <message>
+        <source>Time in hand</source>
+        <translation>Zeit in der Hand</translation>
+    </message>
+    <message>
+        <source>Changes by hand fade in this time; a drag follows at once</source>
+        <translation>Änderungen von Hand blenden in dieser Zeit; ein Ziehen folgt sofort</translation>
+    </message>
+    <message>
+        <source>Solo</source>
+        <translation>Solo</translation>
+    </message>
+    <message>
+        <source>Only some lamps show: a click lets all show again</source>
+        <translation>Nur einige Lampen leuchten: ein Klick lässt alle wieder leuchten</translation>
+    </message>
+    <message>
+        <source>Time</source>
+        <translation>Zeit</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::HomeForm</name>
@@ -4447,6 +4514,25 @@ In der Hand</translation>
     <message>
         <source>%1, %2</source>
         <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>±</source>
+        <translation>±</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n trimmed (±), Backspace lets go</source>
+        <translation>
+            <numerusform>%n abgeglichen (±), Rücktaste lässt los</numerusform>
+            <numerusform>%n abgeglichen (±), Rücktaste lässt los</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>, trimmed</source>
+        <translation>, abgeglichen</translation>
+    </message>
+    <message>
+        <source>, on its way</source>
+        <translation>, unterwegs</translation>
     </message>
 </context>
 <context>
@@ -4836,10 +4922,6 @@ In der Hand</translation>
         <translation>Strg+← →</translation>
     </message>
     <message>
-        <source>intensity of all, Shift fine, Ctrl coarse</source>
-        <translation>Intensität von allen, Umschalt fein, Strg grob</translation>
-    </message>
-    <message>
         <source>Search the swatch book</source>
         <translation>Das Farbbuch durchsuchen</translation>
     </message>
@@ -5090,6 +5172,58 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>Ins, Page Down, Del</source>
         <translation>Einfg, Bild ab, Entf</translation>
+    </message>
+    <message>
+        <source>Time in hand: in which changes by hand fade</source>
+        <translation>Zeit in der Hand: in der Änderungen von Hand blenden</translation>
+    </message>
+    <message>
+        <source>intensity of all by one ratio, Shift fine, Ctrl coarse</source>
+        <translation>Intensität aller im selben Verhältnis, Umschalt fein, Strg grob</translation>
+    </message>
+    <message>
+        <source>lets go of that lamp&apos;s trim</source>
+        <translation>lässt den Abgleich dieser Lampe los</translation>
+    </message>
+    <message>
+        <source>Let go of all trims of the lineup</source>
+        <translation>Alle Abgleiche der Lampenreihe loslassen</translation>
+    </message>
+    <message>
+        <source>Nothing is trimmed in the lineup.</source>
+        <translation>In der Lampenreihe ist nichts abgeglichen.</translation>
+    </message>
+    <message>
+        <source>Solo: only the lineup shows, or all again</source>
+        <translation>Solo: nur die Lampenreihe leuchtet, oder wieder alle</translation>
+    </message>
+    <message>
+        <source>%1, finely</source>
+        <translation>%1, fein</translation>
+    </message>
+    <message>
+        <source>Warmer</source>
+        <translation>Wärmer</translation>
+    </message>
+    <message>
+        <source>Cooler</source>
+        <translation>Kühler</translation>
+    </message>
+    <message>
+        <source>Greener</source>
+        <translation>Grüner</translation>
+    </message>
+    <message>
+        <source>Pinker</source>
+        <translation>Rosiger</translation>
+    </message>
+    <message>
+        <source>Paler</source>
+        <translation>Blasser</translation>
+    </message>
+    <message>
+        <source>Deeper</source>
+        <translation>Tiefer</translation>
     </message>
 </context>
 <context>

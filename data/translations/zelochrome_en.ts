@@ -10,6 +10,13 @@
             <numerusform>%n lamps</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>Let go of %n trim(s)</source>
+        <translation>
+            <numerusform>Let go of %n trim</numerusform>
+            <numerusform>Let go of %n trims</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::ConvertForm</name>
@@ -82,6 +89,13 @@
         <translation>
             <numerusform>%n in hand, Esc puts it down</numerusform>
             <numerusform>%n in hand, Esc puts them down</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n trimmed (±), Backspace lets go</source>
+        <translation>
+            <numerusform>%n trimmed (±), Backspace lets go</numerusform>
+            <numerusform>%n trimmed (±), Backspace lets go</numerusform>
         </translation>
     </message>
 </context>

@@ -39,7 +39,7 @@ Player::~Player() {
     thread_.join();
 }
 
-std::uint64_t Player::put(std::shared_ptr<play::Playing> next, double fade_s) {
+std::uint64_t Player::put(std::shared_ptr<play::Playing> next, double fade_s, bool drags) {
     std::vector<Now> freed; // here, in the thread that puts
     std::uint64_t number = 0;
     {
@@ -52,7 +52,7 @@ std::uint64_t Player::put(std::shared_ptr<play::Playing> next, double fade_s) {
         given_.erase(gone, given_.end());
     }
     const std::lock_guard lock(mail_mutex_);
-    mail_.fade_s = mail_.next ? std::max(mail_.fade_s, fade_s) : fade_s;
+    mail_.fade_s = mail_.next && !drags ? std::max(mail_.fade_s, fade_s) : fade_s;
     mail_.next = std::move(next);
     mail_.number = number;
     return number;

@@ -28,8 +28,8 @@ public:
     ~Player();
 
     // The next program; what it changes fades in this time. What replaces one that was not taken
-    // yet takes over its time too. Its number, from 1.
-    std::uint64_t put(std::shared_ptr<play::Playing> next, double fade_s);
+    // yet takes over its time too, unless it is one drag with that. Its number, from 1.
+    std::uint64_t put(std::shared_ptr<play::Playing> next, double fade_s, bool drags = false);
     void rest(std::uint64_t number, std::vector<play::Rest> rests); // of the program of this number
     // In the next frame. From one thread. False: far too many at once, it is lost.
     bool press(const play::Command& command);

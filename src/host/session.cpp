@@ -166,8 +166,8 @@ void Session::push(const std::string& name, show::State next, const std::string&
     // Only where lamps or palettes went can anything refer to nothing.
     if (!(next.show->fixtures == show()->fixtures && next.show->palettes == show()->palettes))
         next = show::pruned(next);
-    history_.push({name, std::move(next)}, merge);
-    changed({}, merge.empty() ? time_in_hand_s_ : 0);
+    const bool goes_on = history_.push({name, std::move(next)}, merge);
+    changed({}, goes_on ? std::nullopt : std::optional(time_in_hand_s_));
 }
 
 Done Session::edit(const std::string& name, const Result<show::State>& next,
@@ -259,7 +259,7 @@ void Session::recompute() {
 }
 
 // After every move of history and every other change, the one step that makes all else follow.
-void Session::changed(Changes what, double fade_s) {
+void Session::changed(Changes what, std::optional<double> fade_s) {
     const show::State now = state();
     if (!(now == told_))
         what = what | changesBetween(told_, now) | Change::Saved;
@@ -287,24 +287,27 @@ void Session::lookAt(show::HandPtr hand) {
     computeLight(0);
 }
 
-// A job that is replaced by a newer one leaves it its time.
-void Session::computeLight(double fade_s) {
+// A job that is replaced by a newer one leaves it its time. What is dragged follows at once.
+void Session::computeLight(std::optional<double> fade_s) {
     show::State shown = state();
     if (looked_at_)
         shown.hand = looked_at_;
     {
         const std::lock_guard lock(light_mutex_);
-        fade_s_ = std::max(fade_s_, fade_s);
+        fade_s_ = fade_s ? std::max(fade_s_, *fade_s) : 0;
+        drags_ = !fade_s;
     }
     light_.post("light", [this, state = std::move(shown), from = sources()] {
         double fade = 0;
+        bool drags = false;
         {
             const std::lock_guard lock(light_mutex_);
             fade = std::exchange(fade_s_, 0);
+            drags = std::exchange(drags_, false);
         }
         auto next = std::make_shared<const play::Compiled>(
             play::compiled(state, *from, mixes_, compiled_.get()));
-        player_->put(std::make_shared<play::Playing>(next), fade);
+        player_->put(std::make_shared<play::Playing>(next), fade, drags);
         look();
         if (fade > 0)
             changed_from_ = compiled_;

@@ -112,9 +112,10 @@ public:
 private:
     void begin(show::State first); // another document
     void push(const std::string& name, show::State next, const std::string& merge);
-    void changed(Changes what, double fade_s = 0);
+    // Nothing for the time: as what is under way; it is one gesture with that.
+    void changed(Changes what, std::optional<double> fade_s = 0);
     Done stays(const char* what, const Error& error);
-    void computeLight(double fade_s);
+    void computeLight(std::optional<double> fade_s);
     void pressControls();
     void planWays();
     void showStage();
@@ -134,6 +135,7 @@ private:
 
     std::mutex light_mutex_;      // of the next two
     double fade_s_ = 0;           // of what is to be compiled next
+    bool drags_ = false;          // it goes on with what was compiled last
     play::Controls controls_now_; // as they were pressed
     // Of the thread that compiles: the last one, and the one that it changed by hand.
     std::shared_ptr<const play::Compiled> compiled_, changed_from_;

@@ -16,6 +16,15 @@ bool follows(const show::Values& values) {
     });
 }
 
+// What the hand does to colours that are kept.
+std::map<show::FixtureId, colour::Uv> nudgesOf(const show::Values& hand) {
+    std::map<show::FixtureId, colour::Uv> all;
+    for (const auto& [id, value] : hand)
+        if (!value->colour && !(value->nudge == colour::Uv{0, 0}))
+            all.emplace(id, value->nudge);
+    return all;
+}
+
 class Compiler {
 public:
     Compiler(const show::State& state, const Sources& from, Mixes& mixes, const Compiled* before)
@@ -33,6 +42,7 @@ public:
         program_.dark_first = show_.dark_first;
         same_rig_ = before_ && before_->state.show->fixtures == show_.fixtures &&
                     before_->mixers == all_.mixers && before_->version == all_.version;
+        same_rig_ = same_rig_ && nudgesOf(*before_->state.hand) == nudgesOf(hand_);
         same_palettes_ = same_rig_ && before_->state.show->palettes == show_.palettes &&
                          before_->state.show->white_cct_k == show_.white_cct_k;
         program_.standing = sourceOf(show_.standing);
@@ -86,8 +96,12 @@ private:
             one.in_hand = in_hand != nullptr;
             if (in_hand && all_.mixers[lamp])
                 addTo(*hand, lamp,
-                      in_hand->intensity ? one.told.intensity : std::optional<double>(),
+                      in_hand->intensity ? one.told.trimmed() : std::optional<double>(),
                       in_hand->colour || !in_hand->parts.empty() ? &one : nullptr);
+            if (in_hand && !in_hand->intensity && in_hand->trim != 1) {
+                program_.trims.resize(program_.lamps, -1);
+                program_.trims[lamp] = in_hand->trim;
+            }
             all_.asked.push_back(std::move(one));
         }
         program_.hand = std::move(hand);
@@ -102,14 +116,15 @@ private:
         if (!mixer)
             return one;
         const show::Fixture& fixture = *show_.fixture(id);
-        if (const LaidLamp* laid = gradients_.lamp(value.colour, id); laid && laid->colour) {
-            one.colour = laid->colour;
+        const LaidLamp* laid = gradients_.lamp(value.colour, id);
+        if (laid && laid->colour)
             one.dim = laid->dim;
-        } else if (one.told.colour) {
-            one.colour =
-                mixes_.mixed(from_, mixer, *one.told.colour,
-                             fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
-        }
+        if (laid && laid->colour && one.told.nudge == colour::Uv{0, 0})
+            one.colour = laid->colour;
+        else if (one.told.colour)
+            one.colour = mixes_.mixed(
+                from_, mixer, *one.told.colour,
+                fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0}, one.told.nudge);
         if (one.colour)
             one.drives = one.colour->mix.drives;
         for (const auto& [name, level] : one.told.parts)
@@ -139,8 +154,11 @@ private:
             const auto lamp = lamp_of_.find(id);
             if (lamp == lamp_of_.end() || !all_.mixers[lamp->second])
                 continue;
-            const AskedLamp one = ask(*value, lamp->second);
-            addTo(*source, lamp->second, one.told.intensity, &one);
+            show::Value all = *value;
+            if (const show::Value* held = hand_.find(id); held && !held->colour)
+                all.nudge = all.nudge + held->nudge; // over whatever plays
+            const AskedLamp one = ask(all, lamp->second);
+            addTo(*source, lamp->second, one.told.trimmed(), &one);
         }
         return source;
     }

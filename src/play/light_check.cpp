@@ -101,7 +101,11 @@ CheckLink intensityLink(const Stage& stage, const show::Shown& value, const Stag
     if (lamp.moving)
         return {State::Good, intensityName(),
                 say(ZELO_TEXT("core", "on its way, {:.0f} % now, {}"), 100 * lamp.intensity, who)};
-    const double shown = by_play ? lamp.intensity : *value.intensity;
+    const double shown = by_play ? lamp.intensity : *value.trimmed();
+    if (value.trim != 1)
+        return {shown > 0 ? State::Good : State::Stops, intensityName(),
+                say(ZELO_TEXT("core", "{:.0f} %, trimmed by × {:.2f}: {}"),
+                    100 * std::max(0.0, shown), value.trim, who)};
     return {shown > 0 ? State::Good : State::Stops, intensityName(),
             say(ZELO_TEXT("core", "{:.0f} %, {}"), 100 * std::max(0.0, shown), who)};
 }
@@ -109,8 +113,10 @@ CheckLink intensityLink(const Stage& stage, const show::Shown& value, const Stag
 CheckLink colourLink(const Stage& stage, const show::Shown& value, const StageLamp& lamp) {
     const show::Value* held = stage.state.hand->find(lamp.id);
     const bool by_hand = held && held->colour;
+    const bool nudged = !(value.nudge == colour::Uv{0, 0});
     if (const auto by_play = played(stage.show(), lamp.colour_from))
-        return {State::Good, colourName(), *by_play};
+        return {State::Good, colourName(),
+                nudged ? say(ZELO_TEXT("core", "nudged by hand: {}"), *by_play) : *by_play};
     if (lamp.by_hand) {
         std::string names;
         for (const auto& [part, level] : value.parts)
@@ -124,9 +130,10 @@ CheckLink colourLink(const Stage& stage, const show::Shown& value, const StageLa
     if (!lamp.colour)
         return {State::Mind, colourName(),
                 say(ZELO_TEXT("core", "none asked for: it rests at home"))};
-    const Sentence said =
+    const Sentence asked =
         say(ZELO_TEXT("core", "{}, {}"), light::inWords(lamp.colour->wanted.asked),
             source(stage.show(), by_hand, value.colour_from, value.colour_laid));
+    const Sentence said = nudged ? say(ZELO_TEXT("core", "nudged by hand: {}"), asked) : asked;
     if (!lamp.colour->trouble.empty())
         return {State::Mind, colourName(),
                 say(ZELO_TEXT("core", "{}; {}"), said, lamp.colour->trouble)};

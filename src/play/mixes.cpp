@@ -48,7 +48,7 @@ namespace {
 
 // Mixer and light by their places, which the cached mix keeps from being used again.
 std::string keyOf(const mix::Mixer& mixer, const light::Wanted* light, const show::ColourWish& wish,
-                  const colour::Uv& off) {
+                  const colour::Uv& off, const colour::Uv& nudge) {
     std::string key =
         fmt::format("{}\n{}\n{}", fmt::ptr(&mixer), mix::nameOf(wish.intent), wish.give_up);
     if (light)
@@ -61,6 +61,8 @@ std::string keyOf(const mix::Mixer& mixer, const light::Wanted* light, const sho
         key += fmt::format("\n={}:{}", e, drive);
     if (off.u != 0 || off.v != 0)
         key += fmt::format("\n~{}:{}", off.u, off.v);
+    if (nudge.u != 0 || nudge.v != 0)
+        key += fmt::format("\n+{}:{}", nudge.u, nudge.v);
     return key;
 }
 
@@ -135,10 +137,10 @@ Result<std::shared_ptr<const light::Wanted>> Mixes::wanted(const Sources& from,
 
 std::shared_ptr<const MixedColour> Mixes::mixed(const Sources& from,
                                                 const std::shared_ptr<const mix::Mixer>& mixer,
-                                                const show::ColourWish& wish,
-                                                const colour::Uv& off) {
+                                                const show::ColourWish& wish, const colour::Uv& off,
+                                                const colour::Uv& nudge) {
     const auto light = wanted(from, wish.asked);
-    const std::string key = keyOf(*mixer, light ? light->get() : nullptr, wish, off);
+    const std::string key = keyOf(*mixer, light ? light->get() : nullptr, wish, off, nudge);
     {
         const std::lock_guard lock(mutex_);
         if (const auto known = mixed_.find(key); known != mixed_.end())
@@ -157,6 +159,11 @@ std::shared_ptr<const MixedColour> Mixes::mixed(const Sources& from,
                            ? say(ZELO_TEXT("core", "{}; shown by the colour kept with it"),
                                  light.error().sentence())
                            : say(ZELO_TEXT("core", "{}; shown as white"), light.error().sentence());
+    }
+    if ((nudge.u != 0 || nudge.v != 0) && colour::hasChromaticity(made.wanted.xyz)) {
+        const auto at = made.wanted.uv() + nudge;
+        made.wanted.xyz = colour::toXyz(colour::Uv{at.u, std::max(0.01, at.v)});
+        made.wanted.spectrum.reset(); // another light than that of the gel
     }
     made.wish = wishFor(mixer->type(), wish);
     if ((off.u != 0 || off.v != 0) && colour::hasChromaticity(made.wanted.xyz)) {

@@ -57,11 +57,13 @@ public:
     // Always answers. When the colour is not to be had (its gel is not in any book) the wish's own
     // u'v' is mixed instead, and `trouble` says so. Keep-outs and pins naming emitters that this
     // type does not have are passed over.
+    // `nudge`: so much further than the wish.
     // `off`: how far from its data the fixture shows colours; asked for that far the other way.
     std::shared_ptr<const MixedColour> mixed(const Sources& from,
                                              const std::shared_ptr<const mix::Mixer>& mixer,
                                              const show::ColourWish& wish,
-                                             const colour::Uv& off = {0, 0});
+                                             const colour::Uv& off = {0, 0},
+                                             const colour::Uv& nudge = {0, 0});
 
     // A gradient over its lamps (play/laid.h); the same one as long as nothing of it changed. Never
     // null.

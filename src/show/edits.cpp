@@ -286,8 +286,14 @@ Result<ShowPtr> refillGroup(const ShowPtr& show, GroupId id, std::vector<Fixture
 Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand) {
     std::vector<Values::Change> kept;
     for (const auto& [id, value] : hand)
-        if (show->fixture(id) && !value->empty())
-            kept.emplace_back(id, std::make_shared<const Value>(valueOf(*show, hand, id)));
+        if (show->fixture(id) && !value->empty()) {
+            Value all = valueOf(*show, hand, id);
+            if (all.intensity && all.intensity->here()) { // a number of its own: nothing to trim
+                all.intensity = std::min(1.0, *all.intensity->here() * all.trim);
+                all.trim = 1;
+            }
+            kept.emplace_back(id, std::make_shared<const Value>(std::move(all)));
+        }
     Show next = *show;
     next.standing = next.standing.changed(std::move(kept));
     return nextShow(std::move(next));
@@ -296,20 +302,27 @@ Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand) {
 HandPtr withColour(const HandPtr& hand, const Lineup& lineup, const ColourWish& colour) {
     return changed(hand, lineup, [&](Value& v) {
         v.colour = colour;
+        v.nudge = {0, 0};
         v.parts.clear();
     });
 }
 
 HandPtr withIntensity(const HandPtr& hand, const Lineup& lineup, double intensity) {
-    return changed(hand, lineup, [&](Value& v) { v.intensity = std::clamp(intensity, 0.0, 1.0); });
+    return changed(hand, lineup, [&](Value& v) {
+        v.intensity = std::clamp(intensity, 0.0, 1.0);
+        v.trim = 1;
+    });
 }
 
 HandPtr withLaying(const HandPtr& hand, const LayingPtr& laying, bool intensity) {
     return changed(hand, laying->lamps, [&](Value& v) {
         v.colour = laying;
+        v.nudge = {0, 0};
         v.parts.clear();
-        if (intensity)
+        if (intensity) {
             v.intensity = laying;
+            v.trim = 1;
+        }
     });
 }
 
@@ -318,10 +331,13 @@ HandPtr withPalette(const HandPtr& hand, const Lineup& lineup, const Palette& pa
         return withLaying(hand, std::make_shared<const Laying>(Laying{palette.id, {}, lineup}),
                           palette.gradient->givesIntensity());
     return changed(hand, lineup, [&](Value& v) {
-        if (palette.intensity)
+        if (palette.intensity) {
             v.intensity = palette.id;
+            v.trim = 1;
+        }
         if (palette.colour) {
             v.colour = palette.id;
+            v.nudge = {0, 0};
             v.parts.clear();
         }
     });

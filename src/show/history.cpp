@@ -14,16 +14,17 @@ History::History(State first) {
     moments_.push_back({std::string(), std::move(first)});
 }
 
-void History::push(Moment moment, const std::string& merge) {
+bool History::push(Moment moment, const std::string& merge) {
     ZELO_ASSERT(moment.state.show && moment.state.hand);
     moments_.resize(at_ + 1);
     if (!merge.empty() && merge == last_merge_) {
         moments_[at_] = std::move(moment);
-        return;
+        return true;
     }
     moments_.push_back(std::move(moment));
     ++at_;
     last_merge_ = merge;
+    return false;
 }
 
 void History::undo() {

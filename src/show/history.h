@@ -21,7 +21,8 @@ public:
     const Moment& now() const { return moments_[at_]; }
     // A new moment after this one; what was undone is forgotten. With the same non-empty `merge` as
     // the last push and nothing undone or saved since, it replaces it: a drag is one step.
-    void push(Moment moment, const std::string& merge = {});
+    // True: it went on with that step.
+    bool push(Moment moment, const std::string& merge = {});
     bool canUndo() const { return at_ > 0; }
     bool canRedo() const { return at_ + 1 < moments_.size(); }
     void undo();

@@ -84,9 +84,9 @@ Result<ShowPtr> keepPalette(const ShowPtr& show, const Values& hand, const Lineu
     Palette palette;
     palette.name = std::move(name);
     if (what != KeepWhat::Intensity)
-        palette.colour = value.colour;
+        palette.colour = value.nudged();
     if (what != KeepWhat::Colour)
-        palette.intensity = value.intensity;
+        palette.intensity = value.trimmed();
     return addPalette(show, std::move(palette));
 }
 

@@ -28,6 +28,8 @@ inline constexpr std::size_t kMostCues = 20'000;   // of a list
 inline constexpr double kLongest_s = 86'400;       // a time of a cue
 inline constexpr int kMostCueNumber = 999'999'999; // in thousandths
 inline constexpr double kMostPower = 1e12;         // of a spectrum, W/(sr nm)
+inline constexpr double kMostTrim = 1'000;         // of an intensity
+inline constexpr double kMostNudge_uv = 1;         // of a colour
 inline constexpr double kMostOff_uv = 0.2;         // of a calibration by hand
 inline constexpr std::size_t kMostShowBytes = 64u << 20;
 

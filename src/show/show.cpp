@@ -33,7 +33,18 @@ Shown followed(const Show& show, const Value& value) {
     follow(value.intensity, shown.intensity, shown.intensity_from, &Palette::intensity);
     follow(value.colour, shown.colour, shown.colour_from, &Palette::colour);
     shown.parts = value.parts;
+    shown.trim = value.trim;
+    shown.nudge = value.nudge;
     return shown;
+}
+
+std::optional<ColourWish> Shown::nudged() const {
+    if (!colour || nudge == colour::Uv{0, 0})
+        return colour;
+    ColourWish wish = *colour;
+    wish.uv = {wish.uv.u + nudge.u, std::max(0.01, wish.uv.v + nudge.v)};
+    wish.asked = light::AskedUv{wish.uv.u, wish.uv.v};
+    return wish;
 }
 
 Value valueOf(const Show& show, const Values& hand, FixtureId id) {
@@ -43,12 +54,17 @@ Value valueOf(const Show& show, const Values& hand, FixtureId id) {
     const Value* held = hand.find(id);
     if (!held)
         return value;
-    if (held->intensity)
+    if (held->intensity) {
         value.intensity = held->intensity;
+        value.trim = 1;
+    }
     if (held->colour) {
         value.colour = held->colour;
         value.parts.clear();
+        value.nudge = {0, 0};
     }
+    value.trim *= held->trim;
+    value.nudge = value.nudge + held->nudge;
     for (const auto& [part, level] : held->parts)
         value.parts[part] = level;
     return value;

@@ -36,20 +36,30 @@ struct ColourWish {
 struct Value {
     std::optional<Source<double>> intensity; // 0..1
     std::optional<Source<ColourWish>> colour;
-    PartLevels parts;    // set by hand, each on its own, over the mix of the colour or over home
-    std::string unknown; // as in Head
-    bool empty() const { return !intensity && !colour && parts.empty(); }
+    PartLevels parts; // set by hand, each on its own, over the mix of the colour or over home
+    double trim = 1;  // of the intensity, also of one that lies below: times this
+    colour::Uv nudge = {0, 0}; // of the colour, likewise: this much further
+    std::string unknown;       // as in Head
+    bool empty() const {
+        return !intensity && !colour && parts.empty() && trim == 1 && nudge == colour::Uv{0, 0};
+    }
     friend bool operator==(const Value&, const Value&) = default;
 };
 
 // The same with what the palettes say in it.
 struct Shown {
-    std::optional<double> intensity;
-    std::optional<ColourWish> colour;
+    std::optional<double> intensity;  // before its trim
+    std::optional<ColourWish> colour; // before its nudge
     PartLevels parts;
+    double trim = 1;
+    colour::Uv nudge = {0, 0};
     PaletteId intensity_from, colour_from;            // none: set by themselves
     bool intensity_laid = false, colour_laid = false; // a place in a gradient
     bool empty() const { return !intensity && !colour && parts.empty(); }
+    std::optional<double> trimmed() const { // its intensity
+        return intensity ? std::optional(std::min(1.0, *intensity * trim)) : std::nullopt;
+    }
+    std::optional<ColourWish> nudged() const; // its colour: by u'v' where it was nudged
 };
 
 using Values = Table<FixtureId, Value>;

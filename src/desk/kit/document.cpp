@@ -6,6 +6,8 @@
 #include "host/log.h"
 #include "play/laid.h"
 
+#include <QTimer>
+
 namespace zelo::desk {
 
 namespace {
@@ -25,6 +27,7 @@ Document::Document(std::unique_ptr<host::Session> session)
         post([this, stage = std::move(stage)] {
             stage_ = stage;
             emit changed(Change::Light);
+            lookAgain();
         });
     };
     session_->guard().on_trouble = [this] {
@@ -37,6 +40,18 @@ Document::Document(std::unique_ptr<host::Session> session)
     if (auto* network = session_->network())
         network->onFound([this] { post([this] { emit changed(Change::Found); }); });
     session_->on_change = [this](Changes what) { emit changed(what); };
+}
+
+// While something moves by itself: 30 times a second, and less when there is no time.
+void Document::lookAgain() {
+    constexpr int kEvery_ms = 33;
+    if (!stage_->runs || looks_again_)
+        return;
+    looks_again_ = true;
+    QTimer::singleShot(kEvery_ms, this, [this] {
+        looks_again_ = false;
+        session_->look();
+    });
 }
 
 Document::~Document() {

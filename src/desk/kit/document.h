@@ -67,6 +67,8 @@ public:
     void setLineup(show::Lineup lineup) { session_->setLineup(std::move(lineup)); }
     void setControls(const play::Controls& controls) { session_->setControls(controls); }
     void setOnStage(bool on) { session_->setOnStage(on); }
+    void setTimeInHand(double seconds) { session_->setTimeInHand(seconds); }
+    double timeInHand() const { return session_->timeInHand(); }
     Done addBook(const std::filesystem::path& path); // a swatch book, for all shows
 
     // --- files
@@ -195,8 +197,10 @@ private:
     void openWhenRead(const QString& what, Read read, Take take, Then then);
     void lookAnew(); // as what sees now
     Inbox inbox_;    // before the session: its threads post to it
+    void lookAgain();
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
+    bool looks_again_ = false;
     LightColours colours_;
     std::optional<double> camera_k_, eye_k_;
     double book_lamp_k_ = light::kGelLampK;

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/lineup/lineup_panel.h"
 
+#include "desk/lineup/trims.h"
+
 #include "desk/kit/button.h"
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
@@ -164,6 +166,12 @@ int LineupPanel::placeAt(const QPointF& pos) const {
     return place;
 }
 
+namespace {
+bool trimmed(const play::StageLamp& lamp) {
+    return lamp.told.trim != 1 || !(lamp.told.nudge == colour::Uv{0, 0});
+}
+} // namespace
+
 void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::TypeKey& focus) {
     const auto id = document_.lineup()[place];
     const show::Fixture* fixture = document_.show().fixture(id);
@@ -186,7 +194,9 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::Type
     if (static_cast<int>(place) % every != 0)
         return;
     if (lamp && (!dark || lamp->intensity > 0))
-        drawTextCentred(p, centre, rows().level, numberText(100 * lamp->intensity, 0),
+        drawTextCentred(p, centre, rows().level,
+                        numberText(100 * lamp->intensity, 0) +
+                            (trimmed(*lamp) ? tr("±") : QString()),
                         typeface(Type::Small), theme().dim);
     drawTextCentred(p, centre, rows().number, QString::number(fixture->number),
                     typeface(Type::Small), in_focus ? theme().bright : theme().text);
@@ -257,9 +267,11 @@ void LineupPanel::paintWords(QPainter& p) {
     const int t = static_cast<int>(types.size());
     drawText(p, 20, foot + 44, tr("%1 of %n type(s)", nullptr, t).arg(lampCount(lineup.size())),
              typeface(Type::Small), theme().dim);
+    const auto trims = static_cast<int>(trimmedIn(document_, lineup));
     drawText(p, 20, foot + 61,
-             in_hand ? tr("%n in hand, Esc puts it (them) down", nullptr, in_hand)
-                     : tr("nothing in hand"),
+             trims     ? tr("%n trimmed (±), Backspace lets go", nullptr, trims)
+             : in_hand ? tr("%n in hand, Esc puts it (them) down", nullptr, in_hand)
+                       : tr("nothing in hand"),
              typeface(Type::Small), theme().text);
     for (const auto id : lineup) { // the first lamp that is dark, and why
         const play::StageLamp* lamp = document_.stage().lamp(id);
@@ -291,13 +303,14 @@ void LineupPanel::paintEvent(QPaintEvent*) {
     drawText(p, width() - 260, rows().foot + 28, tr("Order"), typeface(Type::Work), theme().bright);
 }
 
-void LineupPanel::shiftIntensity(double by, int gesture) {
-    auto hand = hand_at_press_ ? hand_at_press_ : document_.state().hand;
-    for (const auto id : document_.lineup()) {
-        const auto value = document_.shown(*hand, id);
-        hand = show::withIntensity(hand, {id}, value.intensity.value_or(0) + by);
-    }
-    document_.setHand("Intensity", hand, fmt::format("intensity-{}", gesture));
+void LineupPanel::shift(double by, int gesture) {
+    const auto& lineup = document_.lineup();
+    const bool dragged = drag_ == Drag::Intensity && grabbed_ >= 0 &&
+                         static_cast<std::size_t>(grabbed_) < lineup.size();
+    shiftIntensity(document_, by, hand_at_press_,
+                   dragged ? std::optional(lineup[static_cast<std::size_t>(grabbed_)])
+                           : std::nullopt,
+                   gesture);
 }
 
 void LineupPanel::mousePressEvent(QMouseEvent* event) {
@@ -322,8 +335,8 @@ void LineupPanel::mouseMoveEvent(QMouseEvent* event) {
         hand_at_press_ = document_.state().hand;
     }
     if (drag_ == Drag::Intensity)
-        shiftIntensity(-way.y() / rows().glass * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1),
-                       gesture_.now());
+        shift(-way.y() / rows().glass * (event->modifiers() & Qt::ShiftModifier ? 0.1 : 1),
+              gesture_.now());
     if (drag_ == Drag::Order) {
         const int over = placeAt({event->position().x(), rows().top + 20.0});
         if (over >= 0 && over != grabbed_) {
@@ -353,7 +366,7 @@ void LineupPanel::wheelEvent(QWheelEvent* event) {
                         : event->modifiers() & Qt::ControlModifier ? 0.1
                                                                    : 0.01;
     hand_at_press_.reset();
-    shiftIntensity(event->angleDelta().y() / 120.0 * step, gesture_.step());
+    shift(event->angleDelta().y() / 120.0 * step, gesture_.step());
     event->accept();
 }
 
@@ -368,6 +381,10 @@ std::optional<PaintedPart> LineupPanel::part(std::size_t index) {
         value += tr(", dark: %1").arg(saidText(play::words(lamp->dark)));
     if (lamp && lamp->in_hand)
         value += tr(", in hand");
+    if (lamp && trimmed(*lamp))
+        value += tr(", trimmed");
+    if (lamp && lamp->moving)
+        value += tr(", on its way");
     return PaintedPart{f ? tr("Lamp %1").arg(f->number) : QString(),
                        value,
                        glassOf(index).toRect(),
@@ -388,7 +405,8 @@ std::vector<PaintedPart> LineupPanel::parts() {
 }
 
 bool LineupPanel::claims(const QKeyEvent& key) const {
-    return isArrow(key) || isEnter(key) || key.key() == Qt::Key_Home || key.key() == Qt::Key_End;
+    return isArrow(key) || isEnter(key) || key.key() == Qt::Key_Home || key.key() == Qt::Key_End ||
+           (key.key() == Qt::Key_Backspace && key.modifiers() == Qt::NoModifier);
 }
 
 void LineupPanel::keyPressEvent(QKeyEvent* event) {
@@ -413,13 +431,16 @@ void LineupPanel::keyPressEvent(QKeyEvent* event) {
         return focusLamp(to);
     }
     case Qt::Key_Up:
-        return shiftIntensity(step, gesture_.step());
+        return shift(step, gesture_.step());
     case Qt::Key_Down:
-        return shiftIntensity(-step, gesture_.step());
+        return shift(-step, gesture_.step());
     case Qt::Key_Home:
-        return shiftIntensity(-1, gesture_.step());
+        return shift(-1, gesture_.step());
     case Qt::Key_End:
-        return shiftIntensity(1, gesture_.step());
+        return shift(1, gesture_.step());
+    case Qt::Key_Backspace: // back to what is kept
+        letGoOfTrims(document_, {lineup[cursor_]});
+        return;
     case Qt::Key_Return:
     case Qt::Key_Enter:
         return document_.setFocusType(document_.typeOf(lineup[cursor_]));

@@ -69,7 +69,7 @@ private:
     std::vector<Run> runs() const;
     void focusLamp(std::size_t place);
     int placeAt(const QPointF& pos) const; // -1 when there is no lamp
-    void shiftIntensity(double by, int gesture);
+    void shift(double by, int gesture);
     void paintWords(QPainter& p);
     void paintLamp(QPainter& p, std::size_t place, const Document::TypeKey& focus);
     void paintBrackets(QPainter& p);

@@ -16,7 +16,7 @@
 namespace zelo::desk {
 
 namespace {
-constexpr int kBars = 9;
+constexpr int kBars = 7;
 constexpr int kNarrow = 1270, kNarrowest = 1100; // px
 } // namespace
 
@@ -95,6 +95,11 @@ Header::Header(Document& document, QWidget* parent)
           {"1", "2", "3", "4", "5", "6"}, false, this)),
       master_(new NumberField(tr("Master"), tr("All intensities together"), {0, 100, 1, 0},
                               QStringLiteral("%"), this)),
+      time_(new NumberField(tr("Time in hand"),
+                            tr("Changes by hand fade in this time; a drag follows at once"),
+                            {0, host::kLongestInHand_s, 0.5, 1}, QStringLiteral("s"), this)),
+      solo_(new Button(tr("Solo"), {}, tr("Only some lamps show: a click lets all show again"),
+                       Button::Kind::Plain, this)),
       dark_(new Button(tr("Dark"), {}, tr("All light out, at once (Ctrl+D)"), Button::Kind::Plain,
                        this)),
       stage_(new StageSwitch(this)),
@@ -104,13 +109,25 @@ Header::Header(Document& document, QWidget* parent)
     setAccessibleName(tr("Header"));
     views_->setOnEdge(true);
     dark_->setCheckable(true);
+    solo_->setCheckable(true);
     master_->setValue(100);
     connect(views_, &Stations::stationChosen, this, &Header::viewChosen);
     name_->setOpensMenu(true);
     connect(name_, &Button::clicked, this, &Header::menuWanted);
     const auto controls = [this] {
-        document_.setControls({master_->value() / 100, dark_->isChecked()});
+        auto all = document_.controls();
+        all.master = master_->value() / 100;
+        all.dark = dark_->isChecked();
+        document_.setControls(all);
     };
+    connect(time_, &NumberField::valueEdited, this,
+            [this](double seconds) { document_.setTimeInHand(seconds); });
+    connect(time_, &NumberField::resetWanted, this, [this] { document_.setTimeInHand(0); });
+    connect(solo_, &Button::clicked, this, [this] {
+        auto all = document_.controls();
+        all.solo.clear();
+        document_.setControls(all);
+    });
     connect(master_, &NumberField::valueEdited, this, controls);
     connect(master_, &NumberField::resetWanted, this, [this, controls] {
         master_->setValue(100);
@@ -135,14 +152,21 @@ void Header::setView(int view) {
     views_->setChosen(view);
 }
 
+void Header::askTime() {
+    time_->setFocus(Qt::ShortcutFocusReason);
+}
+
 void Header::refresh() {
     const auto& controls = document_.controls();
     master_->setValue(100 * controls.master);
     dark_->setChecked(controls.dark);
+    time_->setValue(document_.timeInHand());
+    solo_->setChecked(true);
+    solo_->setVisible(!controls.solo.empty());
     stage_->setOnStage(document_.onStage());
     name_->setText(toQt(document_.show().name));
     name_->setAccessibleName(tr("Show: %1").arg(name_->text()));
-    resizeEvent(nullptr);
+    place();
     update();
 }
 
@@ -152,21 +176,28 @@ QString Header::savedWords() const {
                                        : tr("not saved");
 }
 
-void Header::resizeEvent(QResizeEvent*) {
+void Header::place() {
     const int s = stage_->sizeHint().width();
     int x = width() - 20 - s;
     stage_->setGeometry(x, 11, s, 26);
     const int dark = std::max(46, textWidth(dark_->text(), typeface(Type::Work)) + 16);
     x -= dark + 16;
     dark_->setGeometry(x, 11, dark, 26);
-    x -= 78;
+    if (!solo_->isHidden()) {
+        const int solo = std::max(46, textWidth(solo_->text(), typeface(Type::Work)) + 16);
+        x -= solo + 8;
+        solo_->setGeometry(x, 11, solo, 26);
+    }
+    x -= 66;
+    time_->setGeometry(x, 13, 56, 24);
+    x -= textWidth(tr("Time"), typeface(Type::Work)) + 60;
     master_->setGeometry(x, 13, 62, 24);
     // The views stand over the bench; a narrow window lets them move left, and what stands beside
     // one another goes under one another.
     const int master_word = textWidth(tr("Master"), typeface(Type::Work)) + 12;
     beat_right_ = x - master_word + 8;
     narrow_ = width() < kNarrow;
-    views_->setGap(width() < kNarrowest ? 6 : narrow_ ? 12 : 20);
+    views_->setGap(width() < kNarrowest ? 6 : narrow_ ? 12 : 16);
     const int beat = narrow_ ? 96 : 180;
     const int saved =
         narrow_ ? 0 : std::clamp(textWidth(savedWords(), typeface(Type::Small)) + 30, 84, 140);
@@ -218,6 +249,8 @@ void Header::paintEvent(QPaintEvent*) {
     }
     drawTextRight(p, master_->geometry().left() + 12, 30, tr("Master"), typeface(Type::Work),
                   theme().text);
+    drawTextRight(p, time_->geometry().left() + 14, 30, tr("Time"), typeface(Type::Work),
+                  time_->value() > 0 ? theme().bright : theme().text);
 }
 
 } // namespace zelo::desk

@@ -41,6 +41,7 @@ class Header : public QWidget {
 public:
     Header(Document& document, QWidget* parent);
     void setView(int view);
+    void askTime(); // the keyboard goes to the time in hand
 
 signals:
     void viewChosen(int view);
@@ -48,16 +49,19 @@ signals:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
     void mousePressEvent(QMouseEvent* event) override;
 
 private:
     QString savedWords() const;
     void refresh();
+    void place();
 
     Document& document_;
     Stations* views_;
     NumberField* master_;
+    NumberField* time_;
+    Button* solo_; // only while lamps are solo
     Button* dark_;
     StageSwitch* stage_;
     Button* name_;

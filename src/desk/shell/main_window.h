@@ -4,6 +4,7 @@
 #pragma once
 
 #include "desk/kit/document.h"
+#include "desk/kit/gesture.h"
 #include "desk/shell/commands.h"
 
 #include <QStackedWidget>
@@ -106,6 +107,7 @@ private:
     FocusModel* focus_;
     Asking* asking_;
     Header* header_;
+    Gesture nudges_; // of colours, by keys
     SwatchPanel* swatches_;
     QStackedWidget* views_;
     RigView* rig_view_;

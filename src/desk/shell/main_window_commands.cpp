@@ -7,6 +7,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/theme.h"
 #include "desk/lineup/lineup_panel.h"
+#include "desk/lineup/trims.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
 #include "desk/match/split_field.h"
@@ -16,6 +17,7 @@
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
 #include "desk/shell/frame.h"
+#include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
 #include "desk/shell/main_window.h"
@@ -138,6 +140,7 @@ void MainWindow::makeViewCommands() {
         controls.dark = !controls.dark;
         document_.setControls(controls);
     });
+    view(tr("Time in hand: in which changes by hand fade"), "T", [this] { header_->askTime(); });
     view(tr("Rehearsal or On stage"), "F9", [this] { document_.setOnStage(!document_.onStage()); });
     view(tr("Menu of the show"), "F10", [this] { openMenu(); });
     view.tell(tr("Menu of the show, too"), tr("Alt alone"));
@@ -155,7 +158,15 @@ void MainWindow::makeLineupCommands() {
     lineup(tr("Shuffle the lineup"), {}, [this] { lineup_->shuffle(); });
     lineup.tell(tr("with the keyboard there: the lamp in focus"), QStringLiteral("← →"));
     lineup.tell(tr("moves that lamp in the order"), tr("Ctrl+← →"));
-    lineup.tell(tr("intensity of all, Shift fine, Ctrl coarse"), QStringLiteral("↑ ↓"));
+    lineup.tell(tr("intensity of all by one ratio, Shift fine, Ctrl coarse"),
+                QStringLiteral("↑ ↓"));
+    lineup.tell(tr("lets go of that lamp's trim"), tr("Backspace"));
+    lineup(tr("Let go of all trims of the lineup"), "Shift+Backspace", [this] {
+        if (!letGoOfTrims(document_, document_.lineup()))
+            tell(tr("Nothing is trimmed in the lineup."));
+    });
+    lineup(tr("Solo: only the lineup shows, or all again"), "Shift+S",
+           [this] { soloLineup(document_); });
 }
 
 void MainWindow::makeColourCommands() {
@@ -163,6 +174,17 @@ void MainWindow::makeColourCommands() {
     colour(tr("Search the swatch book"), "/", [this] { swatches_->focusSearch(); });
     colour(tr("The colour tried before"), "Alt+Left", [this] { asking_->stepTried(-1); });
     colour(tr("The colour tried after"), "Alt+Right", [this] { asking_->stepTried(1); });
+    const auto nudge = [&](const QString& text, const QString& key, colour::Nudge by) {
+        colour(text, key, [this, by] { nudgeLineup(document_, by, kNudge_uv, nudges_.step()); });
+        colour(tr("%1, finely").arg(text), QStringLiteral("Shift+") + key,
+               [this, by] { nudgeLineup(document_, by, kNudge_uv / 4, nudges_.step()); });
+    };
+    nudge(tr("Warmer"), "F3", colour::Nudge::Warmer);
+    nudge(tr("Cooler"), "F4", colour::Nudge::Cooler);
+    nudge(tr("Greener"), "F5", colour::Nudge::Greener);
+    nudge(tr("Pinker"), "F6", colour::Nudge::Pinker);
+    nudge(tr("Paler"), "F7", colour::Nudge::Paler);
+    nudge(tr("Deeper"), "F8", colour::Nudge::Deeper);
     colour(tr("Which gel is this?"), "W", [this] { whichGel(); });
     colour(tr("Level all types to the weakest"), {},
            [this] { match_view_->mixing().levelBrightness(); });

@@ -204,6 +204,9 @@ show::Values readValues(JsonObject& top, const char* name, Reading& to) {
             value.colour = sourceOf(o, "colour_from", "colour_laid", std::move(colour),
                                     &show::Palette::colour, to);
         value.parts = readParts(o);
+        value.trim = o.number("trim", 1, 0, show::kMostTrim);
+        if (o.member("nudge"))
+            value.nudge = readUv(o, "nudge").value_or(value.nudge);
         value.unknown = o.unknown();
         top.take(o.error());
         if (value.empty() && value.unknown.empty())
@@ -449,6 +452,10 @@ std::string valueText(const Value& value, Tables& tables) {
         else
             add("colour_from", value.colour->palette().value);
     }
+    if (value.trim != 1)
+        add("trim", value.trim);
+    if (value.nudge.u != 0 || value.nudge.v != 0)
+        add("nudge", fmt::format("[{},{}]", value.nudge.u, value.nudge.v));
     if (!value.parts.empty()) {
         Json parts;
         for (const auto& [part, level] : value.parts)
