@@ -3,12 +3,11 @@
 #include "colour/cct.h"
 #include "colour/rendering.h"
 #include "colour/ssi.h"
+#include "light/frame.h"
 #include "mix/miss.h"
 #include "mix/rounding.h"
-#include "play/engine.h"
 #include "play/laid.h"
 #include "play/shipped.h"
-#include "play/stage.h"
 #include "route/fade.h"
 #include "support/shipped.h"
 
@@ -101,34 +100,6 @@ void gradientChange(benchmark::State& state) {
     }
 }
 BENCHMARK(gradientChange)->Name("work/gradient change")->Unit(benchmark::kMillisecond);
-
-// A frame of the engine while all lamps fade, eight emitters each.
-void enginesFrame(benchmark::State& state) {
-    play::Program p;
-    p.lamps = static_cast<std::size_t>(state.range(0));
-    for (std::uint32_t i = 0; i <= p.lamps; ++i)
-        p.first.push_back(8 * i);
-    p.home.assign(8 * p.lamps, 1);
-    p.drives = {0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 1, 0.9, 0.8, 0.7, 0.6, 0.5, 0.4, 0.3};
-    play::PlayedList list;
-    for (std::uint32_t cue = 0; cue < 2; ++cue) {
-        play::PlayedCue c;
-        c.number = 1 + cue;
-        c.up_s = c.down_s = 1e6;
-        for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp)
-            c.says.push_back({lamp, 0.4 + 0.5 * cue, 8 * cue});
-        list.cues.push_back(std::move(c));
-    }
-    p.lists.push_back(std::move(list));
-    play::complete(p);
-    play::Engine engine(std::make_shared<const play::Program>(std::move(p)));
-    auto rows = engine.rows();
-    engine.apply({}, 0);
-    double t = 0;
-    for (auto _ : state)
-        engine.frame(t += 0.02, rows);
-}
-BENCHMARK(enginesFrame)->Arg(512)->Arg(2000)->Name("work/engine")->Unit(benchmark::kMillisecond);
 
 // 512 fixtures of 8 emitters, each with its own colour already mixed: rounding and the frame.
 struct Prepared {

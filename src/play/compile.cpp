@@ -45,6 +45,7 @@ public:
         same_rig_ = same_rig_ && nudgesOf(*before_->state.hand) == nudgesOf(hand_);
         same_palettes_ = same_rig_ && before_->state.show->palettes == show_.palettes &&
                          before_->state.show->white_cct_k == show_.white_cct_k;
+        makeTables();
         program_.standing = sourceOf(show_.standing);
         askLamps();
         for (const auto& [id, list] : show_.cue_lists) {
@@ -84,6 +85,23 @@ private:
             return;
         const auto home = homeDrives(*all_.mixers.back(), fixture);
         program_.home.insert(program_.home.end(), home.begin(), home.end());
+    }
+
+    void makeTables() {
+        if (before_ && before_->mixers == all_.mixers) {
+            all_.tables = before_->tables;
+            return;
+        }
+        std::map<const mix::Mixer*, std::shared_ptr<const light::ModeTable>> known;
+        if (before_)
+            for (std::size_t lamp = 0; lamp < before_->mixers.size(); ++lamp)
+                known.emplace(before_->mixers[lamp].get(), before_->tables[lamp]);
+        for (const auto& mixer : all_.mixers) {
+            auto& table = known[mixer.get()];
+            if (mixer && !table)
+                table = std::make_shared<const light::ModeTable>(mixer->mode());
+            all_.tables.push_back(table);
+        }
     }
 
     // What standing light and hand ask for together; and what of it the hand says.

@@ -2,6 +2,7 @@
 // A show made ready to be played.
 #pragma once
 
+#include "light/mode_table.h"
 #include "play/laid.h"
 #include "play/program.h"
 #include "show/show.h"
@@ -24,11 +25,12 @@ struct AskedLamp {
 // A program, whose everything in it is, and what it came from.
 struct Compiled {
     std::shared_ptr<const Program> program;
-    std::vector<show::FixtureId> fixtures;                 // by lamp
-    std::vector<std::shared_ptr<const mix::Mixer>> mixers; // by lamp; null: no such type
-    std::vector<AskedLamp> asked;                          // by lamp
-    std::vector<show::CueListId> lists;                    // by list
-    std::vector<show::FaderId> faders;                     // by fader
+    std::vector<show::FixtureId> fixtures;                       // by lamp
+    std::vector<std::shared_ptr<const mix::Mixer>> mixers;       // by lamp; null: no such type
+    std::vector<std::shared_ptr<const light::ModeTable>> tables; // by lamp; null likewise
+    std::vector<AskedLamp> asked;                                // by lamp
+    std::vector<show::CueListId> lists;                          // by list
+    std::vector<show::FaderId> faders;                           // by fader
     show::State state;
     // The gradients that lamps show, laid out.
     std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid = {};

@@ -10,14 +10,11 @@ namespace zelo::play {
 namespace {
 
 // A channel on its way from one drive to the next.
-std::uint32_t followed(const light::Channel& c, std::uint32_t value, double was, double is) {
-    if (is == was)
-        return value;
-    const std::uint32_t nearest = light::nearestValue(c, is);
+std::uint32_t followed(const light::Channel& c, std::uint32_t nearest, std::uint32_t value,
+                       double was, double is) {
     if (!c.ranges.empty()) // a wheel in steps
         return nearest;
-    const bool turned = light::driveOf(c, c.first) > light::driveOf(c, c.end());
-    return (is > was) != turned ? std::max(value, nearest) : std::min(value, nearest);
+    return is > was ? std::max(value, nearest) : std::min(value, nearest);
 }
 
 } // namespace
@@ -30,6 +27,8 @@ SentValues::SentValues(std::shared_ptr<const Compiled> compiled) : compiled_(std
     std::vector<std::pair<std::uint16_t, Slots>> places;
     for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
         const auto& mixer = compiled_->mixers[lamp];
+        wanted_first_.push_back(wanted_.size());
+        wanted_.resize(wanted_.size() + (mixer ? mixer->mode().channels.size() : 0));
         values_.push_back(mixer ? light::homeValues(mixer->mode()) : light::ChannelValues{});
         const show::Fixture& f = *compiled_->state.show->fixture(compiled_->fixtures[lamp]);
         if (!mixer || f.address + mixer->mode().footprint - 1 > light::kSlots)
@@ -57,6 +56,9 @@ void SentValues::takeOver(const SentValues& before) {
         last_.intensity[lamp] = before.last_.intensity[old];
         std::copy_n(before.last_.drives.begin() + q.first[old], p.parts(lamp),
                     last_.drives.begin() + p.first[lamp]);
+        std::copy_n(before.wanted_.begin() + static_cast<std::ptrdiff_t>(before.wanted_first_[old]),
+                    values_[lamp].size(),
+                    wanted_.begin() + static_cast<std::ptrdiff_t>(wanted_first_[lamp]));
         set_[lamp] = before.set_[old];
         rests_[lamp] = before.rests_[old];
     }
@@ -89,21 +91,23 @@ bool SentValues::follow(const Shown& row) {
             continue;
         any = true;
         rests_[lamp] = 0;
-        light::Drives drives(parts), drives_before(parts);
+        light::Drives drives(parts);
         std::copy_n(is, parts, drives.begin());
-        std::copy_n(was, parts, drives_before.begin());
         const auto now = mix::wantedAtOnce(*mixer, drives, row.intensity[lamp]);
-        const auto before = mix::wantedAtOnce(*mixer, drives_before, last_.intensity[lamp]);
         const auto& channels = mixer->mode().channels;
+        double* before = wanted_.data() + wanted_first_[lamp];
         for (std::size_t i = 0; i < channels.size(); ++i) {
             const light::Channel& c = channels[i];
-            std::uint32_t& value = values_[lamp][i];
             const bool dims = c.role == light::Role::Dimmer;
             if (!dims && c.role != light::Role::Part)
                 continue;
             const double to = dims ? now.dimmer : now.parts[c.part];
-            value = set_[lamp] ? followed(c, value, dims ? before.dimmer : before.parts[c.part], to)
-                               : light::nearestValue(c, to);
+            std::uint32_t& value = values_[lamp][i];
+            if (set_[lamp] && to == before[i])
+                continue;
+            const std::uint32_t nearest = compiled_->tables[lamp]->nearest(i, to);
+            value = set_[lamp] ? followed(c, nearest, value, before[i], to) : nearest;
+            before[i] = to;
         }
         set_[lamp] = 1;
         last_.intensity[lamp] = row.intensity[lamp];

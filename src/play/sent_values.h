@@ -39,7 +39,9 @@ private:
     std::shared_ptr<const Compiled> compiled_;
     std::vector<light::ChannelValues> values_;
     Shown last_;
-    std::vector<char> set_, rests_; // by lamp: sent anything yet; stands on values at rest
+    std::vector<double> wanted_;            // of each channel of each lamp, before rounding
+    std::vector<std::size_t> wanted_first_; // by lamp
+    std::vector<char> set_, rests_;         // by lamp: sent anything yet; stands on values at rest
     light::Frame frame_;
     struct Slots {
         std::uint32_t lamp;

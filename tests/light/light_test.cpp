@@ -3,6 +3,7 @@
 #include "colour/lamp.h"
 #include "light/frame.h"
 #include "light/levels.h"
+#include "light/mode_table.h"
 #include "light/wanted.h"
 
 #include <gtest/gtest.h>
@@ -212,6 +213,40 @@ TEST(Asked, InWordsIsWhatPeopleSay) {
     EXPECT_EQ(inWords(AskedSrgb{240, 128, 64}).english(), "hex #f08040");
     EXPECT_EQ(inWords(AskedPalette{"dusk"}).english(), "palette dusk");
     EXPECT_EQ(inWords(AskedMeasured{"moon"}).english(), "measured moon");
+}
+
+// The quick way gives the same values as the one that searches.
+TEST(ModeTable, GivesTheNearestValues) {
+    Mode mode;
+    const auto add = [&](Response response, int bytes, std::vector<SlotRange> ranges = {}) {
+        Channel c;
+        c.role = Role::Part;
+        c.response = std::move(response);
+        c.offsets.resize(static_cast<std::size_t>(bytes));
+        c.ranges = std::move(ranges);
+        mode.channels.push_back(c);
+    };
+    const auto dead = *Response::ofPieces({{0, {0, 0, 0, 0}}, {0.1, {0, 0, 1.5, 0}}});
+    const auto kinked = *Response::ofPieces({{0, {0, 0.2, 0, 0}}, {0.5, {0.1, 1.8, 0, 0}}});
+    for (const int bytes : {1, 2}) {
+        add({}, bytes);
+        add(Response::square(), bytes);
+        add(dead, bytes);
+        add(kinked, bytes);
+    }
+    add({}, 1, {{0, 99, 0}, {100, 199, 1}, {200, 255, 2}});
+    const ModeTable table(mode);
+    for (std::size_t i = 0; i < mode.channels.size(); ++i)
+        for (int k = -1; k <= 4001; ++k) {
+            const double drive = k / 4000.0;
+            const auto searched = nearestValue(mode.channels[i], drive);
+            const auto quick = table.nearest(i, drive);
+            if (quick != searched) // only where both are as near
+                EXPECT_NEAR(driveOf(mode.channels[i], (double(quick) + searched) / 2),
+                            std::clamp(drive, 0.0, 1.0), 1e-9)
+                    << i << " " << drive;
+            EXPECT_LE(std::abs(int(quick) - int(searched)), 1) << i << " " << drive;
+        }
 }
 
 } // namespace

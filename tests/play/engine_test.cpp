@@ -1,7 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The rules of play: cases from an engine that shares no code with this one.
 #include "play/cases.h"
+#include "play/playing.h"
+#include "play/shipped.h"
+#include "show/edits.h"
 #include "support/allocations.h"
+#include "support/asked.h"
 
 #include <gtest/gtest.h>
 
@@ -62,6 +66,45 @@ TEST(Engine, NothingIsAllocatedWhileItPlays) {
                   engine.frame(t += 0.02, row);
               }),
               0);
+}
+
+// The whole frame too, with the programs that take over.
+TEST(Playing, NothingIsAllocatedInAFrame) {
+    Shipped shipped;
+    Mixes mixes;
+    Ways ways;
+    show::ShowPtr show = show::emptyState().show;
+    for (int i = 0; i < 12; ++i) {
+        show::Fixture f;
+        f.type = i % 3 == 0 ? "petrel-4" : i % 3 == 1 ? "gannet-8" : "skua-cmy";
+        f.address = 1 + 30 * i;
+        show = *show::addFixture(show, f);
+    }
+    show::Lineup all;
+    for (const auto& [id, fixture] : show->fixtures)
+        all.push_back(id);
+    std::vector<std::unique_ptr<Playing>> next;
+    std::shared_ptr<const Compiled> before;
+    for (const char* colour : {"xy:0.6,0.33", "xy:0.2,0.3", "cct:4000"}) {
+        auto hand = show::withIntensity(show::emptyHand(), all, 1);
+        hand = show::withColour(hand, all, test::wishFor(colour));
+        before = withWays(
+            std::make_shared<const Compiled>(compiled({show, hand}, shipped, mixes, before.get())),
+            before.get(), ways);
+        next.push_back(std::make_unique<Playing>(before));
+    }
+    double t = 0;
+    EXPECT_EQ(test::allocationsOf([&] {
+                  for (std::size_t i = 0; i < next.size(); ++i) {
+                      if (i > 0)
+                          next[i]->takeOver(*next[i - 1], t, 2);
+                      for (int frame = 0; frame < 60; ++frame)
+                          next[i]->step(t += 1.0 / 44);
+                      next[i]->apply({Command::What::Master, 0, 0.5, {}}, t);
+                  }
+              }),
+              0);
+    EXPECT_TRUE(next.back()->newest().runs);
 }
 
 TEST(Engine, TheSamePressesGiveTheSameLightToTheBit) {
