@@ -307,10 +307,16 @@ void Session::computeLight(std::optional<double> fade_s) {
         }
         auto next = std::make_shared<const play::Compiled>(
             play::compiled(state, *from, mixes_, compiled_.get()));
+        if (fade > 0) { // what can be planned in a moment is there before it begins
+            constexpr double kShare = 0.04, kLongest_s = 0.15;
+            const auto until = std::chrono::steady_clock::now() +
+                               std::chrono::duration<double>(std::min(kShare * fade, kLongest_s));
+            next = play::withWays(next, compiled_.get(), ways_,
+                                  [&] { return std::chrono::steady_clock::now() > until; });
+            changed_from_ = compiled_;
+        }
         player_->put(std::make_shared<play::Playing>(next), fade, drags);
         look();
-        if (fade > 0)
-            changed_from_ = compiled_;
         compiled_ = std::move(next);
         light_.post("ways", [this] { planWays(); });
     });

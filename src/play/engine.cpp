@@ -8,7 +8,8 @@ namespace zelo::play {
 
 namespace {
 constexpr double kDark = 1e-12; // an intensity of nothing
-constexpr double kEase = 0.25;  // share of a fade in which it comes onto a way that is new
+// In which it comes onto a way that is new, shares of a fade; the later the way came the longer.
+constexpr double kShortestEase = 0.05, kLongestEase = 0.25;
 } // namespace
 
 double Engine::Fade::share(double t_s) const {
@@ -167,7 +168,8 @@ void Engine::along(const Fade& fade, double t_s, const OnWay& on, const double* 
         to[e] = from[e] + x * (to[e] - from[e]);
     if (!on.way)
         return;
-    const double easing = std::min(kEase, 1 - on.since); // a share of the time
+    const double easing =
+        std::min(std::clamp(5 * on.since, kShortestEase, kLongestEase), 1 - on.since);
     const double part = on.since < 0 ? 1 : std::clamp((x - on.since) / easing, 0.0, 1.0);
     std::array<double, light::kMostParts> planned;
     on.way->at(x, planned.data());
