@@ -4,6 +4,7 @@
 #include "base/file.h"
 #include "files/detail/colour_parts.h"
 #include "files/detail/cue_parts.h"
+#include "files/detail/gradient_parts.h"
 #include "files/detail/show_parts.h"
 #include "light/frame.h"
 #include "show/edits.h"
@@ -175,6 +176,8 @@ Result<OpenedShow> parseShow(std::string_view text) {
     readFaders(top, to);
     if (top.member("dark_first"))
         show.dark_first = top.flag("dark_first");
+    show.even_to_the_eye = top.flag("even_to_the_eye");
+    show.way = readWayMember(top);
     show.standing = readValues(top, to.version < 3 ? "look" : "standing", to);
     auto hand = readValues(top, "hand", to);
     const auto last = [&](const char* name, int& id) {
@@ -295,6 +298,10 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
         text.member("last_fader_id", show.last_fader_id);
     if (!show.dark_first)
         text.member("dark_first", false);
+    if (show.even_to_the_eye)
+        text.member("even_to_the_eye", true);
+    if (show.way)
+        text.member("way", wayJson(*show.way));
     text.list("fixtures", show.fixtures, [](const auto& e) { return fixtureJson(*e.second); });
     text.list("groups", show.groups, [](const auto& e) { return groupJson(*e.second); });
     text.list("palettes", show.palettes, [](const auto& e) { return paletteJson(*e.second); });

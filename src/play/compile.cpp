@@ -40,6 +40,7 @@ public:
         program_.first.push_back(static_cast<std::uint32_t>(program_.home.size()));
         program_.lamps = all_.fixtures.size();
         program_.dark_first = show_.dark_first;
+        program_.even_to_the_eye = show_.even_to_the_eye;
         same_rig_ = before_ && before_->state.show->fixtures == show_.fixtures &&
                     before_->mixers == all_.mixers && before_->version == all_.version;
         same_rig_ = same_rig_ && nudgesOf(*before_->state.hand) == nudgesOf(hand_);

@@ -97,6 +97,15 @@ const Said* Engine::standingOf(std::uint32_t lamp) const {
     return at == UINT32_MAX ? nullptr : &program_->standing->says()[at];
 }
 
+double Engine::level(double from, double to, double share) const {
+    if (share >= 1)
+        return to;
+    if (!program_->even_to_the_eye || share <= 0)
+        return from + share * (to - from);
+    const double root = std::cbrt(from) + share * (std::cbrt(to) - std::cbrt(from));
+    return root * root * root;
+}
+
 double Engine::valueOf(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,
                        const Without* without) const {
     const Fade& f = l.intensity[place];
@@ -106,7 +115,7 @@ double Engine::valueOf(const List& l, std::size_t list, std::size_t place, std::
         const Without below{list, without};
         to = intensityOf(lamp, &below).intensity;
     }
-    return f.from + x * (to - f.from);
+    return level(f.from, to, x);
 }
 
 Engine::Light Engine::intensityOf(std::uint32_t lamp, const Without* without) const {
@@ -289,7 +298,7 @@ void Engine::layersColour(std::uint32_t lamp, double* to) const {
 double Engine::changedIntensity(std::uint32_t lamp) const {
     const double there = layersIntensity(lamp);
     const Fade& f = changes_[lamp].intensity;
-    return f.runs(now_s_) ? f.from + f.share(now_s_) * (there - f.from) : there;
+    return f.runs(now_s_) ? level(f.from, there, f.share(now_s_)) : there;
 }
 
 void Engine::changedColour(std::uint32_t lamp, double* to) const {

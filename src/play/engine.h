@@ -169,7 +169,8 @@ private:
                   const Without* without, double* to) const;
     double shownIntensity(std::uint32_t lamp) const { return intensityOf(lamp, nullptr).intensity; }
     const Said* standingOf(std::uint32_t lamp) const;
-    double layersIntensity(std::uint32_t lamp) const; // trims and hand in it
+    double level(double from, double to, double share) const; // of an intensity on its way
+    double layersIntensity(std::uint32_t lamp) const;         // trims and hand in it
     void layersColour(std::uint32_t lamp, double* to) const;
     double changedIntensity(std::uint32_t lamp) const; // and what it fades from by itself
     void changedColour(std::uint32_t lamp, double* to) const;

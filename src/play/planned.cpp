@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/planned.h"
 
+#include "mix/together.h"
 #include "route/fade.h"
 
 #include <algorithm>
@@ -22,28 +23,48 @@ bool same(std::span<const double> a, const double* b) {
     return true;
 }
 
-PlannedPtr planned(const mix::Mixer& mixer, const light::Drives& from, const light::Drives& to,
-                   const colour::Uv& white) {
-    if (!mixer.additive() || !colour::hasChromaticity(mixer.xyzOf(from)) ||
-        !colour::hasChromaticity(mixer.xyzOf(to)))
-        return nullptr;
+std::optional<route::Fade> fadeOf(const Ways::Ask& ask) {
     route::FadeWish wish;
+    wish.white = ask.white;
+    const auto plan = [&] {
+        auto fade = route::planFade(*ask.mixer, ask.from, ask.to, wish);
+        return fade ? std::optional(std::move(*fade)) : std::nullopt;
+    };
+    if (ask.wish) {
+        wish.kind = ask.wish->kind;
+        wish.floor = ask.wish->floor;
+        wish.side = ask.wish->side;
+        for (colour::Uv via : ask.wish->via) { // a route may come from another lamp
+            via.v = std::max(via.v, 0.01);
+            wish.via.push_back(mix::intoReach(ask.mixer->hull(), via));
+        }
+        wish.keep_out = ask.wish->keep_out;
+        wish.jump_at = ask.wish->jump_at;
+        return plan();
+    }
     wish.kind = route::Kind::Straight;
     wish.floor = kAroundFloor;
-    wish.white = white;
-    auto fade = route::planFade(mixer, from, to, wish);
-    if (fade && fade->white_dip > kStraightDip) {
-        wish.kind = route::Kind::Around;
-        if (auto around = route::planFade(mixer, from, to, wish))
-            fade = std::move(around);
-    }
+    auto straight = plan();
+    if (!straight || straight->white_dip <= kStraightDip)
+        return straight;
+    wish.kind = route::Kind::Around;
+    auto around = plan();
+    return around ? std::move(around) : std::move(straight);
+}
+
+PlannedPtr made(const Ways::Ask& ask) {
+    if (!ask.mixer->additive() || !colour::hasChromaticity(ask.mixer->xyzOf(ask.from)) ||
+        !colour::hasChromaticity(ask.mixer->xyzOf(ask.to)))
+        return nullptr;
+    const auto fade = fadeOf(ask);
     if (!fade)
         return nullptr;
     Planned way;
-    way.parts = from.size();
+    way.parts = ask.from.size();
+    way.wish = ask.wish;
     for (std::size_t i = 0; i < fade->points.size(); ++i) {
-        const light::Drives& at = i == 0                         ? from
-                                  : i + 1 == fade->points.size() ? to
+        const light::Drives& at = i == 0                         ? ask.from
+                                  : i + 1 == fade->points.size() ? ask.to
                                                                  : fade->points[i].drives;
         way.rows.insert(way.rows.end(), at.begin(), at.end());
     }
@@ -65,31 +86,40 @@ bool Planned::leads(const double* from, const double* to) const {
     return same(front(), from) && same(back(), to);
 }
 
-Ways::Key Ways::keyOf(const mix::Mixer& mixer, const light::Drives& from, const light::Drives& to,
-                      const colour::Uv& white) {
-    Key key{&mixer, {from.begin(), from.end()}};
-    key.ends.insert(key.ends.end(), to.begin(), to.end());
-    key.ends.insert(key.ends.end(), {white.u, white.v});
+Ways::Key Ways::keyOf(const Ask& ask) {
+    Key key{ask.mixer.get(), {ask.from.begin(), ask.from.end()}};
+    const auto add = [&](double x) { key.ends.push_back(x); };
+    key.ends.insert(key.ends.end(), ask.to.begin(), ask.to.end());
+    add(ask.white.u);
+    add(ask.white.v);
+    if (!ask.wish)
+        return key;
+    const route::StopWay& way = *ask.wish;
+    add(static_cast<double>(way.kind));
+    add(way.floor);
+    add(static_cast<double>(way.side));
+    add(way.jump_at);
+    add(way.keep_out ? way.keep_out->from : -1000);
+    add(way.keep_out ? way.keep_out->to : -1000);
+    for (const colour::Uv& via : way.via) {
+        add(via.u);
+        add(via.v);
+    }
     return key;
 }
 
-std::optional<PlannedPtr> Ways::known(const mix::Mixer& mixer, const light::Drives& from,
-                                      const light::Drives& to, const colour::Uv& white) const {
-    const std::lock_guard lock(mutex_);
-    const auto it = known_.find(keyOf(mixer, from, to, white));
-    return it == known_.end() ? std::nullopt : std::optional(it->second.way);
-}
-
-PlannedPtr Ways::asNeeded(const std::shared_ptr<const mix::Mixer>& mixer, const light::Drives& from,
-                          const light::Drives& to, const colour::Uv& white) {
-    if (auto there = known(*mixer, from, to, white))
-        return *there;
-    auto made = planned(*mixer, from, to, white);
+PlannedPtr Ways::planned(const Ask& ask) {
+    Key key = keyOf(ask);
+    {
+        const std::lock_guard lock(mutex_);
+        if (const auto it = known_.find(key); it != known_.end())
+            return it->second.way;
+    }
+    auto way = made(ask);
     const std::lock_guard lock(mutex_);
     if (known_.size() >= kMostKnown)
         known_.clear();
-    return known_.try_emplace(keyOf(*mixer, from, to, white), Entry{mixer, std::move(made)})
-        .first->second.way;
+    return known_.try_emplace(std::move(key), Entry{ask.mixer, std::move(way)}).first->second.way;
 }
 
 } // namespace zelo::play

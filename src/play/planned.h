@@ -3,6 +3,7 @@
 #pragma once
 
 #include "mix/mix.h"
+#include "route/gradient.h"
 
 #include <map>
 #include <memory>
@@ -14,36 +15,43 @@ namespace zelo::play {
 
 struct Planned {
     std::size_t parts = 0;
-    std::vector<double> rows; // one behind the other; two at least
+    std::vector<double> rows;                // one behind the other; two at least
+    std::optional<route::StopWay> wish = {}; // what it was planned for; nothing: as needed
 
     std::span<const double> front() const { return {rows.data(), parts}; }
     std::span<const double> back() const { return {rows.data() + rows.size() - parts, parts}; }
     // At a share of the time, 0..1: `to` has room for the parts.
     void at(double share, double* to) const;
     bool leads(const double* from, const double* to) const; // within what is not seen
+    bool leads(const double* from, const double* to,
+               const std::optional<route::StopWay>& as) const {
+        return wish == as && leads(from, to);
+    }
 };
 using PlannedPtr = std::shared_ptr<const Planned>;
 
-// As needed (design: Fades): straight in chromaticity where that keeps its saturation, else around
-// the white with a floor of 0.8 on the shorter side. Null where drives may as well go straight:
-// parts that do not add up, ends without a colour.
 class Ways {
 public:
-    // `white`: what colours go round. Thread-safe. Cost: some milliseconds unless known.
-    PlannedPtr asNeeded(const std::shared_ptr<const mix::Mixer>& mixer, const light::Drives& from,
-                        const light::Drives& to, const colour::Uv& white);
-    // The same when it is known already; nothing when not.
-    std::optional<PlannedPtr> known(const mix::Mixer& mixer, const light::Drives& from,
-                                    const light::Drives& to, const colour::Uv& white) const;
+    // One to be planned: as wished for or, without a wish, as needed: straight in chromaticity
+    // where that keeps its saturation, else around the white with a floor of 0.8 on the shorter
+    // side. `white`: what colours go round.
+    struct Ask {
+        std::shared_ptr<const mix::Mixer> mixer;
+        light::Drives from, to;
+        colour::Uv white;
+        std::optional<route::StopWay> wish = {};
+    };
+    // Null where drives may as well go straight: parts that do not add up, ends without a colour.
+    // Thread-safe. Cost: some milliseconds, nearly none when it was asked for before.
+    PlannedPtr planned(const Ask& ask);
 
 private:
     struct Key {
         const mix::Mixer* mixer;
-        std::vector<double> ends; // and the white
+        std::vector<double> ends; // the white and the wish
         auto operator<=>(const Key&) const = default;
     };
-    static Key keyOf(const mix::Mixer& mixer, const light::Drives& from, const light::Drives& to,
-                     const colour::Uv& white);
+    static Key keyOf(const Ask& ask);
     struct Entry {
         std::shared_ptr<const mix::Mixer> mixer; // its place is not used again meanwhile
         PlannedPtr way;

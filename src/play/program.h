@@ -80,7 +80,8 @@ struct Program {
     std::vector<char> exempt;       // from solo and Dark, by lamp
     std::vector<PlayedList> lists;
     std::vector<PlayedFader> faders;
-    bool dark_first = true; // a dark lamp takes its next colour before its light comes
+    bool even_to_the_eye = false; // intensities, in perceived brightness and not in level
+    bool dark_first = true;       // a dark lamp takes its next colour before its light comes
 
     // What each is called in the programs before and after it; ascending.
     std::vector<int> lamp_ids = {}, list_ids = {}, fader_ids = {};

@@ -36,13 +36,14 @@ private:
 
     // Puts the way from one row to another at this place, where it is not there.
     void plan(std::uint32_t lamp, const double* from, const double* to,
-              std::vector<PlannedPtr>& ways, std::size_t place, std::size_t places) {
+              const std::optional<route::StopWay>& wish, std::vector<PlannedPtr>& ways,
+              std::size_t place, std::size_t places) {
         const std::size_t parts = program_.parts(lamp);
         if (!from || !to || !compiled_.mixers[lamp] || std::equal(from, from + parts, to) ||
-            (place < ways.size() && ways[place] && ways[place]->leads(from, to)) || enough())
+            (place < ways.size() && ways[place] && ways[place]->leads(from, to, wish)) || enough())
             return;
-        auto way = ways_.asNeeded(compiled_.mixers[lamp], drivesAt(from, parts),
-                                  drivesAt(to, parts), white_);
+        auto way = ways_.planned(
+            {compiled_.mixers[lamp], drivesAt(from, parts), drivesAt(to, parts), white_, wish});
         if (!way)
             return;
         ways.resize(places);
@@ -58,7 +59,7 @@ private:
                 compiled_.asked[lamp].by_hand || before.asked[*old].by_hand)
                 continue;
             plan(lamp, colourIn(*before.program, *old), colourIn(program_, lamp),
-                 program_.change_ways, lamp, program_.lamps);
+                 compiled_.state.show->way, program_.change_ways, lamp, program_.lamps);
         }
     }
     static const double* colourIn(const Program& p, std::uint32_t lamp) {
@@ -70,6 +71,7 @@ private:
 
     void planCue(std::size_t l, std::size_t c) {
         auto& cues = program_.lists[l].cues;
+        const auto& wish = cueAt(l, c).way ? cueAt(l, c).way : compiled_.state.show->way;
         const auto& before = cues[c - 1].stands_for;
         const auto& says = cues[c].changes->says();
         std::size_t stands = 0;
@@ -82,12 +84,15 @@ private:
             if (before[stands].lamp == lamp && says[k].colour && before[stands].colour &&
                 !byHand(l, c, lamp) &&
                 !byHand(l, static_cast<std::size_t>(before[stands].colour_cue), lamp))
-                plan(lamp, before[stands].colour, says[k].colour, cues[c].ways, k, says.size());
+                plan(lamp, before[stands].colour, says[k].colour, wish, cues[c].ways, k,
+                     says.size());
         }
     }
+    const show::Cue& cueAt(std::size_t list, std::size_t cue) const {
+        return *compiled_.state.show->cue_lists.find(compiled_.lists[list])->cues.entry(cue).second;
+    }
     bool byHand(std::size_t list, std::size_t cue, std::uint32_t lamp) const {
-        const auto& cues = compiled_.state.show->cue_lists.find(compiled_.lists[list])->cues;
-        const show::Value* value = cues.entry(cue).second->values.find(compiled_.fixtures[lamp]);
+        const show::Value* value = cueAt(list, cue).values.find(compiled_.fixtures[lamp]);
         return value && !value->parts.empty();
     }
 

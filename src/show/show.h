@@ -137,10 +137,12 @@ struct Show {
     Table<LookId, Look> looks;
     Table<CueListId, CueList> cue_lists;
     Table<FaderId, Fader> faders;
-    bool dark_first = true; // a dark lamp takes its next colour before its light comes
-    std::shared_ptr<const StagePlan> stage;                      // null: bare floor
-    Table<std::string, Measured> measured;                       // by name
-    Table<std::string, light::FixtureType> types;                // by id: made or read for it
+    bool dark_first = true;       // a dark lamp takes its next colour before its light comes
+    bool even_to_the_eye = false; // intensities fade evenly in perceived brightness, not in level
+    std::optional<route::StopWay> way = {};       // of colours that fade; without: as needed
+    std::shared_ptr<const StagePlan> stage;       // null: bare floor
+    Table<std::string, Measured> measured;        // by name
+    Table<std::string, light::FixtureType> types; // by id: made or read for it
     std::shared_ptr<const std::vector<light::Asked>> favourites; // null: none
     std::vector<OutputLine> outputs;
     Values standing;         // standing light: what the stage shows below all else

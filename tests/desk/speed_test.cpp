@@ -12,6 +12,7 @@
 #include <QTimer>
 #include <atomic>
 #include <fstream>
+#include <numeric>
 #include <thread>
 
 namespace zelo::desk {
@@ -184,6 +185,84 @@ TEST_F(SpeedTest, AColourForFiveHundredIsOnTheWireSoon) {
     std::printf("[ figures  ] a colour for 500 fixtures: on the wire after %.0f ms at most\n",
                 longest);
     EXPECT_LT(longest, 500) << "a guard: the aim is 50 ms";
+}
+
+// Over 2 000 lamps of eight emitters, each with its own colour.
+TEST_F(SpeedTest, TwoThousandColoursAreOnTheWireSoon) {
+    struct Sink : light::FrameSink {
+        std::atomic<int> sum{0};
+        void send(const light::Frame& frame) override {
+            int n = 0;
+            for (const auto& u : frame.universes)
+                n += std::accumulate(u.values.begin(), u.values.end(), 0);
+            sum = n;
+        }
+    };
+    auto sink = std::make_unique<Sink>();
+    Sink* seen = sink.get();
+    host::Session session(library, std::move(sink));
+    session.start(showOf(2000, "gannet-8", "emitters 16 bit", 18), show::emptyHand());
+    show::Lineup all;
+    for (const auto& [id, f] : session.show()->fixtures)
+        all.push_back(id);
+    session.setHand("on", show::withIntensity(session.hand(), all, 1));
+    session.waitUntilIdle();
+    const auto took = [&](const show::HandPtr& hand) {
+        QTest::qWait(100);
+        const int before = seen->sum;
+        QElapsedTimer watch;
+        watch.start();
+        session.setHand("colour", hand);
+        while (seen->sum == before && watch.elapsed() < 5000)
+            std::this_thread::sleep_for(std::chrono::microseconds(300));
+        return static_cast<double>(watch.nsecsElapsed()) / 1e6;
+    };
+    double one = 0;
+    for (const char* asked : {"cct:2700", "gel:342@5600", "gel:214"})
+        one = std::max(one, took(show::withColour(session.hand(), all, test::wishFor(asked))));
+    show::HandPtr own = session.hand();
+    for (std::size_t i = 0; i < all.size(); ++i)
+        own = show::withColour(
+            own, {all[i]},
+            test::wishFor(fmt::format("uv:{:.5f},0.48", 0.18 + 0.00005 * static_cast<double>(i))));
+    const double each = took(own);
+    std::printf("[ figures  ] 2000 lamps of 8 emitters: on the wire after %.0f ms at most (one "
+                "colour), %.0f ms (2000 colours)\n",
+                one, each);
+    EXPECT_LT(one, 500) << "a guard: the aim is 100 ms";
+}
+
+// The window moves with a fade, and the frames do not wait for it.
+TEST_F(SpeedTest, AFadeOfFiveHundredIsSeenToMove) {
+    document.start(showOf(500, "gannet-8", "emitters 16 bit", 18), show::emptyHand());
+    show::Lineup all;
+    for (const auto& [id, f] : document.show().fixtures)
+        all.push_back(id);
+    document.setLineup(all);
+    document.setHand("on", show::withIntensity(document.state().hand, all, 1));
+    settle();
+    document.setTimeInHand(2);
+    int looks = 0, different = 0;
+    double last = -1;
+    QObject::connect(&document, &Document::changed, &window, [&](Changes what) {
+        if (!what.has(Change::Light))
+            return;
+        const double level = lamp(1).intensity;
+        ++looks;
+        different += level != last;
+        last = level;
+    });
+    Watchdog dog;
+    document.setHand("off", show::withIntensity(document.state().hand, all, 0));
+    EXPECT_TRUE(comes([&] { return lamp(1).intensity == 0 && !document.stage().runs; }));
+    std::printf(
+        "[ figures  ] a fade of 500 lamps in 2 s: seen %d times, held up for %.0f ms at most\n",
+        different, dog.longestMs());
+    EXPECT_GT(different, 15);
+    EXPECT_LE(looks - different, 5) << "no look when nothing is new";
+    const int then = looks;
+    QTest::qWait(200);
+    EXPECT_EQ(looks, then) << "and none at rest";
 }
 
 TEST_F(SpeedTest, ADragOverAHundredMixedLampsKeepsUp) {

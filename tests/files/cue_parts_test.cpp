@@ -43,6 +43,11 @@ show::ShowPtr made() {
     show = *show::keepAsCue({show, hand}, {{1}, {2}}, {1}, cue, true);
     cue.number = {8000};
     cue.follow = show::FollowWhen::WhenDone;
+    cue.way = route::StopWay{};
+    cue.way->kind = route::Kind::Around;
+    cue.way->floor = 0.65;
+    cue.way->via = {{0.25, 0.5}};
+    cue.way->keep_out = route::Sector{1, 2};
     cue.colour_s.reset();
     cue.locked = true;
     show = *show::keepAsCue({show, hand}, {{1}}, {1}, cue, false);
@@ -53,6 +58,10 @@ show::ShowPtr made() {
     show = *show::addFader(show, fader);
     auto off = *show;
     off.dark_first = false;
+    off.even_to_the_eye = true;
+    off.way = route::StopWay{};
+    off.way->kind = route::Kind::Jump;
+    off.way->jump_at = 0.75;
     return show::nextShow(off);
 }
 
@@ -78,6 +87,8 @@ TEST(CueParts, GoThroughTheFileUnchanged) {
     }
     EXPECT_EQ(*back->show->faders.find({1}), *show->faders.find({1}));
     EXPECT_FALSE(back->show->dark_first);
+    EXPECT_TRUE(back->show->even_to_the_eye);
+    EXPECT_EQ(back->show->way, show->way);
     EXPECT_TRUE(back->show->fixture({3})->exempt);
     EXPECT_EQ(back->show->last_cue_list_id, 1);
 }
@@ -96,6 +107,8 @@ TEST(CueParts, FaultsNameTheirPlaceAndOrphansAreTold) {
               std::string::npos);
     EXPECT_EQ(why("/cue_lists/0/cues/0/up_s", -1).find("cue_lists[0].cues[0].up_s"), 0u);
     EXPECT_EQ(why("/cue_lists/0/cues/0/follow", "soon").find("cue_lists[0].cues[0].follow"), 0u);
+    EXPECT_EQ(why("/cue_lists/0/cues/1/way/floor", 2).find("cue_lists[0].cues[1].way.floor"), 0u);
+    EXPECT_EQ(why("/way/kind", "sideways").find("way.kind"), 0u);
     EXPECT_EQ(why("/cue_lists/0/name", "").find("cue_lists[0]"), 0u);
     auto without = good;
     without["looks"] = nlohmann::json::array();

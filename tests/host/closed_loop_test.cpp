@@ -140,7 +140,7 @@ TEST_F(ClosedLoop, AFadeInHandStaysOnItsPlan) {
                 ->mix.drives;
         };
         const auto from = drives("xy:0.58,0.33");
-        const auto plan = ways.asNeeded(mixer, from, drives("xy:0.21,0.33"), white);
+        const auto plan = ways.planned({mixer, from, drives("xy:0.21,0.33"), white});
         if (!plan)
             continue; // light that does not add up goes straight
         ++compared;

@@ -155,6 +155,18 @@ TEST(Engine, FramesInBetweenChangeNothing) {
         EXPECT_NEAR(a.drives[i], b.drives[i], 1e-9);
 }
 
+TEST(Engine, IntensitiesMayRunEvenlyToTheEye) {
+    Program p = *large(1, 1);
+    p.even_to_the_eye = true;
+    Engine engine(std::make_shared<const Program>(std::move(p)));
+    Shown row = engine.rows();
+    engine.apply(press(Command::What::Next, 0), 0);
+    engine.frame(5, row); // half of the way to 0.4
+    EXPECT_NEAR(row.intensity[0], 0.4 / 8, 1e-12) << "half as bright to the eye";
+    engine.frame(10, row);
+    EXPECT_EQ(row.intensity[0], 0.4);
+}
+
 TEST(Engine, WhatIsNotThereDoesNothing) {
     Engine engine(large(3, 1));
     Shown row = engine.rows();

@@ -251,6 +251,73 @@ TEST_F(TakeOverTest, ARigThatChangesUnderAFadeLeavesNoLampStuck) {
     EXPECT_FALSE(at(12).runs);
 }
 
+// Repatched, another universe, and 2 000 lamps more, all under a fade.
+TEST_F(TakeOverTest, AnotherPatchAndAnotherShowUnderAFade) {
+    for (int i = 0; i < 3; ++i)
+        add("gannet-8");
+    const show::Lineup all{{1}, {2}, {3}};
+    hand = show::withIntensity(hand, all, 0.2);
+    colour("xy:0.62,0.33", all);
+    put(0);
+    hand = show::withIntensity(hand, all, 1);
+    put(1, 10);
+    const auto slot = [&](std::uint16_t universe, int address) {
+        for (const auto& u : playing->frame().universes)
+            if (u.universe == universe)
+                return int(u.values[static_cast<std::size_t>(address - 1)]);
+        return -1;
+    };
+    at(6);
+    const int level = slot(1, 1);
+    EXPECT_NEAR(level, 255 * 0.6, 1);
+    auto moved = *show->fixture({1});
+    moved.universe = 7;
+    moved.address = 300;
+    show = *show::changeFixture(show, moved);
+    put(6);
+    EXPECT_EQ(slot(7, 300), level) << "the same light at its new place";
+    EXPECT_EQ(slot(1, 1), 0) << "and none at the old one";
+    EXPECT_NEAR(at(11).shown.intensity[0], 1, 1e-9) << "the fade went on";
+    std::vector<show::Fixture> more;
+    for (int i = 0; i < 2000; ++i) {
+        show::Fixture f;
+        f.type = i % 2 ? "petrel-4" : "tern-6";
+        f.universe = static_cast<std::uint16_t>(100 + i / 20);
+        f.address = 1 + i % 20 * 25;
+        more.push_back(f);
+    }
+    colour("xy:0.18,0.33", all);
+    put(12, 4);
+    const Uv before = uv(at(14));
+    show = *show::addFixtures(show, more);
+    put(14);
+    EXPECT_LT(colour::distance(uv(at(14)), before), 1e-9);
+    EXPECT_LT(colour::distance(uv(at(16)), compiled->asked[0].colour->wanted.uv()), 1e-6);
+    // Another show altogether: nothing of the old one is left.
+    show = show::emptyState().show;
+    hand = show::emptyHand();
+    next_ = 1;
+    put(17);
+    EXPECT_TRUE(playing->frame().universes.empty());
+    EXPECT_FALSE(at(17).runs);
+}
+
+// Times of 0 and of a day, and looks far apart.
+TEST_F(TakeOverTest, TimesOfNothingAndOfADay) {
+    add("gannet-8");
+    hand = show::withIntensity(hand, {{1}}, 0);
+    put(0);
+    hand = show::withIntensity(hand, {{1}}, 1);
+    put(1, 86'400);
+    EXPECT_NEAR(at(43'201).shown.intensity[0], 0.5, 1e-9);
+    EXPECT_TRUE(at(86'400).runs);
+    EXPECT_EQ(at(1e7).shown.intensity[0], 1);
+    EXPECT_FALSE(at(1e7).runs);
+    hand = show::withIntensity(hand, {{1}}, 0.3);
+    put(1e7, 0);
+    EXPECT_EQ(at(1e7).shown.intensity[0], 0.3);
+}
+
 // A list that plays: what its cue says now is what it shows.
 class ListTakeOverTest : public TakeOverTest {
 protected:
@@ -297,6 +364,46 @@ TEST_F(ListTakeOverTest, CuesFadeOnTheirPlannedWays) {
             EXPECT_LT(std::abs(now[e] - last[e]), 0.05);
         last = now;
     }
+}
+
+// A cue's own way, and the show's for all others.
+TEST_F(ListTakeOverTest, ACueGoesTheWayItSays) {
+    const auto disc = *route::Disc::of(compiled->mixers[0]->hull(), colour::planckianUv({4300}));
+    const auto way = [&](std::optional<route::StopWay> of_cue,
+                         std::optional<route::StopWay> of_show) {
+        show::Show next = *show;
+        next.way = std::move(of_show);
+        show::CueList list = *next.cue_lists.find({1});
+        show::Cue cue = *list.cues.find({2000});
+        cue.way = std::move(of_cue);
+        list.cues = list.cues.with(cue.number, std::move(cue));
+        next.cue_lists = next.cue_lists.with({1}, std::move(list));
+        show = show::nextShow(std::move(next));
+        playing.reset();
+        put(0);
+        press(What::Next, 0);
+        at(5);
+        press(What::Next, 5);
+        std::vector<Uv> seen;
+        for (double t = 5; t <= 9; t += 0.02)
+            seen.push_back(uv(at(t)));
+        return seen;
+    };
+    route::StopWay straight, around, jump, dark;
+    around.kind = route::Kind::Around;
+    around.floor = 1;
+    jump.kind = route::Kind::Jump;
+    jump.jump_at = 0.25;
+    EXPECT_GT(route::whiteDip(disc, way(straight, {})), 0.6) << "through white, as it was asked";
+    EXPECT_LT(route::whiteDip(disc, way(around, straight)), 0.03) << "along the rim";
+    EXPECT_GT(route::whiteDip(disc, way({}, straight)), 0.6) << "as the show says";
+    const auto jumped = way(jump, {});
+    EXPECT_LT(colour::distance(jumped[45], jumped[0]), 1e-3);
+    EXPECT_LT(colour::distance(jumped[54], jumped.back()), 1e-3);
+    // Points that no lamp can show do no harm.
+    straight.via = {{0.9, -0.9}, {0.3, 0.001}};
+    for (const Uv& seen : way(straight, {}))
+        EXPECT_TRUE(std::isfinite(seen.u) && std::isfinite(seen.v));
 }
 
 TEST_F(ListTakeOverTest, AChangedCueIsSeenWhereItPlays) {

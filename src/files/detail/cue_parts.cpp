@@ -2,6 +2,7 @@
 #include "files/detail/cue_parts.h"
 
 #include "files/detail/colour_parts.h"
+#include "files/detail/gradient_parts.h"
 #include "show/limits.h"
 
 #include <set>
@@ -44,6 +45,7 @@ Cue readCue(JsonObject& o, Reading& to) {
     cue.down_delay_s = readTime(o, "down_delay_s").value_or(0);
     cue.colour_s = readTime(o, "colour_s");
     cue.colour_delay_s = readTime(o, "colour_delay_s");
+    cue.way = readWayMember(o);
     const std::string follow = o.text("follow", "no");
     const auto known = std::find_if(std::begin(kFollows), std::end(kFollows),
                                     [&](const auto& f) { return follow == f.second; });
@@ -76,6 +78,8 @@ Json cueJson(const Cue& cue) {
         j["colour_s"] = *cue.colour_s;
     if (cue.colour_delay_s)
         j["colour_delay_s"] = *cue.colour_delay_s;
+    if (cue.way)
+        j["way"] = wayJson(*cue.way);
     for (const auto& [when, name] : kFollows)
         if (when == cue.follow && when != show::FollowWhen::No)
             j["follow"] = name;

@@ -83,6 +83,19 @@ route::StopWay readWay(JsonObject& o) {
     return way;
 }
 
+} // namespace
+
+std::optional<route::StopWay> readWayMember(JsonObject& o) {
+    const Json* json = o.member("way");
+    if (!json)
+        return std::nullopt;
+    JsonObject w(*json, o.at("way"));
+    const route::StopWay way = readWay(w);
+    o.keepUnknown("way", w);
+    o.take(w.error());
+    return way;
+}
+
 Json wayJson(const route::StopWay& way) {
     const route::StopWay usual;
     Json j{{"kind", route::nameOf(way.kind)}};
@@ -99,6 +112,8 @@ Json wayJson(const route::StopWay& way) {
     return j;
 }
 
+namespace {
+
 void readStops(JsonObject& o, Gradient& g, std::vector<Sentence>& notes) {
     o.each("stops", show::kMostStops, [&](const Json& json, const JsonPath& path) {
         JsonObject s(json, path);
@@ -110,12 +125,9 @@ void readStops(JsonObject& o, Gradient& g, std::vector<Sentence>& notes) {
         else
             stop.colour = readAsked(s, stop.uv, notes);
         stop.at = readAt(s);
-        if (const Json* way = s.member("way")) {
-            JsonObject w(*way, s.at("way"));
+        if (const auto way = readWayMember(s)) {
             g.ways.resize(g.stops.size());
-            g.ways.push_back(readWay(w));
-            s.keepUnknown("way", w);
-            s.take(w.error());
+            g.ways.push_back(*way);
         }
         stop.unknown = s.unknown();
         g.stops.push_back(std::move(stop));

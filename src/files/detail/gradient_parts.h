@@ -15,6 +15,9 @@ struct Reading; // show_parts.h
 // "gradient"; null when it is not there. Links of stops are looked at when all palettes are read.
 std::shared_ptr<const show::Gradient> readGradientMember(JsonObject& o,
                                                          std::vector<Sentence>& notes);
+// "way": of a fade, or that leads on from a stop; nothing when it is not there.
+std::optional<route::StopWay> readWayMember(JsonObject& o);
+Json wayJson(const route::StopWay& way);
 // All of them into `to.layings`. Palettes must be read.
 void readLayings(JsonObject& top, Reading& to);
 
