@@ -9,8 +9,10 @@
 
 #include <algorithm>
 #include <chrono>
+#include <cmath>
 #include <cstdio>
 #include <cstdlib>
+#include <thread>
 #include <vector>
 
 namespace zelo {
@@ -46,10 +48,52 @@ show::ShowPtr rig() {
     return *show::addFixtures(show::emptyState().show, std::move(lamps));
 }
 
+// Against the grid that the earliest tenth of them stands on.
+void tell(const char* who, const std::vector<Clock::time_point>& sent) {
+    const double period_ms = 1000 / host::kFramesPerSecond;
+    std::vector<double> off, gaps;
+    for (std::size_t i = 0; i < sent.size(); ++i) {
+        const double t = std::chrono::duration<double, std::milli>(sent[i] - sent.front()).count();
+        const double o = t - period_ms * std::round(t / period_ms); // the first may be late itself
+        off.push_back(o);
+        if (i > 0)
+            gaps.push_back(
+                std::chrono::duration<double, std::milli>(sent[i] - sent[i - 1]).count());
+    }
+    auto sorted = off;
+    std::sort(sorted.begin(), sorted.end());
+    const double phase = sorted[sorted.size() / 10];
+    const auto within =
+        std::count_if(off.begin(), off.end(), [&](double o) { return std::abs(o - phase) <= 2; });
+    std::sort(gaps.begin(), gaps.end());
+    const auto part = [&](double share) {
+        return gaps[static_cast<std::size_t>(share * static_cast<double>(gaps.size() - 1))];
+    };
+    std::printf("%s: within 2 ms of their time %.3f %%; gaps, ms: least %.2f, median %.2f, 99 %% "
+                "%.2f, 99.9 %% %.2f, most %.2f\n",
+                who, 100.0 * static_cast<double>(within) / static_cast<double>(off.size()),
+                gaps.front(), part(0.5), part(0.99), part(0.999), gaps.back());
+}
+
 void run(double seconds) {
     host::Library library{std::filesystem::path(ZELO_DATA)};
     std::vector<Clock::time_point> sent;
     sent.reserve(static_cast<std::size_t>(60 * seconds) + 1000);
+    // What this machine lets any thread do meanwhile that works as long for each frame.
+    std::vector<Clock::time_point> bare;
+    bare.reserve(sent.capacity());
+    std::jthread beside([&bare](const std::stop_token& stop) {
+        host::beOnTime();
+        for (auto next = Clock::now(); !stop.stop_requested() && bare.size() < bare.capacity();) {
+            std::this_thread::sleep_until(next);
+            bare.push_back(Clock::now());
+            volatile double work = 0; // as much as a frame
+            while (Clock::now() < bare.back() + std::chrono::microseconds(600))
+                work = work + 1;
+            while (next <= bare.back())
+                next += std::chrono::nanoseconds(static_cast<long>(1e9 / host::kFramesPerSecond));
+        }
+    });
     {
         auto network = wire::E131Sender::open({});
         if (!network) {
@@ -77,38 +121,10 @@ void run(double seconds) {
         std::printf("frames %zu, left out %llu\n", sent.size(),
                     static_cast<unsigned long long>(session.player()->late()));
     }
-    // Off the grid: each gap is a whole number of periods and so much.
-    const double period_ms = 1000 / host::kFramesPerSecond;
-    std::vector<double> off, gaps;
-    double phase = 0; // the grid's, taken as the least lateness of a while
-    std::vector<double> at;
-    for (const auto& t : sent)
-        at.push_back(std::chrono::duration<double, std::milli>(t - sent.front()).count());
-    for (const double t : at)
-        off.push_back(t - period_ms * std::floor(t / period_ms));
-    // The first frame may have been late itself: measure from the tenth of the earliest.
-    std::vector<double> turned;
-    for (double& o : off)
-        turned.push_back(o > period_ms / 2 ? o - period_ms : o);
-    std::nth_element(turned.begin(),
-                     turned.begin() + static_cast<std::ptrdiff_t>(turned.size() / 10),
-                     turned.end());
-    phase = turned[turned.size() / 10];
-    std::size_t within = 0;
-    for (const double o : off) {
-        const double late = o > period_ms / 2 ? o - period_ms - phase : o - phase;
-        within += std::abs(late) <= 2;
-    }
-    for (std::size_t i = 1; i < at.size(); ++i)
-        gaps.push_back(at[i] - at[i - 1]);
-    std::sort(gaps.begin(), gaps.end());
-    const auto part = [&](double share) {
-        return gaps[static_cast<std::size_t>(share * static_cast<double>(gaps.size() - 1))];
-    };
-    std::printf("within 2 ms of their time: %.3f %%\n",
-                100.0 * static_cast<double>(within) / static_cast<double>(off.size()));
-    std::printf("gaps, ms: least %.2f, median %.2f, 99 %% %.2f, 99.9 %% %.2f, most %.2f\n",
-                gaps.front(), part(0.5), part(0.99), part(0.999), gaps.back());
+    beside.request_stop();
+    beside.join();
+    tell("the player", sent);
+    tell("a plain thread beside it", bare);
 }
 
 } // namespace

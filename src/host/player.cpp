@@ -6,6 +6,8 @@
 #include <cmath>
 #include <pthread.h>
 #include <sys/prctl.h>
+#include <sys/resource.h>
+#include <unistd.h>
 
 namespace zelo::host {
 
@@ -17,15 +19,15 @@ constexpr auto kPeriod = std::chrono::nanoseconds(static_cast<long>(1e9 / kFrame
 constexpr auto kLeastGap = std::chrono::milliseconds(10); // between two packets, after a stall too
 constexpr auto kLongestWait = std::chrono::milliseconds(200);
 
-// To be woken in time, where the system allows it.
+} // namespace
+
 void beOnTime() {
     prctl(PR_SET_TIMERSLACK, 1000); // ns
     sched_param wish{};
     wish.sched_priority = sched_get_priority_min(SCHED_FIFO);
-    pthread_setschedparam(pthread_self(), SCHED_FIFO, &wish);
+    if (pthread_setschedparam(pthread_self(), SCHED_FIFO, &wish) != 0)
+        setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), -10);
 }
-
-} // namespace
 
 Player::Player(std::unique_ptr<light::FrameSink> sink)
     : sink_(std::move(sink)), thread_([this](const std::stop_token& stop) { run(stop); }) {}

@@ -19,6 +19,9 @@ namespace zelo::host {
 
 inline constexpr double kFramesPerSecond = 44;
 
+// The thread that calls it is woken in time, as far as the system allows.
+void beOnTime();
+
 class Player {
 public:
     using Clock = std::function<double()>; // seconds; never goes back

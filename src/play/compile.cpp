@@ -116,7 +116,8 @@ private:
             if (in_hand && all_.mixers[lamp])
                 addTo(*hand, lamp,
                       in_hand->intensity ? one.told.trimmed() : std::optional<double>(),
-                      in_hand->colour || !in_hand->parts.empty() ? &one : nullptr);
+                      in_hand->colour || !in_hand->parts.empty() ? &one : nullptr,
+                      in_hand->colour ? kAllParts : partsOf(*in_hand, lamp));
             if (in_hand && !in_hand->intensity && in_hand->trim != 1) {
                 program_.trims.resize(program_.lamps, -1);
                 program_.trims[lamp] = in_hand->trim;
@@ -156,12 +157,22 @@ private:
         return one;
     }
 
+    // Single ones that a value sets, without a colour.
+    Parts partsOf(const show::Value& value, std::uint32_t lamp) const {
+        Parts parts = 0;
+        for (const auto& [name, level] : value.parts)
+            if (const auto part = all_.mixers[lamp]->type().partNamed(name))
+                parts |= Parts{1} << *part;
+        const std::size_t count = all_.mixers[lamp]->type().partCount();
+        return parts == (Parts{1} << count) - 1 ? kAllParts : parts;
+    }
+
     static void addTo(Source& source, std::uint32_t lamp, std::optional<double> intensity,
-                      const AskedLamp* colour) {
+                      const AskedLamp* colour, Parts parts) {
         if (colour && colour->drives) {
             const auto drives =
                 colour->dim < 1 ? colour->drives->scaled(colour->dim) : *colour->drives;
-            source.add(lamp, intensity, {drives.begin(), drives.size()});
+            source.add(lamp, intensity, {drives.begin(), drives.size()}, parts);
         } else if (intensity) {
             source.add(lamp, intensity, {});
         }
@@ -177,7 +188,8 @@ private:
             if (const show::Value* held = hand_.find(id); held && !held->colour)
                 all.nudge = all.nudge + held->nudge; // over whatever plays
             const AskedLamp one = ask(all, lamp->second);
-            addTo(*source, lamp->second, one.told.trimmed(), &one);
+            addTo(*source, lamp->second, one.told.trimmed(), &one,
+                  value->colour ? kAllParts : partsOf(*value, lamp->second));
         }
         return source;
     }

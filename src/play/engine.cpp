@@ -12,6 +12,21 @@ constexpr double kDark = 1e-12; // an intensity of nothing
 constexpr double kShortestEase = 0.05, kLongestEase = 0.25;
 } // namespace
 
+namespace {
+
+// The parts of a colour that are said, over what is there.
+void overlay(const double* said, Parts which, std::size_t parts, double* to) {
+    if (which == kAllParts) {
+        std::copy_n(said, parts, to);
+        return;
+    }
+    for (std::size_t e = 0; e < parts; ++e)
+        if (which >> e & 1)
+            to[e] = said[e];
+}
+
+} // namespace
+
 double Engine::Fade::share(double t_s) const {
     if (t_s >= end_s)
         return 1;
@@ -27,11 +42,11 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
     trim_.assign(n, -1);
     std::copy(p.trims.begin(), p.trims.end(), trim_.begin());
     hand_intensity_.assign(n, -1);
-    hand_has_colour_.assign(n, 0);
+    hand_parts_.assign(n, 0);
     hand_drives_.assign(all, 0);
     for (const Said& said : p.hand->says()) {
         hand_intensity_[said.lamp] = said.intensity.value_or(-1);
-        hand_has_colour_[said.lamp] = said.colour != nullptr;
+        hand_parts_[said.lamp] = said.colour ? said.parts : 0;
         if (said.colour)
             std::copy_n(said.colour, p.parts(said.lamp), hand_drives_.begin() + p.first[said.lamp]);
     }
@@ -52,6 +67,7 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
         list.stamp.assign(lamps.size(), 0);
         list.intensity_cue.assign(lamps.size(), -1);
         list.colour_cue.assign(lamps.size(), -1);
+        list.parts.assign(lamps.size(), kAllParts);
         list.ways.resize(lamps.size());
         std::uint32_t at = 0;
         for (std::size_t i = 0; i < lamps.size(); ++i) {
@@ -158,12 +174,12 @@ void Engine::colourIn(const List& l, std::size_t list, std::size_t place, std::u
                       const Without* without, double* to) const {
     const Fade& f = l.colour[place];
     const std::size_t parts = program_->parts(lamp);
-    if (f.state == Fade::State::Away) {
+    if (f.state == Fade::State::Away || l.parts[place] != kAllParts) {
         const Without below{list, without};
         colourOf(lamp, &below, to);
-    } else {
-        std::copy_n(l.to.data() + l.first[place], parts, to);
     }
+    if (f.state != Fade::State::Away)
+        overlay(l.to.data() + l.first[place], l.parts[place], parts, to);
     along(f, l.time_s, l.ways[place], l.from.data() + l.first[place], parts, to);
 }
 
@@ -222,7 +238,7 @@ Engine::Latest Engine::latestColour(std::uint32_t lamp, const Without* without) 
 }
 
 Engine::From Engine::colourFrom(std::uint32_t lamp) const {
-    if (hand_has_colour_[lamp])
+    if (hand_parts_[lamp] == kAllParts)
         return {From::Layer::Hand};
     const Latest found = latestColour(lamp, nullptr);
     if (found.layer == From::Layer::Home) {
@@ -248,7 +264,10 @@ void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) co
     case From::Layer::List:
         return colourIn(lists_[which.source], which.source, which.place, lamp, without, to);
     case From::Layer::Fader: {
-        std::copy_n(p.faders[which.source].says->says()[which.place].colour, parts, to);
+        const Said& said = p.faders[which.source].says->says()[which.place];
+        if (said.parts != kAllParts)
+            belowAll(lamp, to);
+        overlay(said.colour, said.parts, parts, to);
         return;
     }
     case From::Layer::Adding: {
@@ -260,9 +279,9 @@ void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) co
             if (p.faders[in.source].mode != PlayedFader::Mode::Adds)
                 continue;
             const double w = level_[in.source] * said.intensity.value_or(1);
-            const double* drives = said.colour ? said.colour : p.home.data() + p.first[lamp];
+            const double* home = p.home.data() + p.first[lamp];
             for (std::size_t e = 0; e < parts; ++e)
-                to[e] += w * drives[e];
+                to[e] += w * (said.colour && said.parts >> e & 1 ? said.colour[e] : home[e]);
             weight += w;
         }
         double largest = 1;
@@ -276,9 +295,15 @@ void Engine::colourOf(std::uint32_t lamp, const Without* without, double* to) co
     default: // what lies below
         break;
     }
-    const Said* said = standingOf(lamp);
-    const double* below = said && said->colour ? said->colour : p.home.data() + p.first[lamp];
-    std::copy_n(below, parts, to);
+    belowAll(lamp, to);
+}
+
+// Standing light, over home.
+void Engine::belowAll(std::uint32_t lamp, double* to) const {
+    const Program& p = *program_;
+    std::copy_n(p.home.data() + p.first[lamp], p.parts(lamp), to);
+    if (const Said* said = standingOf(lamp); said && said->colour)
+        overlay(said->colour, said->parts, p.parts(lamp), to);
 }
 
 double Engine::layersIntensity(std::uint32_t lamp) const {
@@ -289,10 +314,11 @@ double Engine::layersIntensity(std::uint32_t lamp) const {
 }
 
 void Engine::layersColour(std::uint32_t lamp, double* to) const {
-    if (hand_has_colour_[lamp])
-        std::copy_n(hand_drives_.data() + program_->first[lamp], program_->parts(lamp), to);
-    else
+    const Parts hand = hand_parts_[lamp];
+    if (hand != kAllParts)
         colourOf(lamp, nullptr, to);
+    if (hand)
+        overlay(hand_drives_.data() + program_->first[lamp], hand, program_->parts(lamp), to);
 }
 
 double Engine::changedIntensity(std::uint32_t lamp) const {
@@ -530,6 +556,7 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
         const bool says_colour = said && said->colour;
         const bool lets_colour = whole && !says_colour && colour.state != Fade::State::None;
         // The colour that is shown now, before anything of it changes.
+        const bool held = !whole && colour.state == Fade::State::To;
         if (says_colour || lets_colour)
             keep(l, place, lamp, [&](double* now) { colourOf(lamp, nullptr, now); });
         double from =
@@ -560,7 +587,9 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
         colour.state = says_colour ? Fade::State::To : Fade::State::Away;
         if (says_colour) {
             double* to_drives = l.to.data() + l.first[place];
-            std::copy_n(said->colour, p.parts(lamp), to_drives);
+            // Single parts go over what the list said before, where it still says it.
+            l.parts[place] = held ? l.parts[place] | said->parts : said->parts;
+            overlay(said->colour, said->parts, p.parts(lamp), to_drives);
             l.stamp[place] = stamp;
             l.colour_cue[place] = all->colour_cue;
             const Planned* way = changed && changed->colour && change < cue.ways.size()
@@ -685,7 +714,7 @@ void Engine::apply(const Command& c, double t_s) {
         hand_intensity_[c.which] = std::clamp(c.value, 0.0, 1.0);
         return;
     case What::HandColour:
-        hand_has_colour_[c.which] = 1;
+        hand_parts_[c.which] = kAllParts;
         std::copy_n(c.drives.begin(), std::min(c.drives.size(), program_->parts(c.which)),
                     hand_drives_.begin() + program_->first[c.which]);
         return;
@@ -694,7 +723,7 @@ void Engine::apply(const Command& c, double t_s) {
         return;
     case What::PutDown:
         std::fill(hand_intensity_.begin(), hand_intensity_.end(), -1.0);
-        std::fill(hand_has_colour_.begin(), hand_has_colour_.end(), 0);
+        std::fill(hand_parts_.begin(), hand_parts_.end(), Parts{0});
         return;
     case What::Solo:
         solo_[c.which] = 1;

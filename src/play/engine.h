@@ -123,6 +123,7 @@ private:
         std::vector<std::uint32_t> first;           // of each of its lamps in those
         std::vector<std::uint64_t> stamp;           // when a cue last said the colour
         std::vector<int> intensity_cue, colour_cue; // which one said it
+        std::vector<Parts> parts;                   // of the colour, that it says
         std::vector<OnWay> ways;
     };
     struct In { // where a lamp stands in a list, or in a fader
@@ -157,6 +158,7 @@ private:
         double intensity = 0;
     };
     Light intensityOf(std::uint32_t lamp, const Without* without) const;
+    void belowAll(std::uint32_t lamp, double* to) const;
     struct Latest { // whose colour shows; Home: what lies below lists and faders
         From::Layer layer = From::Layer::Home;
         In in = {};
@@ -193,7 +195,7 @@ private:
     std::vector<In> in_lists_, in_faders_;
     std::vector<double> trim_; // by lamp; negative: none
     std::vector<double> hand_intensity_;
-    std::vector<char> hand_has_colour_;
+    std::vector<Parts> hand_parts_;
     std::vector<double> hand_drives_;
     std::vector<Change> changes_;                          // by lamp
     std::vector<double> change_from_;                      // a row of drives

@@ -94,6 +94,7 @@ void Engine::takeList(std::size_t list, const Engine& before, std::size_t old_li
         l.stamp[place] = old.stamp[from];
         l.intensity_cue[place] = old.intensity_cue[from];
         l.colour_cue[place] = old.colour_cue[from];
+        l.parts[place] = old.parts[from];
         l.ways[place] = old.ways[from]; // of the program before: settle() finds its own
         const std::size_t parts = p.parts(lamps[place]);
         std::copy_n(old.from.begin() + old.first[from], parts, l.from.begin() + l.first[place]);
@@ -148,6 +149,7 @@ void Engine::settle(std::size_t list, const Engine& before, std::size_t old_list
             }
             double* to = l.to.data() + l.first[place];
             std::copy_n(all->colour, p.parts(lamp), to);
+            l.parts[place] = all->parts;
             l.colour_cue[place] = all->colour_cue;
             const Planned* way = change < cue->ways.size() && cue->changes->says()[change].colour
                                      ? cue->ways[change].get()

@@ -7,7 +7,7 @@
 namespace zelo::play {
 
 void Source::add(std::uint32_t lamp, std::optional<double> intensity,
-                 std::span<const double> colour) {
+                 std::span<const double> colour, Parts parts) {
     const double* drives = nullptr;
     if (!colour.empty()) {
         if (colours_.empty() || !std::equal(colour.begin(), colour.end(), colours_.back().begin(),
@@ -15,7 +15,7 @@ void Source::add(std::uint32_t lamp, std::optional<double> intensity,
             colours_.emplace_back(colour.begin(), colour.end());
         drives = colours_.back().data();
     }
-    says_.push_back({lamp, intensity, drives});
+    says_.push_back({lamp, intensity, drives, drives ? parts : kAllParts});
 }
 
 const Said* Source::of(std::uint32_t lamp) const {
@@ -29,7 +29,31 @@ const SourcePtr& saysNothing() {
     return nothing;
 }
 
+namespace {
+
+// Single parts over what stood there before, in a row of its own.
+void layOver(Stands& all, const Said& said, std::size_t parts,
+             std::deque<std::vector<double>>& rows) {
+    if (!said.colour)
+        return;
+    if (said.parts == kAllParts || !all.colour) {
+        all.colour = said.colour;
+        all.parts = said.parts;
+        return;
+    }
+    auto& row = rows.emplace_back(all.colour, all.colour + parts);
+    for (std::size_t e = 0; e < parts; ++e)
+        if (said.parts >> e & 1)
+            row[e] = said.colour[e];
+    all.colour = row.data();
+    all.parts |= said.parts;
+}
+
+} // namespace
+
 void complete(Program& program) {
+    const auto rows = std::make_shared<std::deque<std::vector<double>>>();
+    program.stood_for = rows;
     for (PlayedList& list : program.lists) {
         std::stable_sort(list.cues.begin(), list.cues.end(),
                          [](const auto& a, const auto& b) { return a.number < b.number; });
@@ -44,7 +68,7 @@ void complete(Program& program) {
                     all.intensity_cue = static_cast<int>(i);
                 }
                 if (said.colour) {
-                    all.colour = said.colour;
+                    layOver(all, said, program.parts(said.lamp), *rows);
                     all.colour_cue = static_cast<int>(i);
                 }
             }

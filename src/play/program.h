@@ -15,11 +15,16 @@
 
 namespace zelo::play {
 
+// A set of a lamp's parts: single emitters that are set by hand over whatever colour there is.
+using Parts = std::uint32_t;
+inline constexpr Parts kAllParts = ~Parts{0};
+
 // What a source says of one lamp; intensity and colour are apart, each may be left out.
 struct Said {
     std::uint32_t lamp = 0;
     std::optional<double> intensity; // 0..1
     const double* colour = nullptr;  // its drives; the source holds them
+    Parts parts = kAllParts;         // of the colour, that are said; the others come from below
 };
 
 // What one source says, by lamp.
@@ -30,7 +35,8 @@ public:
     Source& operator=(const Source&) = delete;
 
     // Lamps in ascending order. An empty colour: none.
-    void add(std::uint32_t lamp, std::optional<double> intensity, std::span<const double> colour);
+    void add(std::uint32_t lamp, std::optional<double> intensity, std::span<const double> colour,
+             Parts parts = kAllParts);
     const std::vector<Said>& says() const { return says_; }
     const Said* of(std::uint32_t lamp) const; // null: nothing
 
@@ -82,6 +88,8 @@ struct Program {
     std::vector<PlayedFader> faders;
     bool even_to_the_eye = false; // intensities, in perceived brightness and not in level
     bool dark_first = true;       // a dark lamp takes its next colour before its light comes
+
+    std::shared_ptr<const void> stood_for = {}; // holds colours that cues stand for together
 
     // What each is called in the programs before and after it; ascending.
     std::vector<int> lamp_ids = {}, list_ids = {}, fader_ids = {};

@@ -167,6 +167,76 @@ TEST(Engine, IntensitiesMayRunEvenlyToTheEye) {
     EXPECT_EQ(row.intensity[0], 0.4);
 }
 
+// Single emitters leave the others to what lies below.
+TEST(Engine, SingleEmittersStandOverWhateverColourThereIs) {
+    constexpr Parts kGreen = 2, kBlue = 4;
+    const auto says = [](std::optional<double> intensity, std::vector<double> colour,
+                         Parts parts = kAllParts) {
+        auto source = std::make_shared<Source>();
+        source->add(0, intensity, colour, parts);
+        return source;
+    };
+    const auto cue = [&](double number, SourcePtr changes) {
+        PlayedCue c;
+        c.number = number;
+        c.up_s = c.down_s = 2;
+        c.changes = std::move(changes);
+        return c;
+    };
+    Program p;
+    p.lamps = 1;
+    p.first = {0, 3};
+    p.home = {1, 1, 1};
+    p.standing = says(0.2, {0.1, 0.2, 0.3}, kBlue);
+    PlayedList a, b;
+    a.release_s = b.release_s = 2;
+    a.cues = {cue(1, says(1, {1, 0, 0})), cue(2, says({}, {9, 9, 0.5}, kBlue)),
+              cue(3, says({}, {0, 0, 1}))};
+    b.cues = {cue(1, says({}, {9, 0.7, 9}, kGreen))};
+    p.lists = {a, b};
+    complete(p);
+    const auto program = std::make_shared<const Program>(std::move(p));
+    std::unique_ptr<Engine> engine;
+    Shown row;
+    const auto begin = [&] {
+        engine = std::make_unique<Engine>(program);
+        row = engine->rows();
+    };
+    const auto shows = [&](double t, double red, double green, double blue) {
+        engine->frame(t, row);
+        EXPECT_NEAR(row.drives[0], red, 1e-9) << t;
+        EXPECT_NEAR(row.drives[1], green, 1e-9) << t;
+        EXPECT_NEAR(row.drives[2], blue, 1e-9) << t;
+    };
+    begin();
+    shows(0, 1, 1, 0.3); // standing blue over home
+    engine->apply(press(Command::What::Next, 0), 0);
+    engine->apply(press(Command::What::Next, 0), 3);
+    shows(4, 1, 0, 0.25);
+    shows(9, 1, 0, 0.5);
+    engine->apply(press(Command::What::Next, 1), 9);
+    shows(12, 1, 0.7, 0.5); // the other list's green over it
+    engine->apply(press(Command::What::Release, 1), 12);
+    shows(13, 1, 0.35, 0.5);
+    shows(15, 1, 0, 0.5);
+    engine->apply(press(Command::What::Next, 0), 15);
+    shows(20, 0, 0, 1); // a colour takes all of it
+    begin();            // the same by a jump: what the cue stands for
+    engine->apply(press(Command::What::Jump, 0, 2), 0);
+    shows(5, 1, 0, 0.5);
+    // And in hand, over what plays on.
+    Program q = *program;
+    q.hand = says({}, {9, 0.4, 9}, kGreen);
+    q.lamp_ids = {1};
+    q.list_ids = {1, 2};
+    engine = std::make_unique<Engine>(std::make_shared<const Program>(std::move(q)));
+    engine->apply(press(Command::What::Next, 0), 0);
+    shows(5, 1, 0.4, 0);
+    engine->apply(press(Command::What::Next, 0), 5);
+    shows(8, 1, 0.4, 0.5);
+    EXPECT_EQ(engine->colourFrom(0).layer, Engine::From::Layer::List);
+}
+
 TEST(Engine, WhatIsNotThereDoesNothing) {
     Engine engine(large(3, 1));
     Shown row = engine.rows();
