@@ -2460,6 +2460,14 @@
         <source>nudged by hand: {}</source>
         <translation>von Hand gerückt: {}</translation>
     </message>
+    <message>
+        <source>{}; below it in the look: {}</source>
+        <translation>{}; darunter im Look: {}</translation>
+    </message>
+    <message>
+        <source>{:.0f} %</source>
+        <translation>{:.0f} %</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>

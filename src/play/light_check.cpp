@@ -89,6 +89,14 @@ std::optional<Sentence> played(const show::Show& show, const Engine::From& from)
                show::toText(list.cues.entry(*from.cue).second->number), list.name);
 }
 
+// What comes to light when the hand is put down, behind what the hand says.
+Sentence withBelow(const Stage& stage, show::FixtureId id, bool by_hand, const Sentence& said,
+                   const std::function<std::optional<Sentence>(const show::Shown&)>& words) {
+    const show::Value* kept = by_hand ? stage.show().standing.find(id) : nullptr;
+    const auto below = kept ? words(show::followed(stage.show(), *kept)) : std::nullopt;
+    return below ? say(ZELO_TEXT("core", "{}; below it in the look: {}"), said, *below) : said;
+}
+
 CheckLink intensityLink(const Stage& stage, const show::Shown& value, const StageLamp& lamp) {
     const show::Value* held = stage.state.hand->find(lamp.id);
     const bool by_hand = held && held->intensity;
@@ -106,8 +114,13 @@ CheckLink intensityLink(const Stage& stage, const show::Shown& value, const Stag
         return {shown > 0 ? State::Good : State::Stops, intensityName(),
                 say(ZELO_TEXT("core", "{:.0f} %, trimmed by × {:.2f}: {}"),
                     100 * std::max(0.0, shown), value.trim, who)};
+    const Sentence words = say(ZELO_TEXT("core", "{:.0f} %, {}"), 100 * std::max(0.0, shown), who);
     return {shown > 0 ? State::Good : State::Stops, intensityName(),
-            say(ZELO_TEXT("core", "{:.0f} %, {}"), 100 * std::max(0.0, shown), who)};
+            withBelow(stage, lamp.id, by_hand, words, [](const show::Shown& kept) {
+                const auto level = kept.trimmed();
+                return level ? std::optional(say(ZELO_TEXT("core", "{:.0f} %"), 100 * *level))
+                             : std::nullopt;
+            })};
 }
 
 CheckLink colourLink(const Stage& stage, const show::Shown& value, const StageLamp& lamp) {
@@ -133,7 +146,12 @@ CheckLink colourLink(const Stage& stage, const show::Shown& value, const StageLa
     const Sentence asked =
         say(ZELO_TEXT("core", "{}, {}"), light::inWords(lamp.colour->wanted.asked),
             source(stage.show(), by_hand, value.colour_from, value.colour_laid));
-    const Sentence said = nudged ? say(ZELO_TEXT("core", "nudged by hand: {}"), asked) : asked;
+    const Sentence said = withBelow(
+        stage, lamp.id, by_hand,
+        nudged ? say(ZELO_TEXT("core", "nudged by hand: {}"), asked) : asked,
+        [](const show::Shown& kept) {
+            return kept.colour ? std::optional(light::inWords(kept.colour->asked)) : std::nullopt;
+        });
     if (!lamp.colour->trouble.empty())
         return {State::Mind, colourName(),
                 say(ZELO_TEXT("core", "{}; {}"), said, lamp.colour->trouble)};

@@ -121,6 +121,18 @@ TEST_F(LightCheck, SoloAndHouseLight) {
         EXPECT_NE(l.state, CheckLink::State::Stops) << l.what.english();
 }
 
+TEST_F(LightCheck, TellsWhatLiesBelowTheHand) {
+    show = *show::keepHand(show, *hand);
+    hand = show::withIntensity(show::withColour(show::emptyHand(), {{1}}, wishFor("cct:5600")),
+                               {{1}}, 0.7);
+    EXPECT_EQ(link("Intensity").words.english(), "70 %, held in hand; below it in the look: 50 %");
+    EXPECT_NE(link("Colour").words.english().find("held in hand; below it in the look: white of 4000 K"),
+              std::string::npos)
+        << link("Colour").words.english();
+    hand = show::emptyHand();
+    EXPECT_EQ(link("Intensity").words.english(), "50 %, in the look");
+}
+
 // What plays is named: the cue, the fader, and that it is on its way.
 TEST_F(LightCheck, TellsWhatPlays) {
     const show::Lineup one{{1}};

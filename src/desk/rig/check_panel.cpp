@@ -12,7 +12,7 @@ using State = play::CheckLink::State;
 
 namespace {
 constexpr int kMargin = 20;
-constexpr int kLink = 52;
+constexpr int kLink = 48; // with one line of words
 } // namespace
 
 CheckPanel::CheckPanel(Document& document, QWidget* parent)
@@ -92,11 +92,15 @@ void CheckPanel::paintEvent(QPaintEvent*) {
     for (std::size_t i = 0; i < links_.size(); ++i) {
         const auto& link = links_[i];
         const QPointF at(kMargin + 6, y + 8);
+        const QRect words(kMargin + 24, y + 18, room - 24, 96);
+        const int lines =
+            QFontMetrics(small).boundingRect(words, Qt::TextWordWrap, said(link.words)).height();
+        const int high = kLink - QFontMetrics(small).height() + lines;
         if (i + 1 < links_.size()) { // the thread that the light runs along, until it stops
             const bool broken = stopped || link.state == State::Stops;
             p.setPen(QPen(broken ? theme().faint : theme().text, 1,
                           broken ? Qt::DotLine : Qt::SolidLine));
-            p.drawLine(QPointF(at.x(), at.y() + 8), QPointF(at.x(), at.y() + kLink - 8));
+            p.drawLine(QPointF(at.x(), at.y() + 8), QPointF(at.x(), at.y() + high - 8));
         }
         p.setRenderHint(QPainter::Antialiasing);
         const bool bad = link.state == State::Stops;
@@ -113,10 +117,9 @@ void CheckPanel::paintEvent(QPaintEvent*) {
         p.setRenderHint(QPainter::Antialiasing, false);
         drawText(p, kMargin + 24, y + 12, said(link.what), typeface(Type::Work, bad),
                  bad ? theme().bright : theme().text);
-        drawWrapped(p, QRect(kMargin + 24, y + 18, room - 24, 32), said(link.words), small,
-                    bad ? theme().bright : theme().dim);
+        drawWrapped(p, words, said(link.words), small, bad ? theme().bright : theme().dim);
         stopped = stopped || bad;
-        y += kLink;
+        y += high;
     }
 }
 
