@@ -126,8 +126,9 @@ TEST_F(LightCheck, TellsWhatLiesBelowTheHand) {
     hand = show::withIntensity(show::withColour(show::emptyHand(), {{1}}, wishFor("cct:5600")),
                                {{1}}, 0.7);
     EXPECT_EQ(link("Intensity").words.english(), "70 %, held in hand; below it in the look: 50 %");
-    EXPECT_NE(link("Colour").words.english().find("held in hand; below it in the look: white of 4000 K"),
-              std::string::npos)
+    EXPECT_NE(
+        link("Colour").words.english().find("held in hand; below it in the look: white of 4000 K"),
+        std::string::npos)
         << link("Colour").words.english();
     hand = show::emptyHand();
     EXPECT_EQ(link("Intensity").words.english(), "50 %, in the look");
