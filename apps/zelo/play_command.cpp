@@ -3,8 +3,9 @@
 #include "base/text.h"
 #include "choices.h"
 #include "files/show_file.h"
+#include "mix/rounding.h"
 #include "play/compile.h"
-#include "play/engine.h"
+#include "play/playing.h"
 #include "show/cues.h"
 #include "show/edits.h"
 #include "show/limits.h"
@@ -202,24 +203,26 @@ std::string fromText(const play::Engine::From& from, const show::Show& show,
     return from.cue ? fmt::format("cue {}", cues[*from.cue].number) : std::string("a cue");
 }
 
-Json frameJson(const play::Engine& engine, const play::Shown& row, double t_s,
-               const show::Show& show, const play::Compiled& compiled) {
+// What is sent: while a lamp moves as its channels follow, at rest rounded together.
+Json frameJson(const play::Moment& moment, const show::Show& show, const play::Compiled& compiled) {
     Json lamps = Json::array();
     for (std::uint32_t lamp = 0; lamp < compiled.fixtures.size(); ++lamp) {
         const show::Fixture& f = *show.fixture(compiled.fixtures[lamp]);
         const auto& mixer = compiled.mixers[lamp];
         Json one{{"number", f.number},
-                 {"intensity", row.intensity[lamp]},
+                 {"intensity", moment.shown.intensity[lamp]},
                  {"uv", nullptr},
                  {"xyz", {0, 0, 0}},
                  {"channels", Json::array()},
-                 {"intensity_from", fromText(engine.intensityFrom(lamp), show, compiled)},
-                 {"colour_from", fromText(engine.colourFrom(lamp), show, compiled)}};
+                 {"intensity_from", fromText(moment.intensity[lamp], show, compiled)},
+                 {"colour_from", fromText(moment.colour[lamp], show, compiled)}};
         if (mixer) {
-            const auto* first = row.drives.data() + compiled.program->first[lamp];
+            const auto* first = moment.shown.drives.data() + compiled.program->first[lamp];
             light::Drives drives(mixer->type().partCount(), 0.0);
             std::copy_n(first, drives.size(), drives.begin());
-            const auto sent = mix::rounded(*mixer, drives, row.intensity[lamp]);
+            const auto sent = moment.moving[lamp]
+                                  ? mix::sentAs(*mixer, moment.values[lamp])
+                                  : mix::rounded(*mixer, drives, moment.shown.intensity[lamp]);
             if (colour::hasChromaticity(sent.xyz))
                 one["uv"] = uvJson(colour::toUv(sent.xyz));
             one["xyz"] = {sent.xyz.X, sent.xyz.Y, sent.xyz.Z};
@@ -227,7 +230,7 @@ Json frameJson(const play::Engine& engine, const play::Shown& row, double t_s,
         }
         lamps.push_back(std::move(one));
     }
-    return {{"t", t_s}, {"lamps", std::move(lamps)}};
+    return {{"t", moment.t_s}, {"lamps", std::move(lamps)}};
 }
 
 void printFrame(const Json& frame) {
@@ -275,8 +278,7 @@ Done printPlay(Context& context, const PlayOptions& o) {
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "--until {}: must be within 0..{} s at this step"), until,
                     kMostFrames * o.step);
-    play::Engine engine(compiled.program);
-    play::Shown row = engine.rows();
+    play::Playing playing(whole);
     auto press = presses.begin();
     Json all = Json::array();
     const auto frames = static_cast<long>(until / o.step + 1e-9);
@@ -284,9 +286,11 @@ Done printPlay(Context& context, const PlayOptions& o) {
         const double t = static_cast<double>(i) * o.step;
         for (; press != presses.end() && press->t_s <= t + 1e-9; ++press)
             for (const Command& c : press->commands)
-                engine.apply(c, press->t_s);
-        engine.frame(t, row);
-        Json frame = frameJson(engine, row, t, show, compiled);
+                playing.apply(c, press->t_s);
+        playing.step(t);
+        play::Moment moment = playing.newest();
+        moment.t_s = t; // also of one that stands still
+        Json frame = frameJson(moment, show, compiled);
         if (context.json)
             all.push_back(std::move(frame));
         else

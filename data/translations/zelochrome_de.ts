@@ -5233,6 +5233,10 @@ Gebaut mit Qt %1. %2</translation>
         <source>Deeper</source>
         <translation>Tiefer</translation>
     </message>
+    <message>
+        <source>House light, or not: solo, Dark and master leave the chosen lamps alone</source>
+        <translation>Saallicht oder nicht: Solo, Dunkel und Master lassen die gewählten Lampen in Ruhe</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::MatchView</name>
@@ -5787,6 +5791,30 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>Move %1 to free slots</source>
         <translation>%1 auf freie Plätze rücken</translation>
+    </message>
+    <message>
+        <source>house light</source>
+        <translation>Saallicht</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose some first.</source>
+        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
+    </message>
+    <message>
+        <source>Stage light: %1</source>
+        <translation>Bühnenlicht: %1</translation>
+    </message>
+    <message>
+        <source>House light: %1</source>
+        <translation>Saallicht: %1</translation>
+    </message>
+    <message>
+        <source>%1. Solo, Dark and the master act on them again.</source>
+        <translation>%1. Solo, Dunkel und Master wirken wieder darauf.</translation>
+    </message>
+    <message>
+        <source>%1. Solo, Dark and the master leave them alone.</source>
+        <translation>%1. Solo, Dunkel und Master lassen sie in Ruhe.</translation>
     </message>
 </context>
 <context>

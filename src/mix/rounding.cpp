@@ -127,14 +127,6 @@ void searchPairs(Search& s) {
     }
 }
 
-Sent sentOf(const Mixer& mixer, light::ChannelValues values) {
-    Sent sent;
-    sent.drives = light::drivesOf(mixer.type(), mixer.mode(), values);
-    sent.values = std::move(values);
-    sent.xyz = mixer.xyzOf(sent.drives);
-    return sent;
-}
-
 // All channels at home, the dimmer set, parts rounded one by one.
 light::ChannelValues plainValues(const Mixer& mixer, const WantedParts& wanted) {
     auto values = light::homeValues(mixer.mode());
@@ -206,6 +198,14 @@ void searchSettings(const Mixer& mixer, const Xyz& target, light::ChannelValues&
 
 } // namespace
 
+Sent sentAs(const Mixer& mixer, light::ChannelValues values) {
+    Sent sent;
+    sent.drives = light::drivesOf(mixer.type(), mixer.mode(), values);
+    sent.values = std::move(values);
+    sent.xyz = mixer.xyzOf(sent.drives);
+    return sent;
+}
+
 WantedParts wantedParts(const Mixer& mixer, const Drives& drives, double intensity) {
     return wantedOf(mixer, drives, intensity, true);
 }
@@ -215,7 +215,7 @@ WantedParts wantedAtOnce(const Mixer& mixer, const Drives& drives, double intens
 }
 
 Sent roundedAlone(const Mixer& mixer, const Drives& drives, double intensity) {
-    return sentOf(mixer, plainValues(mixer, wantedParts(mixer, drives, intensity)));
+    return sentAs(mixer, plainValues(mixer, wantedParts(mixer, drives, intensity)));
 }
 
 Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
@@ -224,12 +224,12 @@ Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
     auto values = plainValues(mixer, all);
     const Xyz target = mixer.xyzOf(wanted);
     if (!(target.Y > 0))
-        return sentOf(mixer, std::move(values));
+        return sentAs(mixer, std::move(values));
     if (!mixer.additive()) {
-        const auto sent = sentOf(mixer, values);
+        const auto sent = sentAs(mixer, values);
         if (sent.xyz.Y > 0) // the dimmer's own steps are no fault of the colour's
             searchSettings(mixer, sent.xyz.Y / target.Y * target, values);
-        return sentOf(mixer, std::move(values));
+        return sentAs(mixer, std::move(values));
     }
     Search s;
     s.target = colour::toUv(target);
@@ -256,7 +256,7 @@ Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
                 c.part, light::driveOf(c, static_cast<std::uint32_t>(value + step))));
     }
     if (s.count == 0 || light::filtersAt(mixer.type(), wanted)) // a pinned filter: each alone
-        return sentOf(mixer, std::move(values));
+        return sentAs(mixer, std::move(values));
     if (s.count <= kExhaustive && !fine)
         searchAll(s);
     else
@@ -264,7 +264,7 @@ Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
     for (std::size_t k = 0; k < s.count; ++k)
         values[s.lit[k].channel] =
             static_cast<std::uint32_t>(static_cast<std::int64_t>(s.lit[k].value) + s.lit[k].step);
-    return sentOf(mixer, std::move(values));
+    return sentAs(mixer, std::move(values));
 }
 
 } // namespace zelo::mix

@@ -31,6 +31,9 @@ WantedParts wantedAtOnce(const Mixer& mixer, const light::Drives& drives, double
 // and engines of 8 bit: all combinations of one step.
 Sent rounded(const Mixer& mixer, const light::Drives& drives, double intensity);
 
+// These values, and the light they make.
+Sent sentAs(const Mixer& mixer, light::ChannelValues values);
+
 // Each value rounded alone: what the search is measured against.
 Sent roundedAlone(const Mixer& mixer, const light::Drives& drives, double intensity);
 

@@ -49,14 +49,6 @@ DarkWhy whyDark(const StageLamp& lamp, const Controls& controls) {
     return lamp.sent.xyz.Y > 0 ? DarkWhy::None : DarkWhy::Emitters;
 }
 
-mix::Sent sentAs(const mix::Mixer& mixer, const light::ChannelValues& values) {
-    mix::Sent sent;
-    sent.drives = light::drivesOf(mixer.type(), mixer.mode(), values);
-    sent.xyz = mixer.xyzOf(sent.drives);
-    sent.values = values;
-    return sent;
-}
-
 class Looker {
 public:
     Looker(const Compiled& compiled, const Moment& moment, const Controls& controls,
@@ -106,7 +98,8 @@ private:
             lamp.intensity *= asked.dim;
             out *= asked.dim;
         }
-        lamp.sent = lamp.moving ? sentAs(*lamp.mixer, moment_.values[at]) : rested(at, lamp, out);
+        lamp.sent =
+            lamp.moving ? mix::sentAs(*lamp.mixer, moment_.values[at]) : rested(at, lamp, out);
         const show::Fixture& fixture = *compiled_.state.show->fixture(lamp.id);
         const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;
         lamp.dark = fits ? whyDark(lamp, controls_) : DarkWhy::PastEnd;
@@ -126,7 +119,7 @@ private:
     mix::Sent rested(std::uint32_t at, const StageLamp& lamp, double out) {
         if (!whole_ || std::chrono::steady_clock::now() > until_) {
             whole_ = false;
-            return sentAs(*lamp.mixer, moment_.values[at]);
+            return mix::sentAs(*lamp.mixer, moment_.values[at]);
         }
         const auto sent = rounding_.rounded(lamp.mixer, lamp.drives, out);
         if (sent->values != moment_.values[at]) {

@@ -251,7 +251,8 @@ TEST_F(RigToolsTest, TheLightCheckSaysWhyALampIsDark) {
     side.check().nextDark();
     settle();
     EXPECT_EQ(lineup(), std::vector{5});
-    EXPECT_EQ(side.check().verdict(), "No light. Intensity: 0 %, held in hand.");
+    EXPECT_EQ(side.check().verdict(),
+              "No light. Intensity: 0 %, held in hand; below it in the look: 100 %.");
     document.setOnStage(false);
     document.setLineup({{1}});
     settle();

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Time in hand, trims, nudges and solo, as somebody does them at the window.
 #include "colour/cct.h"
+#include "desk/focus/focus_model.h"
 #include "desk/kit/button.h"
 #include "desk/kit/value_control.h"
 #include "desk/lineup/lineup_panel.h"
@@ -78,6 +79,9 @@ TEST_F(TimeTest, AColourPickedFadesInTheTimeInHand) {
     EXPECT_GT(colour::distance(uv(1), before), 0.01);
     EXPECT_GT(colour::distance(uv(1), wanted), 0.01);
     EXPECT_TRUE(panel()->part(0)->value.contains("on its way"));
+    // The split field and the reach map move with it.
+    const auto seen = window.focusModel().focus()->lamp.sent.xyz;
+    EXPECT_LT(colour::distance(colour::toUv(seen), uv(1)), 0.003);
     wait(1.6);
     EXPECT_FALSE(lamp(1).moving);
     EXPECT_LT(colour::distance(uv(1), wanted), 0.004);
@@ -201,6 +205,30 @@ TEST_F(TimeTest, SoloShowsTheLineupAlone) {
     key(Qt::Key_S, Qt::ShiftModifier);
     key(Qt::Key_S, Qt::ShiftModifier);
     EXPECT_EQ(lamp(1).dark, play::DarkWhy::None) << "the key lets go, too";
+}
+
+TEST_F(TimeTest, HouseLightIsChosenInTheRigAndLeftAloneByDark) {
+    window.showView(MainWindow::Rig);
+    settle();
+    document.setLineup({{1}});
+    settle();
+    const std::string before = undoName();
+    window.setFocus();
+    key(Qt::Key_U);
+    EXPECT_TRUE(fixture(1).exempt);
+    EXPECT_NE(undoName(), before);
+    key(Qt::Key_D, Qt::ControlModifier);
+    EXPECT_GT(lamp(1).sent.xyz.Y, 0);
+    EXPECT_EQ(lamp(2).sent.xyz.Y, 0);
+    document.setLineup({{2}});
+    settle();
+    key(Qt::Key_S, Qt::ShiftModifier);
+    key(Qt::Key_D, Qt::ControlModifier);
+    EXPECT_GT(lamp(1).sent.xyz.Y, 0) << "solo leaves it alone, too";
+    EXPECT_GT(lamp(2).sent.xyz.Y, 0);
+    EXPECT_EQ(lamp(3).sent.xyz.Y, 0);
+    key(Qt::Key_Z, Qt::ControlModifier);
+    EXPECT_FALSE(fixture(1).exempt);
 }
 
 } // namespace

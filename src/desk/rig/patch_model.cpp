@@ -6,6 +6,7 @@
 #include "desk/kit/theme.h"
 #include "show/edits.h"
 
+#include <QRegularExpression>
 #include <algorithm>
 
 namespace zelo::desk {
@@ -121,7 +122,10 @@ QVariant PatchModel::data(const QModelIndex& at, int role) const {
             return f->place.z_m;
         return numberText(f->place.z_m, 1);
     case Group:
-        return groupOf(f->id);
+        return f->exempt ? QStringList{groupOf(f->id), tr("house light")}
+                               .filter(QRegularExpression(QStringLiteral(".")))
+                               .join(QStringLiteral(", "))
+                         : groupOf(f->id);
     case Note: {
         const QString fault = faultText(f->id);
         return role == Qt::EditRole || fault.isEmpty() ? toQt(f->note) : fault;
@@ -212,6 +216,22 @@ bool PatchModel::setData(const QModelIndex& at, const QVariant& value, int role)
                            tr("Address"), tr("Height"), {}, tr("Note")};
     const auto name = tr("%1 of %2").arg(what[at.column()], lampCount(ids.size()));
     return document_.edit(name, edited(at.column(), value.toString(), ids));
+}
+
+void PatchModel::toggleHouse() {
+    const auto& lineup = document_.lineup();
+    if (lineup.empty())
+        return document_.tell(tr("No lamps in the lineup: choose some first."));
+    const bool all = std::all_of(lineup.begin(), lineup.end(), [&](FixtureId id) {
+        return document_.show().fixture(id)->exempt;
+    });
+    const auto name = all ? tr("Stage light: %1").arg(lampCount(lineup.size()))
+                          : tr("House light: %1").arg(lampCount(lineup.size()));
+    if (document_.edit(name,
+                       show::changeEach(document_.state().show, lineup,
+                                        [&](show::Fixture& f, std::size_t) { f.exempt = !all; })))
+        document_.tell(all ? tr("%1. Solo, Dark and the master act on them again.").arg(name)
+                           : tr("%1. Solo, Dark and the master leave them alone.").arg(name));
 }
 
 void PatchModel::resolveFaults() {

@@ -28,6 +28,10 @@ public:
     // Rows that an edit is for; set by the table.
     std::function<std::vector<show::FixtureId>()> chosen;
 
+    // The lamps of the lineup become house light, which solo, Dark and the master leave alone; when
+    // all are, they are stage light again.
+    void toggleHouse();
+
     // Moves every fixture that clashes or runs past the end to the next free place. One step.
     void resolveFaults();
 

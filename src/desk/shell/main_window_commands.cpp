@@ -238,6 +238,8 @@ void MainWindow::makeRigCommands() {
            [this] { rig_view_->pastePatch(); });
     rig.in(Rig, tr("Home values of the chosen lamps…"), "H",
            [this] { HomeForm::open(document_, this); });
+    rig.in(Rig, tr("House light, or not: solo, Dark and master leave the chosen lamps alone"), "U",
+           [this] { rig_view_->patch().toggleHouse(); });
     rig(tr("Move what clashes to free slots"), {}, [this] { rig_view_->patch().resolveFaults(); });
     const auto page = [this](int which) {
         showView(Rig);
