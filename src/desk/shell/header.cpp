@@ -176,38 +176,50 @@ QString Header::savedWords() const {
                                        : tr("not saved");
 }
 
+// As roomy as the views' words allow.
 void Header::place() {
+    for (room_ = width() < kNarrow ? Room::Narrow : Room::Wide; room_ != Room::Tight;
+         room_ = room_ == Room::Wide ? Room::Narrow : Room::Tight)
+        if (placeIn())
+            return;
+    placeIn();
+}
+
+// In a narrow window the views move left from over the bench, the time goes without its word, and
+// what stands beside one another goes under one another; in a tight one the master has no word
+// either, and the heartbeat only its figure. False: the views' words are cut.
+bool Header::placeIn() {
+    const bool narrow = room_ != Room::Wide;
+    const bool tight = room_ == Room::Tight;
     const int s = stage_->sizeHint().width();
     int x = width() - 20 - s;
     stage_->setGeometry(x, 11, s, 26);
     const int dark = std::max(46, textWidth(dark_->text(), typeface(Type::Work)) + 16);
-    x -= dark + 16;
+    x -= dark + (tight ? 8 : 16);
     dark_->setGeometry(x, 11, dark, 26);
     if (!solo_->isHidden()) {
         const int solo = std::max(46, textWidth(solo_->text(), typeface(Type::Work)) + 16);
         x -= solo + 8;
         solo_->setGeometry(x, 11, solo, 26);
     }
-    x -= 66;
+    x -= tight ? 63 : 66;
     time_->setGeometry(x, 13, 56, 24);
-    x -= textWidth(tr("Time"), typeface(Type::Work)) + 60;
+    x -= narrow ? 64 : textWidth(tr("Time"), typeface(Type::Work)) + 60;
     master_->setGeometry(x, 13, 62, 24);
-    // The views stand over the bench; a narrow window lets them move left, and what stands beside
-    // one another goes under one another.
-    const int master_word = textWidth(tr("Master"), typeface(Type::Work)) + 12;
-    beat_right_ = x - master_word + 8;
-    narrow_ = width() < kNarrow;
-    views_->setGap(width() < kNarrowest ? 6 : narrow_ ? 12 : 16);
-    const int beat = narrow_ ? 96 : 180;
+    beat_right_ = tight ? x + 8 : x - textWidth(tr("Master"), typeface(Type::Work)) - 4;
+    views_->setGap(width() < kNarrowest || tight ? 6 : narrow ? 12 : 16);
+    const int beat = tight ? 52 : narrow ? 96 : 180;
     const int saved =
-        narrow_ ? 0 : std::clamp(textWidth(savedWords(), typeface(Type::Small)) + 30, 84, 140);
-    const int name = std::min(name_->sizeHint().width() + 2, narrow_ ? 110 : 170);
+        narrow ? 0 : std::clamp(textWidth(savedWords(), typeface(Type::Small)) + 30, 84, 140);
+    const int name = std::min(name_->sizeHint().width() + 2, narrow ? 110 : 170);
     const int least = 20 + name + 16 + saved; // the name comes first, then the views' words
-    const int v = std::min(views_->sizeHint().width(), beat_right_ - beat - 10 - least);
+    const int wanted = views_->sizeHint().width();
+    const int v = std::min(wanted, beat_right_ - beat - 10 - least);
     const int at = std::max(least, std::min(284, beat_right_ - beat - v - 10));
     views_->setGeometry(at, 0, v, 49);
-    name_->setGeometry(20, narrow_ ? 4 : 10,
+    name_->setGeometry(20, narrow ? 4 : 10,
                        std::min(name_->sizeHint().width() + 2, at - 36 - saved), 28);
+    return v >= wanted;
 }
 
 void Header::mousePressEvent(QMouseEvent*) {
@@ -220,8 +232,10 @@ void Header::paintEvent(QPaintEvent*) {
     const bool on = document_.onStage();
     p.fillRect(0, height() - (on ? 3 : 1), width(), on ? 3 : 1, on ? theme().bright : theme().hair);
 
-    const int saved_x = narrow_ ? 20 : name_->geometry().right() + 12;
-    drawElided(p, saved_x, narrow_ ? 42 : 30, views_->x() - saved_x - 8, savedWords(),
+    const bool narrow = room_ != Room::Wide;
+    const bool tight = room_ == Room::Tight;
+    const int saved_x = narrow ? 20 : name_->geometry().right() + 12;
+    drawElided(p, saved_x, narrow ? 42 : 30, views_->x() - saved_x - 8, savedWords(),
                typeface(Type::Small), theme().dim);
 
     // Heartbeat: a bar that moves while frames go out, and where to.
@@ -235,7 +249,10 @@ void Header::paintEvent(QPaintEvent*) {
         player ? tr("%1 fps").arg(std::lround(player->framesPerSecond())) : tr("no output");
     const QFont small = typeface(Type::Small);
     int w = 0;
-    if (narrow_ && player) // under one another
+    if (tight)
+        w = drawTextRight(p, beat_right_ - 12, 30, player ? beats : QStringLiteral("–"), small,
+                          theme().dim);
+    else if (narrow && player) // under one another
         w = std::max(drawTextRight(p, beat_right_ - 12, 22, beats, small, theme().dim),
                      drawTextRight(p, beat_right_ - 12, 37, where, small, theme().dim));
     else
@@ -247,10 +264,12 @@ void Header::paintEvent(QPaintEvent*) {
         p.fillRect(bars + i * 4, lit ? 18 : 22, lit ? 2 : 1, lit ? 14 : 10,
                    lit ? theme().bright : theme().faint);
     }
-    drawTextRight(p, master_->geometry().left() + 12, 30, tr("Master"), typeface(Type::Work),
-                  theme().text);
-    drawTextRight(p, time_->geometry().left() + 14, 30, tr("Time"), typeface(Type::Work),
-                  time_->value() > 0 ? theme().bright : theme().text);
+    if (!tight)
+        drawTextRight(p, master_->geometry().left() + 12, 30, tr("Master"), typeface(Type::Work),
+                      theme().text);
+    if (!narrow)
+        drawTextRight(p, time_->geometry().left() + 14, 30, tr("Time"), typeface(Type::Work),
+                      time_->value() > 0 ? theme().bright : theme().text);
 }
 
 } // namespace zelo::desk

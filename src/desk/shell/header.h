@@ -56,6 +56,7 @@ private:
     QString savedWords() const;
     void refresh();
     void place();
+    bool placeIn();
 
     Document& document_;
     Stations* views_;
@@ -67,7 +68,7 @@ private:
     Button* name_;
     int beat_ = 0;
     int beat_right_ = 0; // where the heartbeat ends
-    bool narrow_ = false;
+    enum class Room { Wide, Narrow, Tight } room_ = Room::Wide;
 };
 
 } // namespace zelo::desk
