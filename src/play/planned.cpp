@@ -26,6 +26,7 @@ bool same(std::span<const double> a, const double* b) {
 std::optional<route::Fade> fadeOf(const Ways::Ask& ask) {
     route::FadeWish wish;
     wish.white = ask.white;
+    wish.mixing = ask.mixing;
     const auto plan = [&] {
         auto fade = route::planFade(*ask.mixer, ask.from, ask.to, wish);
         return fade ? std::optional(std::move(*fade)) : std::nullopt;
@@ -92,6 +93,12 @@ Ways::Key Ways::keyOf(const Ask& ask) {
     key.ends.insert(key.ends.end(), ask.to.begin(), ask.to.end());
     add(ask.white.u);
     add(ask.white.v);
+    for (const std::size_t part : ask.mixing.keep_out)
+        add(-1 - static_cast<double>(part));
+    for (const mix::Pin& pin : ask.mixing.pins) {
+        add(static_cast<double>(pin.part));
+        add(pin.drive);
+    }
     if (!ask.wish)
         return key;
     const route::StopWay& way = *ask.wish;

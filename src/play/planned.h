@@ -40,6 +40,7 @@ public:
         light::Drives from, to;
         colour::Uv white;
         std::optional<route::StopWay> wish = {};
+        mix::MixWish mixing = {}; // keep-outs and pins that both ends hold
     };
     // Null where drives may as well go straight: parts that do not add up, ends without a colour.
     // Thread-safe. Cost: some milliseconds, nearly none when it was asked for before.

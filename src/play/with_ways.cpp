@@ -37,13 +37,13 @@ private:
     // Puts the way from one row to another at this place, where it is not there.
     void plan(std::uint32_t lamp, const double* from, const double* to,
               const std::optional<route::StopWay>& wish, std::vector<PlannedPtr>& ways,
-              std::size_t place, std::size_t places) {
+              std::size_t place, std::size_t places, const mix::MixWish& mixing = {}) {
         const std::size_t parts = program_.parts(lamp);
         if (!from || !to || !compiled_.mixers[lamp] || std::equal(from, from + parts, to) ||
             (place < ways.size() && ways[place] && ways[place]->leads(from, to, wish)) || enough())
             return;
-        auto way = ways_.planned(
-            {compiled_.mixers[lamp], drivesAt(from, parts), drivesAt(to, parts), white_, wish});
+        auto way = ways_.planned({compiled_.mixers[lamp], drivesAt(from, parts),
+                                  drivesAt(to, parts), white_, wish, mixing});
         if (!way)
             return;
         ways.resize(places);
@@ -59,8 +59,25 @@ private:
                 compiled_.asked[lamp].by_hand || before.asked[*old].by_hand)
                 continue;
             plan(lamp, colourIn(*before.program, *old), colourIn(program_, lamp),
-                 compiled_.state.show->way, program_.change_ways, lamp, program_.lamps);
+                 compiled_.state.show->way, program_.change_ways, lamp, program_.lamps,
+                 both(before.asked[*old], compiled_.asked[lamp]));
         }
+    }
+    // What the mixes of both keep out and pin.
+    static mix::MixWish both(const AskedLamp& a, const AskedLamp& b) {
+        mix::MixWish mixing;
+        if (!a.colour || !b.colour)
+            return mixing;
+        const mix::MixWish& first = a.colour->wish;
+        const mix::MixWish& second = b.colour->wish;
+        for (const std::size_t part : first.keep_out)
+            if (std::find(second.keep_out.begin(), second.keep_out.end(), part) !=
+                second.keep_out.end())
+                mixing.keep_out.push_back(part);
+        for (const mix::Pin& pin : first.pins)
+            if (std::find(second.pins.begin(), second.pins.end(), pin) != second.pins.end())
+                mixing.pins.push_back(pin);
+        return mixing;
     }
     static const double* colourIn(const Program& p, std::uint32_t lamp) {
         for (const SourcePtr* source : {&p.hand, &p.standing})

@@ -17,8 +17,7 @@ namespace {
 
 constexpr int kFine = 600;        // points along a way when its pace is worked out
 constexpr double kVisible = 0.02; // of the brightest point: below it colour is not seen
-constexpr double kBrightness = 0.05;
-constexpr double kSeen = 0.03; // of a drive, per 1 % of the way: steps below are never too large
+constexpr double kSeen = 0.03;    // of a drive, per 1 % of the way: steps below are never too large
 
 // Where along the curve one is at each share of the time, at constant Oklab distance (Y = 1).
 std::vector<Uv> paced(const Curve& curve, const Uv& white, int samples) {
@@ -53,8 +52,7 @@ double evenBrightness(double from, double to, double t) {
     return r * r * r;
 }
 
-double brightestOf(const mix::Mixer& mixer, const Uv& uv) {
-    mix::MixWish wish;
+double brightestOf(const mix::Mixer& mixer, const Uv& uv, mix::MixWish wish) {
     wish.intent = mix::Intent::Brightest;
     return mixer.solve(light::wantedUv(uv), wish).got.Y;
 }
@@ -128,13 +126,20 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
                       const FadeWish& wish) {
     if (auto ok = wish.check(); !ok)
         return passOn(ok.error());
+    if (auto ok = wish.mixing.check(mixer.type().partCount()); !ok)
+        return passOn(ok.error());
     std::optional<Disc> disc;
     if (auto made = Disc::of(wish.reach.empty() ? mixer.hull() : wish.reach, wish.white))
         disc = *made;
     else if (wish.kind == Kind::Around)
         return passOn(made.error());
-    const FadePoint first = pointOf(mixer, 0, from, wish.white);
-    const FadePoint last = pointOf(mixer, 1, to, wish.white);
+    // A dark end has the colour of the other one: nothing is on the way between them.
+    const auto uvOf = [&](const Drives& drives, const Uv& otherwise) {
+        const Xyz xyz = mixer.xyzOf(drives);
+        return colour::hasChromaticity(xyz) ? colour::toUv(xyz) : otherwise;
+    };
+    const FadePoint first = pointOf(mixer, 0, from, uvOf(to, wish.white));
+    const FadePoint last = pointOf(mixer, 1, to, uvOf(from, wish.white));
     const int n = wish.samples;
     const auto time = [&](int i) { return static_cast<double>(i) / (n - 1); };
     Fade fade;
@@ -153,13 +158,13 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
                 y = evenBrightness(end.brightness_cd, 0,
                                    down > 0 ? std::min(1.0, (before ? t : 1 - t) / down) : 1);
             y = i == 0 ? first.brightness_cd : i == n - 1 ? last.brightness_cd : y;
-            const double most = brightestOf(mixer, end.uv);
+            const double most = brightestOf(mixer, end.uv, wish.mixing);
             const double scale = end.brightness_cd > 0 ? std::min(y, most) / end.brightness_cd : 0;
             FadePoint p{t, end.uv, 0, scale * end.brightness_cd,
                         scale <= 1 ? mixer.dimmed(end.drives, scale)
                                    : mixer.type().dimmed(end.drives, scale)};
             if (std::any_of(p.drives.begin(), p.drives.end(), [](double d) { return d > 1; }))
-                p.drives = follow(mixer, {p.uv, p.brightness_cd}, end.drives);
+                p.drives = follow(mixer, {p.uv, p.brightness_cd}, end.drives, wish.mixing);
             fade.points.push_back(p);
         }
     } else {
@@ -176,7 +181,7 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
         const auto way = paced(curve, wish.white, n);
         for (int i = 0; i < n; ++i) {
             const double planned = evenBrightness(first.brightness_cd, last.brightness_cd, time(i));
-            const double most = brightestOf(mixer, way[static_cast<std::size_t>(i)]);
+            const double most = brightestOf(mixer, way[static_cast<std::size_t>(i)], wish.mixing);
             if (planned > 0)
                 fade.reach_dip = std::max(fade.reach_dip, 1 - std::min(1.0, most / planned));
             fade.points.push_back({time(i), way[static_cast<std::size_t>(i)], 0,
@@ -187,9 +192,9 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
             points.push_back({p.uv, p.brightness_cd, p.drives});
         points.front().drives = from;
         points.back().drives = to;
-        mixTogether(mixer, points);
+        mixTogether(mixer, points, wish.mixing);
         if (mixer.additive())
-            evenOut(mixer, points, kSeen * 100 / (n - 1));
+            evenOut(mixer, points, kSeen * 100 / (n - 1), wish.mixing);
         for (std::size_t i = 0; i < points.size(); ++i)
             fade.points[i].drives = points[i].drives;
     }
@@ -216,79 +221,6 @@ std::optional<double> calmBrightness(const mix::Mixer& mixer, const Drives& from
         (calm(middle) ? low : high) = middle;
     }
     return low;
-}
-
-Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
-    const auto& points = fade.points;
-    double brightest = 0;
-    std::vector<mix::Sent> sent;
-    for (const FadePoint& p : points) {
-        brightest = std::max(brightest, p.brightness_cd);
-        sent.push_back(mix::rounded(mixer, p.drives, 1));
-    }
-    struct Off {
-        double uv, brightness;
-    };
-    // The worst that straight fading from step a to step b does on the points between. From the
-    // channel values themselves: a curved response is then only ever read forwards.
-    const auto fadedTo = [&](std::size_t a, std::size_t b, double t) {
-        Drives drives = points[a].drives;
-        for (std::size_t i = 0; i < drives.size(); ++i)
-            drives[i] += t * (points[b].drives[i] - points[a].drives[i]);
-        for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
-            const light::Channel& c = mixer.mode().channels[i];
-            if (c.role == light::Role::Part)
-                drives[c.part] =
-                    light::driveOf(c, sent[a].values[i] * (1 - t) + sent[b].values[i] * t);
-        }
-        return mixer.xyzOf(drives);
-    };
-    const auto between = [&](std::size_t a, std::size_t b) {
-        Off worst{0, 0};
-        for (std::size_t k = a; k <= b; ++k) {
-            const double t = b > a ? (points[k].t - points[a].t) / (points[b].t - points[a].t) : 0;
-            const Xyz xyz = fadedTo(a, b, t);
-            worst.brightness =
-                std::max(worst.brightness, std::abs(xyz.Y - points[k].brightness_cd) / brightest);
-            if (points[k].brightness_cd > kVisible * brightest && colour::hasChromaticity(xyz))
-                worst.uv = std::max(worst.uv, distance(colour::toUv(xyz), points[k].uv));
-        }
-        return worst;
-    };
-    const auto holds = [&](std::size_t a, std::size_t b) {
-        const Off off = between(a, b);
-        return off.uv <= tolerance_uv && off.brightness <= kBrightness;
-    };
-    Steps steps;
-    if (!(brightest > 0)) {
-        steps.steps = {{0, sent.front()}, {1, sent.back()}};
-        return steps;
-    }
-    std::size_t at = 0;
-    steps.steps.push_back({points[0].t, sent[0]});
-    while (at + 1 < points.size()) {
-        // As far as it can reach: doubling until it breaks, then halving between.
-        std::size_t far = at + 1;
-        std::size_t broken = points.size();
-        for (std::size_t jump = 2; at + jump / 2 < points.size() - 1; jump *= 2) {
-            const std::size_t b = std::min(at + jump, points.size() - 1);
-            if (!holds(at, b)) {
-                broken = b;
-                break;
-            }
-            far = b;
-        }
-        while (broken - far > 1 && broken < points.size()) {
-            const std::size_t b = (far + broken) / 2;
-            (holds(at, b) ? far : broken) = b;
-        }
-        const Off off = between(at, far);
-        steps.worst_uv = std::max(steps.worst_uv, off.uv);
-        steps.worst_brightness = std::max(steps.worst_brightness, off.brightness);
-        steps.steps.push_back({points[far].t, sent[far]});
-        at = far;
-    }
-    return steps;
 }
 
 } // namespace zelo::route

@@ -23,6 +23,8 @@ struct FadeWish {
     double dark_share = 0.3; // of the time with no light, for Dark: 0..1
     double jump_at = 0.5;    // moment of Jump: 0..1
     int samples = 101;       // along the way, at least 2
+    // Keep-outs and pins that both ends hold: they hold along the way.
+    mix::MixWish mixing = {};
 
     Done check() const;
 };
@@ -44,8 +46,9 @@ struct Fade {
     double in_sector = 0;    // radians of hue that it had to turn through the sector to stay out of
 };
 
-// From one mix to another, both of this mixer. Fails with BadValue for a wish that does not hold or
-// a white outside the reach. Levels and Jump always succeed. Cost: about a millisecond.
+// From one mix to another, both of this mixer; a dark one takes the colour of the other. Fails with
+// BadValue for a wish that does not hold or a white outside the reach. Levels and Jump always
+// succeed. Cost: about a millisecond.
 Result<Fade> planFade(const mix::Mixer& mixer, const light::Drives& from, const light::Drives& to,
                       const FadeWish& wish);
 

@@ -12,7 +12,7 @@ using light::Drives;
 
 namespace {
 
-constexpr int kMoments = 200;
+constexpr int kMoments = 200;         // of each stretch in which something moves
 constexpr double kVisible = 0.02;     // of the brighter end
 constexpr double kOtherColour = 0.02; // Δu'v' from the lit end
 constexpr double kMostDip = 0.35;
@@ -35,6 +35,33 @@ double distanceToSegment(const Uv& p, const Uv& a, const Uv& b) {
     return distance(p, a + t * way);
 }
 
+// When to look: where intensity or colour moves, and at both ends of each such stretch.
+std::vector<double> moments(const FadeTimes& times, double fade_s) {
+    const std::pair<double, double> moving[] = {
+        {times.delay_s, times.delay_s + fade_s},
+        {times.colour_delay_s, times.colour_delay_s + times.colour_s}};
+    std::vector<double> marks{0};
+    for (const auto& [begin, end] : moving)
+        marks.insert(marks.end(), {begin, end});
+    std::sort(marks.begin(), marks.end());
+    std::vector<double> all;
+    for (std::size_t i = 0; i + 1 < marks.size(); ++i) {
+        const double a = marks[i];
+        const double b = marks[i + 1];
+        if (!(b > a))
+            continue;
+        const bool moves = std::any_of(std::begin(moving), std::end(moving), [&](const auto& m) {
+            return m.first <= a && b <= m.second;
+        });
+        const int steps = moves ? kMoments : 1;
+        for (int k = 0; k < steps; ++k)
+            all.push_back(a + (b - a) * k / steps);
+        all.push_back(std::nextafter(b, a)); // before what happens there
+    }
+    all.push_back(marks.back());
+    return all;
+}
+
 struct Moment {
     double t_s;
     Xyz xyz;
@@ -43,8 +70,6 @@ struct Moment {
 std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white) {
     const bool rises = s.after.intensity >= s.before.intensity;
     const double fade_s = rises ? s.times.up_s : s.times.down_s;
-    const double end_s =
-        std::max({s.times.delay_s + fade_s, s.times.colour_delay_s + s.times.colour_s, 1e-3});
     std::optional<Fade> planned; // a route is looked up by the share of the colour's time
     if (s.route != Kind::Levels) {
         FadeWish wish;
@@ -54,9 +79,8 @@ std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const
         if (auto fade = planFade(mixer, s.before.drives, s.after.drives, wish))
             planned = std::move(*fade);
     }
-    std::vector<Moment> moments;
-    for (int i = 0; i <= kMoments; ++i) {
-        const double t = end_s * i / kMoments;
+    std::vector<Moment> seen;
+    for (const double t : moments(s.times, fade_s)) {
         const double part = partOf(t, s.times.colour_delay_s, s.times.colour_s);
         Drives drives;
         if (planned) {
@@ -70,9 +94,9 @@ std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const
         }
         const double intensity = s.before.intensity + (s.after.intensity - s.before.intensity) *
                                                           partOf(t, s.times.delay_s, fade_s);
-        moments.push_back({t, intensity * mixer.xyzOf(drives)});
+        seen.push_back({t, intensity * mixer.xyzOf(drives)});
     }
-    return moments;
+    return seen;
 }
 
 // Collects the moments that are wrong in one way into a fault.
@@ -110,11 +134,11 @@ std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& s, co
     const Xyz first = s.before.intensity * mixer.xyzOf(s.before.drives);
     const Xyz last = s.after.intensity * mixer.xyzOf(s.after.drives);
     const double visible = kVisible * std::max(first.Y, last.Y);
-    const auto moments = simulated(mixer, s, white);
+    const auto seen = simulated(mixer, s, white);
     if (!was_lit || !will_be_lit) {
         const Uv end = colour::toUv(was_lit ? first : last);
         Watch watch(was_lit ? Fault::ToDark : Fault::FromDark);
-        for (const Moment& m : moments)
+        for (const Moment& m : seen)
             if (m.xyz.Y > visible)
                 if (const double off = distance(colour::toUv(m.xyz), end); off > kOtherColour)
                     watch.see(m.t_s, off, colour::toUv(m.xyz));
@@ -127,7 +151,7 @@ std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& s, co
     const double ends = disc ? std::min(disc->saturation(a), disc->saturation(b)) : 0;
     Watch dip(Fault::WhiteDip);
     Watch off_way(Fault::OffTheWay);
-    for (const Moment& m : moments) {
+    for (const Moment& m : seen) {
         if (m.xyz.Y <= visible)
             continue;
         const Uv here = colour::toUv(m.xyz);

@@ -45,7 +45,8 @@ struct FadeFault {
 };
 
 // Nothing is visible below 2 % of the brighter end. `white`: what saturation is measured from.
-// Cost: 200 evaluations of the fixture's light, about 100 µs.
+// Looked at 200 times in each stretch in which something moves, however long the delays are. Cost:
+// that many evaluations of the fixture's light, some 100 µs.
 std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& setup,
                                  const colour::Uv& white);
 

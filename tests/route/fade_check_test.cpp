@@ -51,6 +51,24 @@ TEST_F(FadeCheckTest, AFadeOutThatLosesItsColourIsToldToo) {
     EXPECT_TRUE(check(s).empty());
 }
 
+TEST_F(FadeCheckTest, AShortFadeAfterALongDelayIsLookedAtAsWell) {
+    FadeSetup s{{red, 1}, {cyan, 1}, {}};
+    s.times = {0.3, 0.3, 100, 0.3, 100};
+    const auto faults = check(s);
+    ASSERT_FALSE(faults.empty());
+    EXPECT_EQ(faults[0].kind, Fault::WhiteDip);
+    EXPECT_GT(faults[0].from_s, 100);
+    EXPECT_LT(faults[0].from_s, 100.3);
+    const double worst = faults[0].worst;
+    s.times = {0.3, 0.3, 0, 0.3, 0};
+    EXPECT_NEAR(check(s)[0].worst, worst, 0.01) << "the delay has nothing to do with it";
+    // The colour changes at once while the light comes slowly, and much later.
+    s = {{home, 0}, {red, 1}, {}};
+    s.times = {5, 5, 0, 0, 3600};
+    ASSERT_EQ(check(s).size(), 1u) << "an hour of the wrong colour";
+    EXPECT_GT(check(s)[0].lasts_s, 3500);
+}
+
 TEST_F(FadeCheckTest, HomeAtZeroKeepsTheColourWithACurvedResponseToo) {
     mixer = mixerOf(true);
     const FadeSetup s{{light::Drives(4, 0.0), 0}, {red, 1}, {}};

@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Planned fades: against the vectors, and the bounds of the design.
+#include "colour/cct.h"
 #include "colour/oklab.h"
 #include "files/gdtf_reader.h"
 #include "route/fade.h"
 #include "support/general_solvers.h"
+#include "support/shipped.h"
 #include "support/vectors.h"
 
 #include <map>
@@ -76,6 +78,48 @@ TEST(Levels, IsWhatAPlainDeskDoes) {
             EXPECT_NEAR(p.brightness_cd / y, 1, 0.003) << c.name;
         }
         EXPECT_NEAR(fade->white_dip, expected["white_dip"].get<double>(), 0.01) << c.name;
+    }
+}
+
+TEST(Fade, KeepOutsAndPinsOfBothEndsHoldAlongTheWay) {
+    const auto type = test::shippedType("gannet-8");
+    const mix::Mixer mixer(type, type->modes[0]);
+    FadeWish wish;
+    wish.white = colour::planckianUv({4300});
+    wish.kind = Kind::Straight;
+    wish.mixing.keep_out = {3};
+    wish.mixing.pins = {{1, 0.2}};
+    const auto from = mixer.solve(light::wantedUv({0.35, 0.5}), wish.mixing).drives;
+    const auto to = mixer.solve(light::wantedUv({0.17, 0.46}), wish.mixing).drives;
+    const auto fade = planFade(mixer, from, to, wish);
+    ASSERT_TRUE(fade);
+    for (const FadePoint& p : fade->points) {
+        EXPECT_EQ(p.drives[3], 0) << p.t;
+        EXPECT_NEAR(p.drives[1], 0.2, 1e-9) << p.t;
+    }
+    wish.mixing.keep_out = {99};
+    EXPECT_FALSE(planFade(mixer, from, to, wish));
+}
+
+TEST(Fade, ADarkEndHasTheColourOfTheOther) {
+    for (const auto& c : cases()) {
+        const light::Drives dark(c.from.size(), 0.0);
+        for (const bool up : {true, false})
+            for (const auto kind : {Kind::Straight, Kind::Around}) {
+                FadeWish wish;
+                wish.white = c.white;
+                wish.kind = kind;
+                const auto fade = planFade(*c.mixer, up ? dark : c.to, up ? c.to : dark, wish);
+                ASSERT_TRUE(fade) << c.name;
+                const Uv lit = colour::toUv(c.mixer->xyzOf(c.to));
+                EXPECT_LT(fade->white_dip, 0.02) << c.name;
+                for (const FadePoint& p : fade->points) {
+                    const auto xyz = c.mixer->xyzOf(p.drives);
+                    if (colour::hasChromaticity(xyz) && xyz.Y > 1e-3)
+                        EXPECT_LT(colour::distance(colour::toUv(xyz), lit), 2e-3)
+                            << c.name << " " << p.t;
+                }
+            }
     }
 }
 

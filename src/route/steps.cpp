@@ -1,0 +1,180 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Steps for a console: nodes of a fade such that straight lines in channel values between them stay
+// near it.
+#include "route/fade.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace zelo::route {
+
+using colour::Xyz;
+using light::Drives;
+
+namespace {
+
+constexpr double kVisible = 0.02; // of the brightest point: below it colour is not seen
+constexpr double kBrightness = 0.05;
+
+// Channel values, not whole yet; of a part without a channel its drive stands behind them.
+using Values = std::vector<double>;
+
+struct Node {
+    std::size_t at = 0; // point of the fade
+    Values values;
+};
+
+struct Off {
+    double uv = 0, brightness = 0;
+};
+
+class Tube {
+public:
+    Tube(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv)
+        : mixer_(mixer), points_(fade.points), tolerance_uv_(tolerance_uv) {
+        for (const FadePoint& p : points_) {
+            brightest_ = std::max(brightest_, p.brightness_cd);
+            way_.push_back(valuesOf(p.drives));
+        }
+    }
+    std::size_t size() const { return points_.size(); }
+    bool dark() const { return !(brightest_ > 0); }
+    const Values& way(std::size_t at) const { return way_[at]; }
+    double time(std::size_t at) const { return points_[at].t; }
+
+    Values valuesOf(const Drives& drives) const {
+        Values values(mixer_.mode().channels.size() + drives.size());
+        for (std::size_t i = 0; i < mixer_.mode().channels.size(); ++i) {
+            const light::Channel& c = mixer_.mode().channels[i];
+            if (c.role != light::Role::Part)
+                continue;
+            values[i] = c.ranges.empty()
+                            ? c.first + c.response.level(drives[c.part]) * (c.end() - c.first)
+                            : light::nearestValue(c, drives[c.part]);
+        }
+        std::copy(drives.begin(), drives.end(),
+                  values.begin() + static_cast<std::ptrdiff_t>(mixer_.mode().channels.size()));
+        return values;
+    }
+    Drives drivesOf(const Values& values) const {
+        const auto& channels = mixer_.mode().channels;
+        Drives drives(values.size() - channels.size());
+        std::copy_n(values.begin() + static_cast<std::ptrdiff_t>(channels.size()), drives.size(),
+                    drives.begin());
+        for (std::size_t i = 0; i < channels.size(); ++i)
+            if (channels[i].role == light::Role::Part)
+                drives[channels[i].part] = light::driveOf(channels[i], values[i]);
+        return drives;
+    }
+    // As whole values, rounded together.
+    Values rounded(const Values& values, mix::Sent& sent) const {
+        sent = mix::rounded(mixer_, drivesOf(values), 1);
+        Values whole = values;
+        for (std::size_t i = 0; i < mixer_.mode().channels.size(); ++i)
+            if (mixer_.mode().channels[i].role == light::Role::Part)
+                whole[i] = sent.values[i];
+        return whole;
+    }
+
+    Off offAt(std::size_t k, const Node& a, const Node& b) const {
+        const double t = b.at > a.at ? (time(k) - time(a.at)) / (time(b.at) - time(a.at)) : 0;
+        Values between = a.values;
+        for (std::size_t i = 0; i < between.size(); ++i)
+            between[i] += t * (b.values[i] - between[i]);
+        const Xyz xyz = mixer_.xyzOf(drivesOf(between));
+        const FadePoint& p = points_[k];
+        Off off;
+        off.brightness = std::abs(xyz.Y - p.brightness_cd) / brightest_;
+        if (p.brightness_cd > kVisible * brightest_ && colour::hasChromaticity(xyz))
+            off.uv = distance(colour::toUv(xyz), p.uv);
+        return off;
+    }
+    // Within the tolerance on all points between; the middle is looked at first.
+    bool holds(const Node& a, const Node& b) const {
+        const auto fine = [&](std::size_t k) {
+            const Off off = offAt(k, a, b);
+            return off.uv <= tolerance_uv_ && off.brightness <= kBrightness;
+        };
+        const std::size_t middle = (a.at + b.at) / 2;
+        if (!fine(middle))
+            return false;
+        for (std::size_t k = a.at; k <= b.at; ++k)
+            if (k != middle && !fine(k))
+                return false;
+        return true;
+    }
+    Off worst(const Node& a, const Node& b) const {
+        Off all;
+        for (std::size_t k = a.at; k <= b.at; ++k) {
+            const Off off = offAt(k, a, b);
+            all.uv = std::max(all.uv, off.uv);
+            all.brightness = std::max(all.brightness, off.brightness);
+        }
+        return all;
+    }
+
+private:
+    const mix::Mixer& mixer_;
+    const std::vector<FadePoint>& points_;
+    double tolerance_uv_;
+    double brightest_ = 0;
+    std::vector<Values> way_;
+};
+
+// Each reaches as far as it can: doubling until it breaks, then halving between. Where two
+// neighbouring points alone break the tolerance, both are nodes.
+template <class NodeAt>
+std::vector<Node> greedy(const Tube& tube, NodeAt nodeAt) {
+    std::vector<Node> nodes{nodeAt(0)};
+    while (nodes.back().at + 1 < tube.size()) {
+        const Node& here = nodes.back();
+        std::size_t far = here.at + 1;
+        std::size_t broken = tube.size();
+        for (std::size_t jump = 2; here.at + jump / 2 < tube.size() - 1; jump *= 2) {
+            const std::size_t b = std::min(here.at + jump, tube.size() - 1);
+            if (!tube.holds(here, nodeAt(b))) {
+                broken = b;
+                break;
+            }
+            far = b;
+        }
+        while (broken - far > 1 && broken < tube.size()) {
+            const std::size_t b = (far + broken) / 2;
+            (tube.holds(here, nodeAt(b)) ? far : broken) = b;
+        }
+        nodes.push_back(nodeAt(far));
+    }
+    return nodes;
+}
+
+} // namespace
+
+Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
+    const Tube tube(mixer, fade, tolerance_uv);
+    Steps steps;
+    if (tube.dark()) {
+        steps.steps = {{0, mix::rounded(mixer, fade.points.front().drives, 1)},
+                       {1, mix::rounded(mixer, fade.points.back().drives, 1)}};
+        return steps;
+    }
+    // What is sent at a point, once it is asked for.
+    std::vector<std::optional<FadeStep>> known(tube.size());
+    std::vector<Values> sent(tube.size());
+    const auto nodes = greedy(tube, [&](std::size_t at) {
+        if (!known[at]) {
+            known[at] = FadeStep{tube.time(at), {}};
+            sent[at] = tube.rounded(tube.way(at), known[at]->sent);
+        }
+        return Node{at, sent[at]};
+    });
+    for (const Node& node : nodes)
+        steps.steps.push_back(*known[node.at]);
+    for (std::size_t j = 0; j + 1 < nodes.size(); ++j) {
+        const Off off = tube.worst(nodes[j], nodes[j + 1]);
+        steps.worst_uv = std::max(steps.worst_uv, off.uv);
+        steps.worst_brightness = std::max(steps.worst_brightness, off.brightness);
+    }
+    return steps;
+}
+
+} // namespace zelo::route
