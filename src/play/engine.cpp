@@ -532,15 +532,14 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
     const double up_delay = backwards ? 0 : cue.up_delay_s;
     const double down_delay = backwards ? 0 : cue.down_delay_s;
     const std::uint64_t stamp = ++events_;
-    std::size_t next_change = 0, next_stands = 0; // of what it says, of what it stands for
+    std::size_t next_change = 0; // of what it says
     l.started_s = l.time_s;
     l.follows = !backwards;
     for (std::size_t place = 0; place < played.lamps.size(); ++place) {
         const std::uint32_t lamp = played.lamps[place];
         const std::size_t change = placeOf(cue.changes->says(), lamp, next_change);
-        const std::size_t stands = placeOf(cue.stands_for, lamp, next_stands);
         const Said* changed = change < SIZE_MAX ? &cue.changes->says()[change] : nullptr;
-        const Stands* all = stands < SIZE_MAX ? &cue.stands_for[stands] : nullptr;
+        const Stands* all = played.standsFor(place, l.cue);
         const Said* said = whole ? all : changed;
         if (!said && !whole)
             continue;

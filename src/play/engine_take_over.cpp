@@ -110,7 +110,7 @@ void Engine::settle(std::size_t list, const Engine& before, std::size_t old_list
     List& l = lists_[list];
     const PlayedCue* cue =
         l.cue < 0 ? nullptr : &p.lists[list].cues[static_cast<std::size_t>(l.cue)];
-    std::size_t next = 0, next_change = 0;
+    std::size_t next_change = 0;
     for (std::size_t place = 0; place < p.lists[list].lamps.size(); ++place) {
         const std::uint32_t lamp = p.lists[list].lamps[place];
         const OnWay was = l.ways[place];
@@ -118,10 +118,7 @@ void Engine::settle(std::size_t list, const Engine& before, std::size_t old_list
         const Stands* all = nullptr;
         std::size_t change = SIZE_MAX;
         if (cue) {
-            while (next < cue->stands_for.size() && cue->stands_for[next].lamp < lamp)
-                ++next;
-            if (next < cue->stands_for.size() && cue->stands_for[next].lamp == lamp)
-                all = &cue->stands_for[next];
+            all = p.lists[list].standsFor(place, l.cue);
             const auto& changes = cue->changes->says();
             while (next_change < changes.size() && changes[next_change].lamp < lamp)
                 ++next_change;

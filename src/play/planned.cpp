@@ -14,7 +14,7 @@ namespace {
 constexpr double kSame = 1e-9;        // of drives
 constexpr double kStraightDip = 0.35; // of saturation: more is seen as white
 constexpr double kAroundFloor = 0.8;
-constexpr std::size_t kMostKnown = 20'000;
+constexpr std::size_t kMostKnown = 5'000; // some kilobytes each
 
 bool same(std::span<const double> a, const double* b) {
     for (std::size_t i = 0; i < a.size(); ++i)

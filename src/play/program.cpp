@@ -29,6 +29,13 @@ const SourcePtr& saysNothing() {
     return nothing;
 }
 
+const Stands* PlayedList::standsFor(std::size_t place, int cue) const {
+    const auto& all = stands[place];
+    const auto after = std::upper_bound(all.begin(), all.end(), cue,
+                                        [](int c, const Stands& s) { return c < s.from_cue; });
+    return after == all.begin() ? nullptr : &*std::prev(after);
+}
+
 namespace {
 
 // Single parts over what stood there before, in a row of its own.
@@ -57,12 +64,13 @@ void complete(Program& program) {
     for (PlayedList& list : program.lists) {
         std::stable_sort(list.cues.begin(), list.cues.end(),
                          [](const auto& a, const auto& b) { return a.number < b.number; });
-        std::map<std::uint32_t, Stands> known;
-        for (std::size_t i = 0; i < list.cues.size(); ++i) {
-            PlayedCue& cue = list.cues[i];
-            for (const Said& said : cue.changes->says()) {
-                Stands& all = known[said.lamp];
+        std::map<std::uint32_t, std::vector<Stands>> known;
+        for (std::size_t i = 0; i < list.cues.size(); ++i)
+            for (const Said& said : list.cues[i].changes->says()) {
+                auto& of_lamp = known[said.lamp];
+                Stands all = of_lamp.empty() ? Stands{} : of_lamp.back();
                 all.lamp = said.lamp;
+                all.from_cue = static_cast<int>(i);
                 if (said.intensity) {
                     all.intensity = said.intensity;
                     all.intensity_cue = static_cast<int>(i);
@@ -71,15 +79,14 @@ void complete(Program& program) {
                     layOver(all, said, program.parts(said.lamp), *rows);
                     all.colour_cue = static_cast<int>(i);
                 }
+                of_lamp.push_back(all);
             }
-            cue.stands_for.clear();
-            cue.stands_for.reserve(known.size());
-            for (const auto& [lamp, said] : known)
-                cue.stands_for.push_back(said);
-        }
         list.lamps.clear();
-        for (const auto& [lamp, said] : known)
+        list.stands.clear();
+        for (auto& [lamp, stands] : known) {
             list.lamps.push_back(lamp);
+            list.stands.push_back(std::move(stands));
+        }
     }
     program.exempt.resize(program.lamps, 0);
 }

@@ -47,8 +47,10 @@ private:
 using SourcePtr = std::shared_ptr<const Source>;
 const SourcePtr& saysNothing();
 
+// What a list stands for, of one lamp, from one of its cues on.
 struct Stands : Said {
-    int intensity_cue = -1, colour_cue = -1; // the last that said it, by place in the list
+    int from_cue = 0;                        // places in the list
+    int intensity_cue = -1, colour_cue = -1; // the last that said it
 };
 
 struct PlayedCue {
@@ -62,13 +64,17 @@ struct PlayedCue {
     // To each colour that it says, from the one that the cues before it left. Null, or not there at
     // all: not planned.
     std::vector<PlannedPtr> ways = {};
-    std::vector<Stands> stands_for = {}; // what it and the cues before it say, by lamp
 };
 
 struct PlayedList {
     std::vector<PlayedCue> cues; // by number
     double back_s = 0, release_s = 0;
     std::vector<std::uint32_t> lamps = {}; // that any cue says something of, ascending
+    // By place in these: an entry for each cue that says something of it, ascending.
+    std::vector<std::vector<Stands>> stands = {};
+
+    // What this cue and those before it say of the lamp at this place; null: nothing.
+    const Stands* standsFor(std::size_t place, int cue) const;
 };
 
 struct PlayedFader {

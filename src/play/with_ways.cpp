@@ -14,12 +14,20 @@ light::Drives drivesAt(const double* from, std::size_t parts) {
     return drives;
 }
 
+constexpr std::size_t kMostWays = 8'000; // of cues: those behind go straight
+
 // Plans what is missing into a copy of the program.
 class Planner {
 public:
     Planner(const Compiled& compiled, Ways& ways, const std::function<bool()>& enough)
         : compiled_(compiled), ways_(ways), enough_(enough), program_(*compiled.program),
-          white_(colour::planckianUv({compiled.state.show->white_cct_k})) {}
+          white_(colour::planckianUv({compiled.state.show->white_cct_k})) {
+        for (const PlayedList& list : program_.lists)
+            for (const PlayedCue& cue : list.cues)
+                planned_ += static_cast<std::size_t>(
+                    std::count_if(cue.ways.begin(), cue.ways.end(),
+                                  [](const PlannedPtr& way) { return way != nullptr; }));
+    }
 
     // Null: nothing was missing.
     std::shared_ptr<const Program> run(const Compiled* before) {
@@ -40,7 +48,8 @@ private:
               std::size_t place, std::size_t places, const mix::MixWish& mixing = {}) {
         const std::size_t parts = program_.parts(lamp);
         if (!from || !to || !compiled_.mixers[lamp] || std::equal(from, from + parts, to) ||
-            (place < ways.size() && ways[place] && ways[place]->leads(from, to, wish)) || enough())
+            (place < ways.size() && ways[place] && ways[place]->leads(from, to, wish)) ||
+            planned_ >= kMostWays || enough())
             return;
         auto way = ways_.planned({compiled_.mixers[lamp], drivesAt(from, parts),
                                   drivesAt(to, parts), white_, wish, mixing});
@@ -49,6 +58,7 @@ private:
         ways.resize(places);
         ways[place] = std::move(way);
         any_ = true;
+        ++planned_;
     }
 
     // From what standing light and hand said before to what they say now.
@@ -89,20 +99,17 @@ private:
     void planCue(std::size_t l, std::size_t c) {
         auto& cues = program_.lists[l].cues;
         const auto& wish = cueAt(l, c).way ? cueAt(l, c).way : compiled_.state.show->way;
-        const auto& before = cues[c - 1].stands_for;
         const auto& says = cues[c].changes->says();
-        std::size_t stands = 0;
+        const auto& lamps = program_.lists[l].lamps;
+        auto at = lamps.begin();
         for (std::size_t k = 0; k < says.size(); ++k) {
             const std::uint32_t lamp = says[k].lamp;
-            while (stands < before.size() && before[stands].lamp < lamp)
-                ++stands;
-            if (stands == before.size())
-                return;
-            if (before[stands].lamp == lamp && says[k].colour && before[stands].colour &&
-                !byHand(l, c, lamp) &&
-                !byHand(l, static_cast<std::size_t>(before[stands].colour_cue), lamp))
-                plan(lamp, before[stands].colour, says[k].colour, wish, cues[c].ways, k,
-                     says.size());
+            at = std::lower_bound(at, lamps.end(), lamp);
+            const Stands* before = program_.lists[l].standsFor(
+                static_cast<std::size_t>(at - lamps.begin()), static_cast<int>(c) - 1);
+            if (before && before->colour && says[k].colour && !byHand(l, c, lamp) &&
+                !byHand(l, static_cast<std::size_t>(before->colour_cue), lamp))
+                plan(lamp, before->colour, says[k].colour, wish, cues[c].ways, k, says.size());
         }
     }
     const show::Cue& cueAt(std::size_t list, std::size_t cue) const {
@@ -118,6 +125,7 @@ private:
     const std::function<bool()>& enough_;
     Program program_;
     bool any_ = false;
+    std::size_t planned_ = 0; // of cues
     colour::Uv white_;
 };
 

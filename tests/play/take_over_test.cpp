@@ -474,6 +474,42 @@ TEST_F(TakeOverTest, WhatDidNotChangeIsShared) {
     }
 }
 
+// A list that a file may bring: as many cues as there can be, each of another lamp.
+TEST_F(TakeOverTest, AListOfTwentyThousandCuesIsBoundedInTimeAndMemory) {
+    std::vector<show::Fixture> lamps(2000);
+    for (std::size_t i = 0; i < lamps.size(); ++i) {
+        lamps[i].type = "petrel-4";
+        lamps[i].universe = static_cast<std::uint16_t>(1 + i / 25);
+        lamps[i].address = 1 + static_cast<int>(i % 25) * 20;
+    }
+    show::Show made = **show::addFixtures(show, lamps);
+    show::CueList list;
+    list.id = {1};
+    std::vector<Table<show::CueNumber, show::Cue>::Change> cues;
+    for (int c = 0; c < 20'000; ++c) {
+        show::Cue cue;
+        cue.number = {1000 * (c + 1)};
+        cue.up_s = cue.down_s = 0;
+        show::Value v;
+        v.intensity = 1;
+        cue.values = show::Values().with({1 + c % 2000}, std::make_shared<const show::Value>(v));
+        cues.emplace_back(cue.number, std::make_shared<const show::Cue>(std::move(cue)));
+    }
+    list.cues = Table<show::CueNumber, show::Cue>::of(std::move(cues));
+    made.cue_lists = made.cue_lists.with({1}, std::move(list));
+    show = show::nextShow(std::move(made));
+    put(0);
+    std::size_t entries = 0;
+    for (const auto& stands : compiled->program->lists[0].stands)
+        entries += stands.size();
+    EXPECT_EQ(entries, 20'000u) << "one for each thing said, not one for each cue and lamp";
+    playing->apply({What::Jump, 0, 1500, {}}, 0);
+    EXPECT_EQ(at(1).shown.intensity[1499], 1);
+    EXPECT_EQ(at(1).shown.intensity[1500], 0) << "not said yet there";
+    playing->apply({What::Jump, 0, 20'000, {}}, 2);
+    EXPECT_EQ(at(3).shown.intensity[1999], 1);
+}
+
 // --- what is sent
 
 TEST_F(TakeOverTest, ChannelsFollowTheirDrivesAndNeverGoAgainstThem) {
