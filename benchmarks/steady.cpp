@@ -2,7 +2,7 @@
 // How steadily frames go out: 512 lamps of eight emitters fade without end over the network to this
 // computer, while the show is changed as fast as it goes and this thread is held up on purpose, as
 // an interface that hangs. Prints when each frame was sent, against its place on the grid.
-//   zelo_steady [SECONDS]
+//   zelo_steady [SECONDS] [idle]     idle: this thread hangs without working
 #include "host/session.h"
 #include "show/edits.h"
 #include "wire/net/e131_sender.h"
@@ -75,7 +75,7 @@ void tell(const char* who, const std::vector<Clock::time_point>& sent) {
                 gaps.front(), part(0.5), part(0.99), part(0.999), gaps.back());
 }
 
-void run(double seconds) {
+void run(double seconds, bool idle) {
     host::Library library{std::filesystem::path(ZELO_DATA)};
     std::vector<Clock::time_point> sent;
     sent.reserve(static_cast<std::size_t>(60 * seconds) + 1000);
@@ -116,7 +116,10 @@ void run(double seconds) {
             const auto held_up = Clock::now() + std::chrono::seconds(i % 3 == 0 ? 2 : 1);
             volatile double busy = 0;
             while (Clock::now() < held_up && Clock::now() < until)
-                busy = busy + 1;
+                if (idle)
+                    std::this_thread::sleep_for(std::chrono::milliseconds(50));
+                else
+                    busy = busy + 1;
         }
         std::printf("frames %zu, left out %llu\n", sent.size(),
                     static_cast<unsigned long long>(session.player()->late()));
@@ -131,5 +134,5 @@ void run(double seconds) {
 } // namespace zelo
 
 int main(int argc, char** argv) {
-    zelo::run(argc > 1 ? std::atof(argv[1]) : 300);
+    zelo::run(argc > 1 ? std::atof(argv[1]) : 300, argc > 2);
 }
