@@ -533,6 +533,13 @@ TEST_F(GradientTest, HeldTheLampsShowWhatLevelsAloneMake) {
     settle();
     EXPECT_LT(colour::distance(colour::toUv(lamp(5).sent.xyz), planned), 1e-9);
     EXPECT_EQ(moments(), before) << "it was only looked at";
+    // Another window takes the keyboard while it is held.
+    QTest::keyPress(&window, Qt::Key_C);
+    settle();
+    QEvent away(QEvent::WindowDeactivate);
+    QApplication::sendEvent(&window, &away);
+    settle();
+    EXPECT_LT(colour::distance(colour::toUv(lamp(5).sent.xyz), planned), 1e-9);
     QTest::mousePress(&window.gradientSide().plain(), Qt::LeftButton);
     settle();
     EXPECT_LT(colour::distance(colour::toUv(lamp(5).sent.xyz), plain), 0.004);

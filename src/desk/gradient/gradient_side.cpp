@@ -67,8 +67,12 @@ GradientSide::GradientSide(Document& document, GradientModel& model, LineupPanel
 }
 
 // While C is held the lamps show what levels alone would make; a widget that takes letters keeps
-// it.
+// it. A window that loses the keyboard will not hear it let go.
 bool GradientSide::eventFilter(QObject* watched, QEvent* event) {
+    if (plain_held_ && watched == window() && event->type() == QEvent::WindowDeactivate) {
+        plain_held_ = false;
+        model_.showPlain(false);
+    }
     const bool press = event->type() == QEvent::KeyPress;
     if (!press && event->type() != QEvent::KeyRelease)
         return QWidget::eventFilter(watched, event);
