@@ -91,11 +91,7 @@ Result<ShowPtr> changeCueList(const ShowPtr& show, CueList list) {
                     list.id.value);
     list.name = toUtf8(std::move(list.name));
     list.cues = old->cues;
-    CueList same = *old;
-    same.locked = list.locked;
-    if (old->locked && !(same == list))
-        return passOn(locked(listName(), old->name).error());
-    if (auto ok = checkName(show->cue_lists, listName(), list.name, list.id); !ok)
+    if (auto ok = checkChanged(show->cue_lists, listName(), *old, list); !ok)
         return passOn(ok.error());
     if (auto ok = checkTimes(list.name, {list.back_s, list.release_s}); !ok)
         return passOn(ok.error());
@@ -215,12 +211,7 @@ Result<ShowPtr> changeFader(const ShowPtr& show, Fader fader) {
     if (!old)
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fader with id {}"), fader.id.value);
     fader.name = toUtf8(std::move(fader.name));
-    Fader same = *old;
-    same.locked = fader.locked;
-    if (old->locked && !(same == fader))
-        return passOn(locked(say(ZELO_TEXT("core", "fader")), old->name).error());
-    if (auto ok = checkName(show->faders, say(ZELO_TEXT("core", "fader")), fader.name, fader.id);
-        !ok)
+    if (auto ok = checkChanged(show->faders, say(ZELO_TEXT("core", "fader")), *old, fader); !ok)
         return passOn(ok.error());
     if (!show->lookOf(fader.look))
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), fader.look.value);

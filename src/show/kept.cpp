@@ -96,12 +96,7 @@ Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette) {
     if (!old)
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no palette with id {}"),
                     palette.id.value);
-    Palette same = *old;
-    same.locked = palette.locked;
-    if (old->locked && !(same == palette))
-        return passOn(locked(say(ZELO_TEXT("core", "palette")), old->name).error());
-    if (auto ok =
-            checkName(show->palettes, say(ZELO_TEXT("core", "palette")), palette.name, palette.id);
+    if (auto ok = checkChanged(show->palettes, say(ZELO_TEXT("core", "palette")), *old, palette);
         !ok)
         return passOn(ok.error());
     if (auto ok = checkGiven(palette); !ok)
@@ -349,9 +344,7 @@ Result<ShowPtr> changeLook(const ShowPtr& show, Look look) {
     if (!old)
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), look.id.value);
     look.name = toUtf8(std::move(look.name));
-    if (old->locked && (old->name != look.name || !(old->values == look.values)))
-        return passOn(locked(say(ZELO_TEXT("core", "look")), old->name).error());
-    if (auto ok = checkName(show->looks, say(ZELO_TEXT("core", "look")), look.name, look.id); !ok)
+    if (auto ok = checkChanged(show->looks, say(ZELO_TEXT("core", "look")), *old, look); !ok)
         return passOn(ok.error());
     Show next = *show;
     const auto id = look.id;

@@ -28,4 +28,14 @@ inline Done locked(const Sentence& what, const std::string& name) {
                 name);
 }
 
+// Of one that takes the place of the one of its id: locked it may only be unlocked.
+template <class Id, class T>
+Done checkChanged(const Table<Id, T>& all, const Sentence& what, const T& old, const T& changed) {
+    T same = old;
+    same.locked = changed.locked;
+    if (old.locked && !(same == changed))
+        return locked(what, old.name);
+    return checkName(all, what, changed.name, changed.id);
+}
+
 } // namespace zelo::show
