@@ -418,7 +418,7 @@ void GradientView::refresh() {
         reach_->setChosen(g->common_reach ? 0 : 1);
         mixes_->setChosen(static_cast<int>(g->choose));
     }
-    resizeEvent(nullptr);
+    place();
     update();
     if (const int high = heightAt(width()); high != told_height_) {
         told_height_ = high;
@@ -426,7 +426,7 @@ void GradientView::refresh() {
     }
 }
 
-void GradientView::resizeEvent(QResizeEvent*) {
+void GradientView::place() {
     for (const Placed& p : placed(width())) {
         p.cell.control->setGeometry(p.place);
         p.cell.control->setVisible(true);

@@ -39,11 +39,12 @@ signals:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
     void dragEnterEvent(QDragEnterEvent* event) override; // colours for the two ends
     void dropEvent(QDropEvent* event) override;
 
 private:
+    void place();
     struct Cell { // a control with its label
         QString label;
         QWidget* control;

@@ -71,7 +71,7 @@ void StopTrack::refresh() {
                                              : model_.stopAt(model_.stop())));
     if (any && intensity)
         intensity_->setValue(100 * model_.gradient()->intensities[*intensity].intensity);
-    resizeEvent(nullptr);
+    place();
     update();
 }
 
@@ -116,7 +116,7 @@ QString StopTrack::nameShown(std::size_t stop) const {
                : tr("%1, free", "a stop without a position of its own").arg(model_.stopName(stop));
 }
 
-void StopTrack::resizeEvent(QResizeEvent*) {
+void StopTrack::place() {
     if (!model_.gradient())
         return;
     if (const auto& i = model_.intensityStop()) {

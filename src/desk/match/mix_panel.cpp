@@ -128,7 +128,7 @@ int MixPanel::leastHeight() const {
     return top() + kAboveWells - kCurve + (columns_.empty() ? 0 : kLeastColumn) + belowWells();
 }
 
-void MixPanel::resizeEvent(QResizeEvent*) {
+void MixPanel::place() {
     compact_ = height() < leastHeight() + kCurve; // without the curve
     const int y = top() - (compact_ ? kCurve : 0);
     intents_->setGeometry(0, top() + 26, width(), 34);
@@ -218,7 +218,7 @@ void MixPanel::makeColumns(const mix::Mixer* mixer) {
         setTabOrder(before, s);
         before = s;
     }
-    resizeEvent(nullptr);
+    place();
     emit columnsMade();
 }
 
@@ -258,7 +258,7 @@ void MixPanel::refresh() {
     give_up_->setVisible(gives);
     if (again_->isHidden() == (row && row->lamp.by_hand)) {
         again_->setHidden(!again_->isHidden());
-        resizeEvent(nullptr);
+        place();
     }
     hold_->setVisible(families_shown_.empty() && row);
     families_->setVisible(row && !row->lamp.mixer->type().emitters.empty());
@@ -273,7 +273,7 @@ void MixPanel::refresh() {
     for (std::size_t i = 0; row && i < strips_.size(); ++i)
         showSlots(*row, i);
     if (!strips_.empty())
-        resizeEvent(nullptr); // they know their chips now
+        place(); // they know their chips now
     for (std::size_t i = 0; row && i < parts_.size(); ++i) {
         const std::size_t e = parts_[i];
         const auto& mixer = *row->lamp.mixer;

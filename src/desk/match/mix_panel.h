@@ -30,9 +30,10 @@ signals:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override; // on the trade-off curve: that point
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
 
 private:
+    void place();
     void refresh();
     int belowWells() const; // names and strips
     void makeColumns(const mix::Mixer* mixer);

@@ -194,7 +194,7 @@ void FindPanel::fill() {
     add_all_->setAccessibleName(add_all_->text());
     add_all_->setVisible(fresh > 0 && !found_.searching);
     search_->setText(found_.searching ? tr("stop") : tr("search"));
-    resizeEvent(nullptr);
+    place();
     update();
 }
 
@@ -295,7 +295,7 @@ void FindPanel::showEvent(QShowEvent*) {
     refresh();
 }
 
-void FindPanel::resizeEvent(QResizeEvent*) {
+void FindPanel::place() {
     const int w = search_->sizeHint().width();
     search_->setGeometry(width() - kMargin - w, 14, w, 22);
     const int foot = add_all_->isHidden() ? 8 : 44;

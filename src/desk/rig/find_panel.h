@@ -53,10 +53,11 @@ public:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
     void showEvent(QShowEvent* event) override;
 
 private:
+    void place();
     void refreshSoon(); // once for what comes together
     void refresh();
     void fill();

@@ -127,7 +127,7 @@ RigView::RigView(Document& document, QWidget* parent)
     connect(beams_, &Button::clicked, this, [this] {
         plan_->setBeams(!plan_->beams());
         beams_->setText(plan_->beams() ? tr("hide light") : tr("show light"));
-        resizeEvent(nullptr);
+        place();
     });
     connect(fit_, &Button::clicked, plan_, &Plan::fit);
     connect(arrange_, &Button::clicked, this, [this] {
@@ -158,7 +158,7 @@ RigView::RigView(Document& document, QWidget* parent)
     watch(document_, this, Change::Lineup, [this] { lineupToTable(); });
     connect(sorted_, &QAbstractItemModel::modelReset, this, &RigView::lineupToTable);
     watch(document_, this, Change::Rig | Change::Types, [this] {
-        resizeEvent(nullptr);
+        place();
         update();
     });
 }
@@ -438,7 +438,7 @@ void RigView::askAdd() {
     form->open();
 }
 
-void RigView::resizeEvent(QResizeEvent*) {
+void RigView::place() {
     const int w = width() - 2 * kMargin;
     const bool faulty = !patch_->faults().clashes.empty() || !patch_->faults().past_end.empty();
     fit_->setGeometry(kMargin + w - fit_->sizeHint().width(), 20, fit_->sizeHint().width(), 24);

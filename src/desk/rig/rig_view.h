@@ -34,11 +34,12 @@ public:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
     void showEvent(QShowEvent* event) override;
     bool event(QEvent* event) override; // another theme
 
 private:
+    void place();
     void makeTable();
     void openLayers();
     void style(); // in the theme's greys

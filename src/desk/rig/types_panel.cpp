@@ -161,7 +161,7 @@ void TypesPanel::showWheels() {
         strip->show();
         strips_.push_back(strip);
     }
-    resizeEvent(nullptr);
+    place();
 }
 
 void TypesPanel::keep(const QString& name, const Result<light::FixtureType>& type, bool open) {
@@ -243,7 +243,7 @@ void TypesPanel::showEvent(QShowEvent*) {
     refresh();
 }
 
-void TypesPanel::resizeEvent(QResizeEvent*) {
+void TypesPanel::place() {
     const int w = std::max(100, width() - 2 * kMargin); // the plot needs room
     const int b = height() - 2 * 32 - 6;
     for (std::size_t i = 0; i < buttons_.size(); ++i) {

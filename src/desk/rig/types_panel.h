@@ -36,10 +36,11 @@ signals:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
     void showEvent(QShowEvent* event) override;
 
 private:
+    void place();
     void refresh();
     void showWheels();
     void keep(const QString& name, const Result<light::FixtureType>& type, bool open);

@@ -100,7 +100,7 @@ MainWindow::MainWindow(Document& document)
     side_->addWidget(readings_);
     side_->addWidget(gradient_side_);
     lineup_->lower(); // grown it reaches under what stands beside the bench
-    connect(gradient_view_, &GradientView::heightChanged, this, [this] { resizeEvent(nullptr); });
+    connect(gradient_view_, &GradientView::heightChanged, this, [this] { place(); });
     connect(gradient_side_, &GradientSide::keepWanted, this,
             [this] { openKeep(KeepForm::Gradient); });
     connect(gradient_, &GradientModel::modelChanged, this, [this] {
@@ -393,10 +393,10 @@ void MainWindow::growLineup() {
         grown_ = grown;
         lineup_->setGrown(grown ? step_bars_ : nullptr, grown ? stop_track_ : nullptr);
     }
-    resizeEvent(nullptr);
+    place();
 }
 
-void MainWindow::resizeEvent(QResizeEvent*) {
+void MainWindow::place() {
     const int middle = height() - kHeader - kLineup;
     header_->setGeometry(0, 0, width(), kHeader);
     const int right = std::clamp(kReadings + (width() - 1280) / 8, kReadings, kMostReadings);

@@ -72,12 +72,13 @@ public:
     KeySheet& keySheet() { return *key_sheet_; }
 
 protected:
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
     void paintEvent(QPaintEvent* event) override;
     void closeEvent(QCloseEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
 private:
+    void place();
     void makeCommands(); // main_window_commands.cpp, with the menu made of them
     void makeShowCommands();
     void makeViewCommands();

@@ -178,7 +178,7 @@ SwatchPanel::SwatchPanel(Document& document, FocusModel& focus, Asking& asking, 
         model_->setQuery(text);
         list_->setCurrentIndex({}); // another question: from the top again
         list_->scrollToTop();
-        resizeEvent(nullptr); // the count takes its room
+        place(); // the count takes its room
         update();
     });
     // Enter takes the colour and stays, so that the next one can be typed over this.
@@ -520,7 +520,7 @@ bool SwatchPanel::eventFilter(QObject* watched, QEvent* event) {
     return QWidget::eventFilter(watched, event);
 }
 
-void SwatchPanel::resizeEvent(QResizeEvent*) {
+void SwatchPanel::place() {
     const bool named = width() >= kNamed; // folded: what is left is the search and the leaves
     search_->setPlaceholderText(named ? tr("number, name or kelvin") : tr("search"));
     kinds_->setVisible(named);

@@ -43,10 +43,11 @@ public:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    void place();
     Taker taker_;
     static QStringList kindNames(); // by SwatchModel::Filter
     void markChosen();
