@@ -2742,10 +2742,6 @@
         <translation>Dieses Gerät hat keine Emitter zum Messen.</translation>
     </message>
     <message>
-        <source>Measuring needs the light: On stage, Dark off, master at 100 %.</source>
-        <translation>Messen braucht das Licht: Auf der Bühne, Dunkel aus, Master auf 100 %.</translation>
-    </message>
-    <message>
         <source>the fixture is gone</source>
         <translation>das Gerät ist weg</translation>
     </message>
@@ -2804,6 +2800,10 @@
     <message>
         <source>Only emitters are calibrated yet: flags and wheels keep the type&apos;s data.</source>
         <translation>Noch werden nur Emitter kalibriert: Flaggen und Räder behalten die Daten des Typs.</translation>
+    </message>
+    <message>
+        <source>Measuring needs the light: On stage, Dark and solo off, master at 100 %.</source>
+        <translation>Zum Messen braucht es Licht: Auf der Bühne, Dunkel und Solo aus, Master auf 100 %.</translation>
     </message>
 </context>
 <context>

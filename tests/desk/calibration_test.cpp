@@ -53,6 +53,30 @@ TEST_F(CalibrationDeskTest, MeasuresKeepsAndIsRightAfterwards) {
     EXPECT_TRUE(fixture(7).calibration);
 }
 
+// Each emitter has faded there before the meter looks.
+TEST_F(CalibrationDeskTest, WaitsForTheTimeInHand) {
+    view.open();
+    view.start();
+    ASSERT_TRUE(comes([&] { return !view.measuring(); }, 20000));
+    view.keep();
+    settle();
+    ASSERT_TRUE(fixture(7).calibration);
+    const auto at_once = fixture(7).calibration->emitters;
+    document.undo();
+    settle();
+    document.setTimeInHand(0.4);
+    view.open();
+    view.start();
+    ASSERT_TRUE(comes([&] { return !view.measuring(); }, 20000));
+    view.keep();
+    settle();
+    ASSERT_TRUE(fixture(7).calibration);
+    for (const auto& [name, spectrum] : fixture(7).calibration->emitters) {
+        const auto& same = at_once.at(name);
+        EXPECT_NEAR(spectrum.sum() / same.sum(), 1, 0.01) << name;
+    }
+}
+
 TEST_F(CalibrationDeskTest, StopsAtOnceAndSaysWhenNoMeterIsThere) {
     view.open();
     view.start();

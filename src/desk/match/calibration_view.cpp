@@ -53,8 +53,10 @@ CalibrationView::CalibrationView(Document& document, QWidget* parent)
     connect(&document_, &Document::changed, this, [this](Changes what) {
         if (!what.has(Change::Light))
             return;
-        // By this stage the light goes out; one computed before it may still be the last mix.
-        if (awaiting_ && document_.stage().state.hand == document_.state().hand)
+        // By this stage the light goes out, once it has faded there; one computed before it may
+        // still be the last mix.
+        const auto* awaited = awaiting_ ? document_.stage().lamp(id_) : nullptr;
+        if (awaited && !awaited->moving && document_.stage().state.hand == document_.state().hand)
             read();
         if (isVisible() && v_->value() == 0)
             if (const auto* lamp = document_.stage().lamp(id_); lamp && lamp->colour) {
@@ -101,9 +103,9 @@ void CalibrationView::start() {
     const auto t = type();
     if (!t || t->emitters.empty())
         return document_.tell(tr("This fixture has no emitters to measure."));
-    if (!document_.onStage() || controls.dark || controls.master < 1)
+    if (!document_.onStage() || controls.dark || !controls.solo.empty() || controls.master < 1)
         return document_.tell(
-            tr("Measuring needs the light: On stage, Dark off, master at 100 %."));
+            tr("Measuring needs the light: On stage, Dark and solo off, master at 100 %."));
     before_ = document_.state().hand;
     measured_.clear();
     step_ = 0;
