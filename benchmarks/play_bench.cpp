@@ -54,10 +54,10 @@ struct Stage {
 
 void wholeFrame(benchmark::State& state) {
     Stage s;
-    const auto all = withWays(
+    const auto all = withWaysOfCues(
         std::make_shared<const Compiled>(compiled(
             {showOf(static_cast<int>(state.range(0)), 2), show::emptyHand()}, s.sources, s.mixes)),
-        nullptr, s.ways);
+        s.ways);
     Playing playing(all);
     playing.apply({Command::What::Next, 0, 0, {}}, 0);
     playing.step(2e4);

@@ -256,10 +256,10 @@ Done printPlay(Context& context, const PlayOptions& o) {
     const show::Show& show = *opened->show;
     play::Mixes mixes;
     play::Ways ways;
-    const auto whole =
-        play::withWays(std::make_shared<const play::Compiled>(play::compiled(
-                           {opened->show, show::emptyHand()}, *context.library.sources(), mixes)),
-                       nullptr, ways);
+    const auto whole = play::withWaysOfCues(
+        std::make_shared<const play::Compiled>(
+            play::compiled({opened->show, show::emptyHand()}, *context.library.sources(), mixes)),
+        ways);
     const play::Compiled& compiled = *whole;
     Names names(context, mixes, show, compiled);
     std::vector<Press> presses;

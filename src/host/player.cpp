@@ -64,7 +64,7 @@ void Player::rest(std::uint64_t number, std::vector<play::Rest> rests) {
     auto made = std::make_shared<const Rests>(Rests{number, std::move(rests)});
     std::shared_ptr<const Rests> freed;
     const std::lock_guard lock(mail_mutex_);
-    freed = std::move(mail_.used);
+    freed = std::move(mail_.used_rests);
     std::swap(mail_.rests, made);
 }
 
@@ -75,6 +75,16 @@ bool Player::press(const play::Command& command) {
     return true;
 }
 
+void Player::solo(std::vector<int> ids) {
+    auto made = std::make_shared<const std::vector<int>>(std::move(ids));
+    std::shared_ptr<const std::vector<int>> freed;
+    const std::lock_guard lock(mail_mutex_);
+    freed = std::move(mail_.used_solo);
+    if (!mail_.solo)
+        ++presses_; // taken together with one that was not taken yet
+    std::swap(mail_.solo, made);
+}
+
 Player::Now Player::now() const {
     const std::lock_guard lock(given_mutex_);
     const auto it = std::find_if(given_.begin(), given_.end(),
@@ -82,18 +92,22 @@ Player::Now Player::now() const {
     return it == given_.end() ? Now{} : *it;
 }
 
-void Player::waitForFrame() {
+bool Player::waitForFrame() {
     const std::uint64_t presses = presses_;
     std::uint64_t number = 0;
     {
         const std::lock_guard lock(given_mutex_);
         number = last_number_;
     }
-    if (!sink_)
-        return step();
+    if (!sink_) {
+        step();
+        return true;
+    }
+    const auto there = [&] { return playing_number_ >= number && presses_taken_ >= presses; };
     const auto until = Steady::now() + kLongestWait;
-    while ((playing_number_ < number || presses_taken_ < presses) && Steady::now() < until)
+    while (!there() && Steady::now() < until)
         std::this_thread::sleep_for(std::chrono::milliseconds(1));
+    return there();
 }
 
 void Player::step() {
@@ -105,6 +119,8 @@ void Player::makeFrame(double t_s) {
     if (holds && !held_ && playing_)
         held_frame_ = playing_->frame(); // as it was sent last
     held_ = holds;
+    std::uint64_t taken = 0; // presses
+    bool solo_anew = false;
     {
         const std::unique_lock lock(mail_mutex_, std::try_to_lock);
         if (lock && mail_.next) {
@@ -112,16 +128,26 @@ void Player::makeFrame(double t_s) {
                 mail_.next->takeOver(*playing_, t_s, mail_.fade_s);
             playing_ = std::move(mail_.next);
             taken_number_ = mail_.number;
+            solo_anew = true;
+        }
+        if (lock && mail_.solo) {
+            std::swap(solo_, mail_.solo);
+            mail_.used_solo = std::move(mail_.solo);
+            solo_anew = true;
+            ++taken;
         }
         if (lock && mail_.rests) {
             if (mail_.rests->number == taken_number_)
                 playing_->rest(mail_.rests->rests);
-            mail_.used = std::move(mail_.rests);
+            mail_.used_rests = std::move(mail_.rests);
         }
     }
-    if (!playing_)
+    if (!playing_) {
+        presses_taken_ += taken;
         return;
-    std::uint64_t taken = 0;
+    }
+    if (solo_anew && solo_)
+        playing_->solo(*solo_);
     for (play::Command c; pressed_.pop(c); ++taken)
         playing_->apply(c, t_s);
     playing_->step(t_s);

@@ -36,6 +36,8 @@ public:
     void rest(std::uint64_t number, std::vector<play::Rest> rests); // of the program of this number
     // In the next frame. From one thread. False: far too many at once, it is lost.
     bool press(const play::Command& command);
+    // Only these lamps show from the next frame on, in the programs to come too; none: all do.
+    void solo(std::vector<int> ids);
     // Fixtures hold what was sent last; play goes on.
     void hold(bool holds) { holds_ = holds; }
 
@@ -44,8 +46,9 @@ public:
         std::uint64_t number = 0;
     };
     Now now() const; // of which a frame has been made
-    // Waits until frames show all that was put and pressed before this, a while at most.
-    void waitForFrame();
+    // Waits until frames show all that was put and pressed before this, a while at most. False:
+    // they do not yet.
+    bool waitForFrame();
     bool sends() const { return sink_ != nullptr; }
     void step(); // only with a clock of its own
 
@@ -69,7 +72,10 @@ private:
         std::uint64_t number = 0;
         double fade_s = 0;
         std::shared_ptr<const Rests> rests;
-        std::shared_ptr<const Rests> used; // freed by who puts the next
+        std::shared_ptr<const std::vector<int>> solo;
+        // What was taken; freed by who puts the next.
+        std::shared_ptr<const Rests> used_rests;
+        std::shared_ptr<const std::vector<int>> used_solo;
     };
     std::mutex mail_mutex_;
     Mail mail_;
@@ -84,6 +90,7 @@ private:
     std::atomic<std::uint64_t> playing_number_{0};
 
     std::shared_ptr<play::Playing> playing_; // the thread's
+    std::shared_ptr<const std::vector<int>> solo_;
     std::uint64_t taken_number_ = 0;
     bool held_ = false;
     light::Frame held_frame_;

@@ -49,6 +49,8 @@ Session::~Session() = default;
 void Session::begin(show::State first) {
     history_ = show::History(std::move(first));
     lineup_.clear();
+    controls_.solo.clear(); // they were lamps of the other one
+    pressControls();
     changed(Changes::all());
 }
 
@@ -231,13 +233,12 @@ void Session::setControls(const play::Controls& controls) {
 
 void Session::pressControls() {
     using What = play::Command::What;
-    bool all = player_->press({What::Master, 0, controls_.master, {}}) &&
-               player_->press({What::Dark, 0, controls_.dark ? 1.0 : 0.0, {}}) &&
-               player_->press({What::SoloOff, 0, 0, {}});
+    std::vector<int> solo;
     for (const show::FixtureId id : controls_.solo)
-        all =
-            all && player_->press({What::SoloCalled, static_cast<std::uint32_t>(id.value), 0, {}});
-    if (!all)
+        solo.push_back(id.value);
+    player_->solo(std::move(solo));
+    if (!player_->press({What::Master, 0, controls_.master, {}}) ||
+        !player_->press({What::Dark, 0, controls_.dark ? 1.0 : 0.0, {}}))
         log(LogLevel::Warning, "more presses at once than can be played");
     const std::lock_guard lock(light_mutex_);
     controls_now_ = controls_;
@@ -266,6 +267,11 @@ void Session::changed(Changes what, std::optional<double> fade_s) {
     told_ = now;
     if (std::erase_if(lineup_, [&](show::FixtureId id) { return !now.show->fixture(id); }) > 0)
         what = what | Change::Lineup;
+    if (std::erase_if(controls_.solo, [&](show::FixtureId id) { return !now.show->fixture(id); }) >
+        0) {
+        pressControls();
+        what = what | Change::Controls;
+    }
     library_.setShow(now.show);
     if (network_ && what.has(Change::Outputs))
         network_->follow(now.show->outputs);
@@ -311,8 +317,9 @@ void Session::computeLight(std::optional<double> fade_s) {
             constexpr double kShare = 0.04, kLongest_s = 0.15;
             const auto until = std::chrono::steady_clock::now() +
                                std::chrono::duration<double>(std::min(kShare * fade, kLongest_s));
-            next = play::withWays(next, compiled_.get(), ways_,
-                                  [&] { return std::chrono::steady_clock::now() > until; });
+            next = play::withWaysOfChanges(next, compiled_.get(), ways_, [&] {
+                return std::chrono::steady_clock::now() > until;
+            });
             changed_from_ = compiled_;
         }
         player_->put(std::make_shared<play::Playing>(next), fade, drags);
@@ -327,9 +334,9 @@ void Session::planWays() {
     constexpr auto kAtOnce = std::chrono::milliseconds(40);
     const auto until = std::chrono::steady_clock::now() + kAtOnce;
     bool more = false;
-    auto next = play::withWays(compiled_, changed_from_.get(), ways_, [&] {
-        return more = more || std::chrono::steady_clock::now() > until;
-    });
+    const auto enough = [&] { return more = more || std::chrono::steady_clock::now() > until; };
+    auto next = play::withWaysOfChanges(compiled_, changed_from_.get(), ways_, enough);
+    next = play::withWaysOfCues(next, ways_, enough);
     if (next != compiled_) {
         player_->put(std::make_shared<play::Playing>(next), 0);
         compiled_ = std::move(next);
@@ -346,10 +353,10 @@ void Session::look() {
 
 void Session::showStage() {
     constexpr auto kAtOnce = std::chrono::milliseconds(25);
-    player_->waitForFrame();
+    const bool newest = player_->waitForFrame();
     const auto [playing, number] = player_->now();
     if (!playing)
-        return;
+        return newest ? void() : look();
     play::Controls controls;
     {
         const std::lock_guard lock(light_mutex_);
@@ -361,7 +368,7 @@ void Session::showStage() {
                       std::chrono::steady_clock::now() + kAtOnce));
     if (!rests.empty())
         player_->rest(number, std::move(rests));
-    if (!stage->whole)
+    if (!stage->whole || !newest)
         look();
     if (on_stage)
         on_stage(std::move(stage));

@@ -47,7 +47,9 @@ public:
         same_palettes_ = same_rig_ && before_->state.show->palettes == show_.palettes &&
                          before_->state.show->white_cct_k == show_.white_cct_k;
         makeTables();
-        program_.standing = sourceOf(show_.standing);
+        program_.standing = same_palettes_ && before_->state.show->standing == show_.standing
+                                ? before_->program->standing
+                                : sourceOf(show_.standing);
         askLamps();
         for (const auto& [id, list] : show_.cue_lists) {
             PlayedList played;
@@ -223,12 +225,23 @@ private:
         return played;
     }
 
-    // Ways that are known: where they do not lead there any more the engine does not take them.
+    // Ways that are known, of lamps that are made as before: where they do not lead there any more
+    // the engine does not take them.
     void keepWays() {
-        if (!same_rig_)
+        if (!before_)
             return;
         const Program& was = *before_->program;
-        program_.change_ways = was.change_ways;
+        std::vector<std::optional<std::uint32_t>> old_lamp(program_.lamps);
+        for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp)
+            if (const auto old = before_->lampOf(all_.fixtures[lamp]);
+                old && before_->mixers[*old] == all_.mixers[lamp])
+                old_lamp[lamp] = old;
+        if (!was.change_ways.empty()) {
+            program_.change_ways.resize(program_.lamps);
+            for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp)
+                if (old_lamp[lamp])
+                    program_.change_ways[lamp] = was.change_ways[*old_lamp[lamp]];
+        }
         for (std::size_t l = 0; l < program_.lists.size(); ++l) {
             const auto old = std::find(before_->lists.begin(), before_->lists.end(), all_.lists[l]);
             if (old == before_->lists.end())
@@ -239,11 +252,22 @@ private:
             for (PlayedCue& cue : program_.lists[l].cues) {
                 while (same != cues.end() && same->number < cue.number)
                     ++same;
-                if (same != cues.end() && same->number == cue.number &&
-                    same->changes == cue.changes)
-                    cue.ways = same->ways;
+                if (same != cues.end() && same->number == cue.number && !same->ways.empty())
+                    cue.ways =
+                        same->changes == cue.changes ? same->ways : waysOf(cue, *same, old_lamp);
             }
         }
+    }
+    static std::vector<PlannedPtr>
+    waysOf(const PlayedCue& cue, const PlayedCue& before,
+           const std::vector<std::optional<std::uint32_t>>& old_lamp) {
+        std::vector<PlannedPtr> ways(cue.changes->says().size());
+        const auto& before_says = before.changes->says();
+        for (std::size_t k = 0; k < ways.size(); ++k)
+            if (const auto old = old_lamp[cue.changes->says()[k].lamp])
+                if (const Said* said = before.changes->of(*old))
+                    ways[k] = before.ways[static_cast<std::size_t>(said - before_says.data())];
+        return ways;
     }
 
     const show::Show& show_;

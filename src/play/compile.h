@@ -52,11 +52,14 @@ struct Compiled {
 Compiled compiled(const show::State& state, const Sources& from, Mixes& mixes,
                   const Compiled* before = nullptr);
 
-// The same with ways planned that are missing: first of what standing light and hand change from
-// `before` (null: none), then of the cues in their order, until `enough` says so. The same one when
-// there was none to plan.
-std::shared_ptr<const Compiled> withWays(const std::shared_ptr<const Compiled>& compiled,
-                                         const Compiled* before, Ways& ways,
-                                         const std::function<bool()>& enough = {});
+// The same with ways planned that are missing, until `enough` says so; the same one when there was
+// none to plan. Of what standing light and hand change from `before` (null: nothing):
+std::shared_ptr<const Compiled> withWaysOfChanges(const std::shared_ptr<const Compiled>& compiled,
+                                                  const Compiled* before, Ways& ways,
+                                                  const std::function<bool()>& enough = {});
+// Of the cues, in their order; of very many those behind go straight.
+std::shared_ptr<const Compiled> withWaysOfCues(const std::shared_ptr<const Compiled>& compiled,
+                                               Ways& ways,
+                                               const std::function<bool()>& enough = {});
 
 } // namespace zelo::play

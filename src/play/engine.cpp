@@ -134,8 +134,25 @@ double Engine::valueOf(const List& l, std::size_t list, std::size_t place, std::
     return level(f.from, to, x);
 }
 
+// Lists that are let go each go to what is below, where others may be let go too: of a few lists
+// all orders are gone through, of very many only the first step (each would multiply the work).
+bool Engine::tooDeep(std::uint32_t lamp, const Without* without) const {
+    constexpr std::size_t kInFull = 5;
+    if (!without)
+        return false;
+    std::size_t let_go = 0;
+    for (std::uint32_t k = in_lists_from_[lamp]; k < in_lists_from_[lamp + 1]; ++k) {
+        const In& in = in_lists_[k];
+        const List& l = lists_[in.source];
+        let_go += l.intensity[in.place].state == Fade::State::Away ||
+                  l.colour[in.place].state == Fade::State::Away;
+    }
+    return let_go > kInFull;
+}
+
 Engine::Light Engine::intensityOf(std::uint32_t lamp, const Without* without) const {
     const Program& p = *program_;
+    const bool deep = tooDeep(lamp, without);
     Light all;
     const auto take = [&](double value) {
         all.intensity = all.has ? std::max(all.intensity, value) : value;
@@ -144,7 +161,9 @@ Engine::Light Engine::intensityOf(std::uint32_t lamp, const Without* without) co
     for (std::uint32_t k = in_lists_from_[lamp]; k < in_lists_from_[lamp + 1]; ++k) {
         const In& in = in_lists_[k];
         const List& l = lists_[in.source];
-        if (l.intensity[in.place].state != Fade::State::None && !Without::holds(without, in.source))
+        const Fade::State state = l.intensity[in.place].state;
+        if (state != Fade::State::None && !(deep && state == Fade::State::Away) &&
+            !Without::holds(without, in.source))
             take(valueOf(l, in.source, in.place, lamp, without));
     }
     double added = 0;
@@ -204,13 +223,15 @@ void Engine::along(const Fade& fade, double t_s, const OnWay& on, const double* 
 
 Engine::Latest Engine::latestColour(std::uint32_t lamp, const Without* without) const {
     const Program& p = *program_;
+    const bool deep = tooDeep(lamp, without);
     Latest found;
     std::uint64_t latest = 0;
     for (std::uint32_t k = in_lists_from_[lamp]; k < in_lists_from_[lamp + 1]; ++k) {
         const In& in = in_lists_[k];
         const List& l = lists_[in.source];
-        if (l.colour[in.place].state == Fade::State::None || Without::holds(without, in.source) ||
-            l.stamp[in.place] < latest)
+        const Fade::State state = l.colour[in.place].state;
+        if (state == Fade::State::None || (deep && state == Fade::State::Away) ||
+            Without::holds(without, in.source) || l.stamp[in.place] < latest)
             continue;
         latest = l.stamp[in.place];
         found = {From::Layer::List, in};
@@ -672,6 +693,18 @@ void Engine::release(std::size_t list) {
     }
 }
 
+void Engine::solo(std::span<const int> ids) {
+    std::fill(solo_.begin(), solo_.end(), 0);
+    any_solo_ = false;
+    const auto& all = program_->lamp_ids;
+    for (const int id : ids)
+        if (const auto it = std::lower_bound(all.begin(), all.end(), id);
+            it != all.end() && *it == id) {
+            solo_[static_cast<std::size_t>(it - all.begin())] = 1;
+            any_solo_ = true;
+        }
+}
+
 void Engine::apply(const Command& c, double t_s) {
     advance(t_s);
     using What = Command::What;
@@ -679,8 +712,7 @@ void Engine::apply(const Command& c, double t_s) {
     const std::size_t most = of_list                 ? lists_.size()
                              : c.what == What::Fader ? level_.size()
                                                      : program_->lamps;
-    const bool of_all = c.what == What::PutDown || c.what == What::LetGoTrims ||
-                        c.what == What::SoloOff || c.what == What::SoloCalled ||
+    const bool of_all = c.what == What::PutDown || c.what == What::SoloOff ||
                         c.what == What::Master || c.what == What::Dark;
     if ((!of_all && c.which >= most) || std::isnan(c.value))
         return;
@@ -717,9 +749,6 @@ void Engine::apply(const Command& c, double t_s) {
         std::copy_n(c.drives.begin(), std::min(c.drives.size(), program_->parts(c.which)),
                     hand_drives_.begin() + program_->first[c.which]);
         return;
-    case What::LetGoTrims:
-        std::fill(trim_.begin(), trim_.end(), -1.0);
-        return;
     case What::PutDown:
         std::fill(hand_intensity_.begin(), hand_intensity_.end(), -1.0);
         std::fill(hand_parts_.begin(), hand_parts_.end(), Parts{0});
@@ -728,15 +757,6 @@ void Engine::apply(const Command& c, double t_s) {
         solo_[c.which] = 1;
         any_solo_ = true;
         return;
-    case What::SoloCalled: {
-        const auto& ids = program_->lamp_ids;
-        const auto it = std::lower_bound(ids.begin(), ids.end(), static_cast<int>(c.which));
-        if (it == ids.end() || *it != static_cast<int>(c.which))
-            return;
-        solo_[static_cast<std::size_t>(it - ids.begin())] = 1;
-        any_solo_ = true;
-        return;
-    }
     case What::SoloOff:
         std::fill(solo_.begin(), solo_.end(), 0);
         any_solo_ = false;

@@ -27,9 +27,7 @@ struct Command {
         HandIntensity,
         HandColour, // drives
         PutDown,    // all of the hand
-        LetGoTrims, // all of them
         Solo,       // of a lamp: it too; SoloOff: none
-        SoloCalled, // of the lamp of this id
         SoloOff,
         Master, // 0..1
         Dark    // on: 1, off: 0
@@ -62,6 +60,8 @@ public:
     // At t or later than any time before; what would follow by itself until then comes first. A
     // command that names what is not there does nothing.
     void apply(const Command& command, double t_s);
+    // Only these lamps, called as in Program::lamp_ids, show; none of them there: all do.
+    void solo(std::span<const int> ids);
     // What is shown at t. `to` must have the program's sizes (rows()).
     void frame(double t_s, Shown& to);
     Shown rows() const; // of the right sizes
@@ -157,6 +157,7 @@ private:
         bool has = false; // any source has it
         double intensity = 0;
     };
+    bool tooDeep(std::uint32_t lamp, const Without* without) const;
     Light intensityOf(std::uint32_t lamp, const Without* without) const;
     void belowAll(std::uint32_t lamp, double* to) const;
     struct Latest { // whose colour shows; Home: what lies below lists and faders

@@ -77,6 +77,9 @@ void Engine::takeList(std::size_t list, const Engine& before, std::size_t old_li
         while (static_cast<std::size_t>(l.cue + 1) < cues.size() &&
                cues[static_cast<std::size_t>(l.cue + 1)].number <= number)
             ++l.cue;
+        // Another one than was started: nothing follows it by itself.
+        if (l.cue < 0 || cues[static_cast<std::size_t>(l.cue)].number != number)
+            l.follows = false;
     }
     const auto& lamps = p.lists[list].lamps;
     const auto& old_lamps = q.lists[old_list].lamps;

@@ -28,6 +28,7 @@ public:
     // Goes on from another one at t; what is new fades in this time.
     void takeOver(Playing& before, double t_s, double fade_s);
     void apply(const Command& command, double t_s) { engine_.apply(command, t_s); }
+    void solo(std::span<const int> ids) { engine_.solo(ids); }
     void rest(std::span<const Rest> rests); // values for what rests
     void step(double t_s);                  // the next frame
     const light::Frame& frame() const { return values_.frame(); }

@@ -23,7 +23,6 @@ SentValues::SentValues(std::shared_ptr<const Compiled> compiled) : compiled_(std
     const Program& p = *compiled_->program;
     last_ = {std::vector<double>(p.lamps, 0), std::vector<double>(p.first.back(), 0), {}};
     set_.assign(p.lamps, 0);
-    rests_.assign(p.lamps, 0);
     std::vector<std::pair<std::uint16_t, Slots>> places;
     for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
         const auto& mixer = compiled_->mixers[lamp];
@@ -60,7 +59,6 @@ void SentValues::takeOver(const SentValues& before) {
                     values_[lamp].size(),
                     wanted_.begin() + static_cast<std::ptrdiff_t>(wanted_first_[lamp]));
         set_[lamp] = before.set_[old];
-        rests_[lamp] = before.rests_[old];
     }
 }
 
@@ -72,7 +70,6 @@ void SentValues::rest(std::span<const Rest> rests) {
             !std::equal(r.drives.begin(), r.drives.end(), last_.drives.begin() + p.first[r.lamp]))
             continue;
         std::copy(r.values.begin(), r.values.end(), values_[r.lamp].begin());
-        rests_[r.lamp] = 1;
     }
 }
 
@@ -90,7 +87,6 @@ bool SentValues::follow(const Shown& row) {
             std::equal(is, is + parts, was))
             continue;
         any = true;
-        rests_[lamp] = 0;
         light::Drives drives(parts);
         std::copy_n(is, parts, drives.begin());
         const auto now = mix::wantedAtOnce(*mixer, drives, row.intensity[lamp]);

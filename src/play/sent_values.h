@@ -41,7 +41,7 @@ private:
     Shown last_;
     std::vector<double> wanted_;            // of each channel of each lamp, before rounding
     std::vector<std::size_t> wanted_first_; // by lamp
-    std::vector<char> set_, rests_;         // by lamp: sent anything yet; stands on values at rest
+    std::vector<char> set_;                 // by lamp: anything was sent yet
     light::Frame frame_;
     struct Slots {
         std::uint32_t lamp;

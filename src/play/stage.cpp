@@ -75,6 +75,7 @@ private:
         lamp.mixer = compiled_.mixers[at];
         lamp.in_hand = asked.in_hand;
         lamp.told = asked.told;
+        const show::Fixture& fixture = *compiled_.state.show->fixture(lamp.id);
         lamp.moving = moment_.moving[at] != 0;
         lamp.intensity_from = moment_.intensity[at];
         lamp.colour_from = moment_.colour[at];
@@ -98,9 +99,9 @@ private:
             lamp.intensity *= asked.dim;
             out *= asked.dim;
         }
+        lamp.mastered = lamp.intensity * (fixture.exempt ? 1 : controls_.master);
         lamp.sent =
             lamp.moving ? mix::sentAs(*lamp.mixer, moment_.values[at]) : rested(at, lamp, out);
-        const show::Fixture& fixture = *compiled_.state.show->fixture(lamp.id);
         const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;
         lamp.dark = fits ? whyDark(lamp, controls_) : DarkWhy::PastEnd;
         if (lamp.colour && as_asked && !lamp.moving) {
@@ -180,20 +181,6 @@ Stage computeStage(const show::State& state, const Controls& controls, const Sou
     Rounding rounding;
     std::vector<Rest> rests;
     return stageOf(*made, playing.newest(), controls, rounding, rests);
-}
-
-light::Frame frameOf(const Stage& stage) {
-    light::Frame frame;
-    for (const StageLamp& lamp : stage.lamps) {
-        if (lamp.dark == DarkWhy::NoType || lamp.dark == DarkWhy::PastEnd)
-            continue;
-        const show::Fixture& f = *stage.show().fixture(lamp.id);
-        auto& universe = frame.at(f.universe);
-        light::writeSlots(
-            lamp.mixer->mode(), lamp.sent.values,
-            std::span(universe.values).subspan(static_cast<std::size_t>(f.address - 1)));
-    }
-    return frame;
 }
 
 std::vector<Command> commandsOf(const Controls& controls, const Compiled& compiled) {

@@ -43,6 +43,7 @@ struct StageLamp {
     bool moving = false;  // fades, or waits to
     show::Shown told;     // palettes followed, gradients laid out
     double intensity = 0; // 0..1, before the master
+    double mastered = 0;  // with it, where it acts on the lamp; Dark and solo do not count
     mix::Sent sent;       // master and blackout in it; at rest rounded together
     DarkWhy dark = DarkWhy::None;
     Engine::From intensity_from, colour_from;
@@ -95,10 +96,6 @@ Stage stageOf(
 // out depends on the other four alone.
 Stage computeStage(const show::State& state, const Controls& controls, const Sources& from,
                    Mixes& mixes);
-
-// The DMX slots of a stage: every universe that holds a fixture. Where fixtures overlap the one
-// with the higher id wins.
-light::Frame frameOf(const Stage& stage);
 
 // As commands, for a program where no lamp is solo.
 std::vector<Command> commandsOf(const Controls& controls, const Compiled& compiled);

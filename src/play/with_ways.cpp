@@ -16,63 +16,85 @@ light::Drives drivesAt(const double* from, std::size_t parts) {
 
 constexpr std::size_t kMostWays = 8'000; // of cues: those behind go straight
 
-// Plans what is missing into a copy of the program.
+// Plans what is missing; a program with it is made when there was any.
 class Planner {
 public:
-    Planner(const Compiled& compiled, Ways& ways, const std::function<bool()>& enough)
-        : compiled_(compiled), ways_(ways), enough_(enough), program_(*compiled.program),
-          white_(colour::planckianUv({compiled.state.show->white_cct_k})) {
-        for (const PlayedList& list : program_.lists)
-            for (const PlayedCue& cue : list.cues)
-                planned_ += static_cast<std::size_t>(
-                    std::count_if(cue.ways.begin(), cue.ways.end(),
-                                  [](const PlannedPtr& way) { return way != nullptr; }));
+    Planner(const std::shared_ptr<const Compiled>& compiled, Ways& ways,
+            const std::function<bool()>& enough)
+        : compiled_(compiled), program_(*compiled->program), show_(*compiled->state.show),
+          ways_(ways), enough_(enough), white_(colour::planckianUv({show_.white_cct_k})) {}
+
+    // From what standing light and hand said before to what they say now.
+    std::shared_ptr<const Compiled> changes(const Compiled& before) {
+        std::vector<std::pair<std::uint32_t, PlannedPtr>> found;
+        for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp) {
+            const auto old = before.lampOf(compiled_->fixtures[lamp]);
+            if (!old || before.mixers[*old] != compiled_->mixers[lamp] ||
+                compiled_->asked[lamp].by_hand || before.asked[*old].by_hand)
+                continue;
+            const PlannedPtr known =
+                lamp < program_.change_ways.size() ? program_.change_ways[lamp] : nullptr;
+            if (auto way =
+                    missing(lamp, colourIn(*before.program, *old), colourIn(program_, lamp),
+                            show_.way, known, both(before.asked[*old], compiled_->asked[lamp])))
+                found.emplace_back(lamp, std::move(way));
+        }
+        if (found.empty())
+            return compiled_;
+        auto next = std::make_shared<Program>(program_);
+        next->change_ways.resize(next->lamps);
+        for (auto& [lamp, way] : found)
+            next->change_ways[lamp] = std::move(way);
+        return with(std::move(next));
     }
 
-    // Null: nothing was missing.
-    std::shared_ptr<const Program> run(const Compiled* before) {
-        if (before)
-            planChanges(*before);
+    std::shared_ptr<const Compiled> cues() {
+        std::size_t planned = 0;
+        for (const PlayedList& list : program_.lists)
+            for (const PlayedCue& cue : list.cues)
+                planned += static_cast<std::size_t>(
+                    std::count_if(cue.ways.begin(), cue.ways.end(),
+                                  [](const PlannedPtr& way) { return way != nullptr; }));
+        std::vector<Found> found;
         for (std::size_t l = 0; l < program_.lists.size(); ++l)
             for (std::size_t c = 1; c < program_.lists[l].cues.size(); ++c)
-                planCue(l, c);
-        return any_ ? std::make_shared<const Program>(std::move(program_)) : nullptr;
+                if (planned + found.size() < kMostWays)
+                    planCue(l, c, found);
+        if (found.empty())
+            return compiled_;
+        auto next = std::make_shared<Program>(program_);
+        for (Found& f : found) {
+            PlayedCue& cue = next->lists[f.list].cues[f.cue];
+            cue.ways.resize(cue.changes->says().size());
+            cue.ways[f.said] = std::move(f.way);
+        }
+        return with(std::move(next));
     }
 
 private:
-    bool enough() const { return enough_ && enough_(); }
+    struct Found {
+        std::size_t list, cue, said;
+        PlannedPtr way;
+    };
 
-    // Puts the way from one row to another at this place, where it is not there.
-    void plan(std::uint32_t lamp, const double* from, const double* to,
-              const std::optional<route::StopWay>& wish, std::vector<PlannedPtr>& ways,
-              std::size_t place, std::size_t places, const mix::MixWish& mixing = {}) {
+    std::shared_ptr<const Compiled> with(std::shared_ptr<const Program> program) const {
+        auto next = std::make_shared<Compiled>(*compiled_);
+        next->program = std::move(program);
+        return next;
+    }
+
+    // The way from one row to another; null where it is known, or there is none.
+    PlannedPtr missing(std::uint32_t lamp, const double* from, const double* to,
+                       const std::optional<route::StopWay>& wish, const PlannedPtr& known,
+                       const mix::MixWish& mixing = {}) {
         const std::size_t parts = program_.parts(lamp);
-        if (!from || !to || !compiled_.mixers[lamp] || std::equal(from, from + parts, to) ||
-            (place < ways.size() && ways[place] && ways[place]->leads(from, to, wish)) ||
-            planned_ >= kMostWays || enough())
-            return;
-        auto way = ways_.planned({compiled_.mixers[lamp], drivesAt(from, parts),
-                                  drivesAt(to, parts), white_, wish, mixing});
-        if (!way)
-            return;
-        ways.resize(places);
-        ways[place] = std::move(way);
-        any_ = true;
-        ++planned_;
+        if (!from || !to || !compiled_->mixers[lamp] || std::equal(from, from + parts, to) ||
+            (known && known->leads(from, to, wish)) || (enough_ && enough_()))
+            return nullptr;
+        return ways_.planned({compiled_->mixers[lamp], drivesAt(from, parts), drivesAt(to, parts),
+                              white_, wish, mixing});
     }
 
-    // From what standing light and hand said before to what they say now.
-    void planChanges(const Compiled& before) {
-        for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp) {
-            const auto old = before.lampOf(compiled_.fixtures[lamp]);
-            if (!old || before.mixers[*old] != compiled_.mixers[lamp] ||
-                compiled_.asked[lamp].by_hand || before.asked[*old].by_hand)
-                continue;
-            plan(lamp, colourIn(*before.program, *old), colourIn(program_, lamp),
-                 compiled_.state.show->way, program_.change_ways, lamp, program_.lamps,
-                 both(before.asked[*old], compiled_.asked[lamp]));
-        }
-    }
     // What the mixes of both keep out and pin.
     static mix::MixWish both(const AskedLamp& a, const AskedLamp& b) {
         mix::MixWish mixing;
@@ -96,10 +118,10 @@ private:
         return nullptr;
     }
 
-    void planCue(std::size_t l, std::size_t c) {
-        auto& cues = program_.lists[l].cues;
-        const auto& wish = cueAt(l, c).way ? cueAt(l, c).way : compiled_.state.show->way;
-        const auto& says = cues[c].changes->says();
+    void planCue(std::size_t l, std::size_t c, std::vector<Found>& found) {
+        const PlayedCue& cue = program_.lists[l].cues[c];
+        const auto& wish = cueAt(l, c).way ? cueAt(l, c).way : show_.way;
+        const auto& says = cue.changes->says();
         const auto& lamps = program_.lists[l].lamps;
         auto at = lamps.begin();
         for (std::size_t k = 0; k < says.size(); ++k) {
@@ -107,39 +129,41 @@ private:
             at = std::lower_bound(at, lamps.end(), lamp);
             const Stands* before = program_.lists[l].standsFor(
                 static_cast<std::size_t>(at - lamps.begin()), static_cast<int>(c) - 1);
-            if (before && before->colour && says[k].colour && !byHand(l, c, lamp) &&
-                !byHand(l, static_cast<std::size_t>(before->colour_cue), lamp))
-                plan(lamp, before->colour, says[k].colour, wish, cues[c].ways, k, says.size());
+            if (!before || !before->colour || !says[k].colour || byHand(l, c, lamp) ||
+                byHand(l, static_cast<std::size_t>(before->colour_cue), lamp))
+                continue;
+            if (auto way = missing(lamp, before->colour, says[k].colour, wish,
+                                   k < cue.ways.size() ? cue.ways[k] : nullptr))
+                found.push_back({l, c, k, std::move(way)});
         }
     }
     const show::Cue& cueAt(std::size_t list, std::size_t cue) const {
-        return *compiled_.state.show->cue_lists.find(compiled_.lists[list])->cues.entry(cue).second;
+        return *show_.cue_lists.find(compiled_->lists[list])->cues.entry(cue).second;
     }
     bool byHand(std::size_t list, std::size_t cue, std::uint32_t lamp) const {
-        const show::Value* value = cueAt(list, cue).values.find(compiled_.fixtures[lamp]);
+        const show::Value* value = cueAt(list, cue).values.find(compiled_->fixtures[lamp]);
         return value && !value->parts.empty();
     }
 
-    const Compiled& compiled_;
+    std::shared_ptr<const Compiled> compiled_;
+    const Program& program_;
+    const show::Show& show_;
     Ways& ways_;
     const std::function<bool()>& enough_;
-    Program program_;
-    bool any_ = false;
-    std::size_t planned_ = 0; // of cues
     colour::Uv white_;
 };
 
 } // namespace
 
-std::shared_ptr<const Compiled> withWays(const std::shared_ptr<const Compiled>& compiled,
-                                         const Compiled* before, Ways& ways,
-                                         const std::function<bool()>& enough) {
-    auto program = Planner(*compiled, ways, enough).run(before);
-    if (!program)
-        return compiled;
-    auto next = std::make_shared<Compiled>(*compiled);
-    next->program = std::move(program);
-    return next;
+std::shared_ptr<const Compiled> withWaysOfChanges(const std::shared_ptr<const Compiled>& compiled,
+                                                  const Compiled* before, Ways& ways,
+                                                  const std::function<bool()>& enough) {
+    return before ? Planner(compiled, ways, enough).changes(*before) : compiled;
+}
+
+std::shared_ptr<const Compiled> withWaysOfCues(const std::shared_ptr<const Compiled>& compiled,
+                                               Ways& ways, const std::function<bool()>& enough) {
+    return Planner(compiled, ways, enough).cues();
 }
 
 } // namespace zelo::play

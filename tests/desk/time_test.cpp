@@ -5,6 +5,9 @@
 #include "desk/kit/button.h"
 #include "desk/kit/value_control.h"
 #include "desk/lineup/lineup_panel.h"
+#include "desk/match/level_column.h"
+#include "desk/match/match_view.h"
+#include "desk/match/mix_panel.h"
 #include "desk/window_test.h"
 #include "show/edits.h"
 
@@ -93,7 +96,7 @@ TEST_F(TimeTest, AColourPickedFadesInTheTimeInHand) {
     EXPECT_LT(colour::distance(uv(1), before), 0.001);
 }
 
-TEST_F(TimeTest, ATypedLevelFadesAndADragFollowsAtOnce) {
+TEST_F(TimeTest, AKeyPressFadesAndADragFollowsAtOnce) {
     timeInHand("4");
     const double before = level(1);
     toLineup();
@@ -132,7 +135,6 @@ TEST_F(TimeTest, TheBrighterAndTheDarkerMoveByOneRatio) {
     ASSERT_TRUE(document.keepHand());
     document.setLineup({{1}, {2}});
     settle();
-    const std::string steps = undoName();
     wheel(-8);
     EXPECT_NEAR(level(1), 0.72, 0.001);
     EXPECT_NEAR(level(2), 0.18, 0.001) << "not 0.12";
@@ -162,7 +164,6 @@ TEST_F(TimeTest, TheBrighterAndTheDarkerMoveByOneRatio) {
 }
 
 TEST_F(TimeTest, ColoursAreNudgedByKeysAndLetGo) {
-    const auto before = uv(1);
     const auto cctOf = [&] { return colour::cctOf(lamp(1).colour->wanted.uv())->cct.value; };
     key(Qt::Key_Slash);
     type("4000");
@@ -180,7 +181,6 @@ TEST_F(TimeTest, ColoursAreNudgedByKeysAndLetGo) {
     key(Qt::Key_F5, Qt::ShiftModifier);
     key(Qt::Key_Backspace, Qt::ShiftModifier);
     EXPECT_NEAR(cctOf(), 4000, 5);
-    EXPECT_EQ(colour::distance(before, before), 0);
     for (int i = 0; i < 400; ++i) // against the wall
         QTest::keyClick(panel(), Qt::Key_F8);
     settle();
@@ -207,6 +207,46 @@ TEST_F(TimeTest, SoloShowsTheLineupAlone) {
     EXPECT_EQ(lamp(1).dark, play::DarkWhy::None) << "the key lets go, too";
 }
 
+// Lamps that are solo and go, and another show: nobody stays dark for them.
+TEST_F(TimeTest, SoloGoesWithItsLampsAndItsShow) {
+    document.setLineup({{2}});
+    settle();
+    toLineup();
+    key(Qt::Key_S, Qt::ShiftModifier);
+    ASSERT_EQ(lamp(1).dark, play::DarkWhy::Solo);
+    document.edit("x", show::removeFixtures(document.state(), {{2}}));
+    settle();
+    EXPECT_TRUE(document.controls().solo.empty());
+    EXPECT_FALSE(child<Button>("Solo")->isVisible());
+    EXPECT_NE(lamp(1).dark, play::DarkWhy::Solo);
+    document.undo();
+    settle();
+    EXPECT_NE(lamp(1).dark, play::DarkWhy::Solo);
+    document.setLineup({{3}});
+    settle();
+    key(Qt::Key_S, Qt::ShiftModifier);
+    ASSERT_EQ(lamp(1).dark, play::DarkWhy::Solo);
+    document.start(document.state().show, document.state().hand); // another document
+    settle();
+    EXPECT_TRUE(document.controls().solo.empty());
+    EXPECT_NE(lamp(1).dark, play::DarkWhy::Solo);
+}
+
+TEST_F(TimeTest, ATypedLevelFades) {
+    timeInHand("4");
+    auto* column = window.matchView().mix().columns()[1];
+    column->setFocus();
+    const double before = lamp(1).drives[1];
+    type("7");
+    key(Qt::Key_Return);
+    ASSERT_GT(std::abs(before - 0.07), 0.05);
+    EXPECT_NEAR(lamp(1).drives[1], before, 1e-6) << "it only begins";
+    wait(2);
+    EXPECT_NEAR(lamp(1).drives[1], (before + 0.07) / 2, 0.01);
+    wait(2.1);
+    EXPECT_NEAR(lamp(1).drives[1], 0.07, 1e-6);
+}
+
 TEST_F(TimeTest, HouseLightIsChosenInTheRigAndLeftAloneByDark) {
     window.showView(MainWindow::Rig);
     settle();
@@ -227,6 +267,23 @@ TEST_F(TimeTest, HouseLightIsChosenInTheRigAndLeftAloneByDark) {
     EXPECT_GT(lamp(1).sent.xyz.Y, 0) << "solo leaves it alone, too";
     EXPECT_GT(lamp(2).sent.xyz.Y, 0);
     EXPECT_EQ(lamp(3).sent.xyz.Y, 0);
+    document.setLineup({{1}, {2}});
+    auto controls = document.controls();
+    controls.solo.clear();
+    controls.master = 0.5;
+    document.setControls(controls);
+    settle();
+    // In the glass of house light the light stands as high as before, in the other half as high.
+    const QImage seen = panel()->grab().toImage();
+    const auto filled = [&](std::size_t place) {
+        const QRectF glass = panel()->glassOf(place);
+        const QPoint high(static_cast<int>(glass.center().x()),
+                          static_cast<int>(glass.top() + 0.3 * glass.height()));
+        const QPoint low(high.x(), static_cast<int>(glass.bottom() - 6));
+        return seen.pixel(high) == seen.pixel(low);
+    };
+    EXPECT_TRUE(filled(0));
+    EXPECT_FALSE(filled(1));
     key(Qt::Key_Z, Qt::ControlModifier);
     EXPECT_FALSE(fixture(1).exempt);
 }

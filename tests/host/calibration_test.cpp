@@ -24,9 +24,15 @@ protected:
                                 f->address));
     }
     void play(const show::HandPtr& hand) {
-        const auto frame =
-            play::frameOf(play::computeStage({show, hand}, {}, *library.sources(), mixes));
-        for (const auto& u : frame.universes)
+        play::Playing playing(std::make_shared<const play::Compiled>(
+            play::compiled({show, hand}, *library.sources(), mixes)));
+        playing.step(0);
+        play::Rounding rounding;
+        std::vector<play::Rest> rests;
+        play::stageOf(*playing.compiled(), playing.newest(), {}, rounding, rests);
+        playing.rest(rests);
+        playing.step(1);
+        for (const auto& u : playing.frame().universes)
             rig.take(u.universe, u.values);
     }
     colour::Uv shown(int id) {

@@ -128,6 +128,44 @@ TEST_F(PlayerTest, APressIsInTheNextFrameAndAFadeInTime) {
     EXPECT_NEAR(value(), 128, 1);
 }
 
+// Many lamps solo at once are no flood of presses, and stay so in the programs to come.
+TEST_F(PlayerTest, TwoThousandLampsAreSoloAtOnce) {
+    std::vector<show::Fixture> lamps(3000);
+    for (std::size_t i = 0; i < lamps.size(); ++i) {
+        lamps[i].type = "gannet-8";
+        lamps[i].universe = static_cast<std::uint16_t>(1 + i / 25);
+        lamps[i].address = 1 + static_cast<int>(i % 25) * 20;
+    }
+    const auto show = *show::addFixtures(show::emptyState().show, lamps);
+    show::Lineup all;
+    std::vector<int> solo;
+    for (const auto& [id, fixture] : show->fixtures) {
+        all.push_back(id);
+        if (id.value <= 2000)
+            solo.push_back(id.value);
+    }
+    const auto made = std::make_shared<const play::Compiled>(play::compiled(
+        {show, show::withIntensity(show::emptyHand(), all, 1)}, *library.sources(), mixes));
+    Player player([] { return 0.0; });
+    const auto lit = [&] {
+        player.step();
+        const auto& shown = player.now().playing->newest().shown.intensity;
+        return std::count(shown.begin(), shown.end(), 1.0);
+    };
+    player.solo(solo); // before anything is played
+    player.put(std::make_shared<play::Playing>(made), 0);
+    EXPECT_EQ(lit(), 2000);
+    player.put(std::make_shared<play::Playing>(made), 0);
+    EXPECT_EQ(lit(), 2000);
+    player.solo({7});
+    EXPECT_EQ(lit(), 1);
+    player.solo({99'999}); // nobody there
+    EXPECT_EQ(lit(), 3000);
+    player.solo({7});
+    player.solo({});
+    EXPECT_EQ(lit(), 3000);
+}
+
 TEST_F(PlayerTest, FarTooManyPressesAreRefusedAndNothingWaits) {
     Player player([] { return 0.0; });
     player.put(lampAt(1), 0);

@@ -31,6 +31,7 @@ std::shared_ptr<const Program> large(std::uint32_t lamps, std::size_t lists) {
         drives[i / 8].push_back(i < 8 ? 0.1 * i : 0.8 - 0.05 * i);
     for (std::size_t l = 0; l < lists; ++l) {
         PlayedList list;
+        list.release_s = 5;
         for (std::uint32_t cue = 0; cue < 2; ++cue) {
             PlayedCue c;
             c.number = 1 + cue;
@@ -88,7 +89,7 @@ TEST(Playing, NothingIsAllocatedInAFrame) {
     for (const char* colour : {"xy:0.6,0.33", "xy:0.2,0.3", "cct:4000"}) {
         auto hand = show::withIntensity(show::emptyHand(), all, 1);
         hand = show::withColour(hand, all, test::wishFor(colour));
-        before = withWays(
+        before = withWaysOfChanges(
             std::make_shared<const Compiled>(compiled({show, hand}, shipped, mixes, before.get())),
             before.get(), ways);
         next.push_back(std::make_unique<Playing>(before));
@@ -235,6 +236,26 @@ TEST(Engine, SingleEmittersStandOverWhateverColourThereIs) {
     engine->apply(press(Command::What::Next, 0), 5);
     shows(8, 1, 0.4, 0.5);
     EXPECT_EQ(engine->colourFrom(0).layer, Engine::From::Layer::List);
+}
+
+// Each list that is let go goes to what is below, where the others are let go too: the work must
+// not multiply with each.
+TEST(Engine, FortyListsAreLetGoAtOnce) {
+    Engine engine(large(3, 40));
+    Shown row = engine.rows();
+    for (std::uint32_t list = 0; list < 40; ++list)
+        engine.apply(press(Command::What::Next, list), 0);
+    engine.frame(20, row);
+    EXPECT_EQ(row.intensity[0], 0.4);
+    for (std::uint32_t list = 0; list < 40; ++list)
+        engine.apply(press(Command::What::Release, list), 20 + 0.01 * list);
+    for (double t = 20.4; t < 60; t += 0.5) {
+        engine.frame(t, row);
+        for (const double i : row.intensity)
+            EXPECT_TRUE(i >= 0 && i <= 0.4);
+    }
+    EXPECT_EQ(row.intensity[0], 0);
+    EXPECT_EQ(row.drives[0], 1) << "home";
 }
 
 TEST(Engine, WhatIsNotThereDoesNothing) {

@@ -108,7 +108,14 @@ TEST_F(StageTest, KeepOutsByNameMissingOnATypeArePassedOver) {
 TEST_F(StageTest, FramesHoldEveryFixtureAtItsAddress) {
     hand = show::withIntensity(hand, all, 1);
     const auto s = stage();
-    const auto frame = frameOf(s);
+    Playing playing(std::make_shared<const Compiled>(compiled({show, hand}, types, mixes)));
+    playing.step(0);
+    Rounding rounding;
+    std::vector<Rest> rests;
+    stageOf(*playing.compiled(), playing.newest(), {}, rounding, rests);
+    playing.rest(rests);
+    playing.step(1);
+    const light::Frame& frame = playing.frame();
     ASSERT_EQ(frame.universes.size(), 1u) << "what does not fit is not sent";
     const auto& values = frame.universes[0].values;
     const auto& mode = s.lamp({1})->mixer->mode();

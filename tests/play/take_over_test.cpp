@@ -85,7 +85,7 @@ protected:
         compiled = std::make_shared<const Compiled>(
             play::compiled({show, hand}, shipped, mixes, before.get()));
         if (plan)
-            compiled = withWays(compiled, before.get(), ways);
+            compiled = withWaysOfCues(withWaysOfChanges(compiled, before.get(), ways), ways);
         take(t, fade_s);
     }
     void take(double t, double fade_s) {
@@ -186,7 +186,7 @@ TEST_F(TakeOverTest, AWayThatComesLateIsEasedOnto) {
     colour("xy:0.18,0.33");
     put(1, 10, false); // straight in drives: through white
     const Uv straight = uv(at(2));
-    compiled = withWays(compiled, first.get(), ways);
+    compiled = withWaysOfChanges(compiled, first.get(), ways);
     take(2, 0);
     EXPECT_LT(colour::distance(uv(at(2)), straight), 1e-9) << "no jump onto it";
     light::Drives last = drives(at(2), 0);
@@ -427,6 +427,54 @@ TEST_F(ListTakeOverTest, AChangedCueIsSeenWhereItPlays) {
     EXPECT_EQ(at(30).shown.intensity[0], 0);
 }
 
+// The cue that plays goes: the one before it, long since done, is not followed by itself.
+TEST_F(ListTakeOverTest, ACueThatGoesIsNotFollowed) {
+    keep(3000, "cct:5600", 0.3);
+    show::Show next = *show;
+    show::CueList list = *next.cue_lists.find({1});
+    show::Cue first = *list.cues.find({1000});
+    first.follow = show::FollowWhen::AfterStart;
+    first.follow_s = 1;
+    list.cues = list.cues.with(first.number, std::move(first));
+    next.cue_lists = next.cue_lists.with({1}, std::move(list));
+    show = show::nextShow(std::move(next));
+    put(0);
+    press(What::Next, 0);
+    at(10); // the second cue followed
+    ASSERT_EQ(at(10).shown.intensity[0], 1);
+    show = *show::removeCue(show, {1}, {2000});
+    put(10);
+    EXPECT_NEAR(at(30).shown.intensity[0], 0.5, 1e-9) << "not on to the third";
+    EXPECT_FALSE(at(30).runs);
+}
+
+// A rig that grows under a fade leaves its planned way alone, of hand and of cues.
+TEST_F(ListTakeOverTest, AnotherLampInTheRigLeavesAWayAlone) {
+    press(What::Next, 0);
+    at(5);
+    press(What::Next, 6);
+    at(7);
+    add("petrel-4");
+    put(7, 0, false);
+    const auto disc = *route::Disc::of(compiled->mixers[0]->hull(), colour::planckianUv({4300}));
+    std::vector<Uv> seen;
+    for (double t = 7; t <= 10; t += 0.02)
+        seen.push_back(uv(at(t)));
+    EXPECT_LT(route::whiteDip(disc, seen), 0.22);
+    hand = show::withIntensity(hand, {{1}}, 1);
+    colour("xy:0.18,0.33");
+    put(11);
+    colour("xy:0.62,0.33");
+    put(12, 4);
+    at(13);
+    add("petrel-4");
+    put(13, 0, false);
+    seen.clear();
+    for (double t = 13; t <= 16; t += 0.02)
+        seen.push_back(uv(at(t)));
+    EXPECT_LT(route::whiteDip(disc, seen), 0.22);
+}
+
 TEST_F(ListTakeOverTest, AHundredPressesInASecondEndWhereTheyShould) {
     for (int i = 0; i < 100; ++i) {
         press(i % 3 == 2 ? What::Back : What::Next, 1 + 0.01 * i);
@@ -472,6 +520,22 @@ TEST_F(TakeOverTest, WhatDidNotChangeIsShared) {
         ASSERT_TRUE(a && b && a->colour && b->colour);
         EXPECT_TRUE(std::equal(a->colour, a->colour + 8, b->colour)) << i;
     }
+}
+
+// Ways of cues are no matter of a change by hand: it is not to wait for them.
+TEST_F(ListTakeOverTest, AChangeByHandPlansNoCues) {
+    const auto fresh =
+        std::make_shared<const Compiled>(play::compiled({show, hand}, shipped, mixes));
+    int asked = 0;
+    EXPECT_EQ(withWaysOfChanges(fresh, compiled.get(), ways,
+                                [&] {
+                                    ++asked;
+                                    return false;
+                                }),
+              fresh);
+    EXPECT_EQ(asked, 0);
+    EXPECT_TRUE(fresh->program->lists[0].cues[1].ways.empty());
+    EXPECT_FALSE(withWaysOfCues(fresh, ways)->program->lists[0].cues[1].ways.empty());
 }
 
 // A list that a file may bring: as many cues as there can be, each of another lamp.

@@ -51,7 +51,7 @@ void FocusModel::rebuild() {
         row.candela = full.xyz.Y;
         auto shown = full;
         // Where its level changes its colour (tungsten, droop) that is told as it is.
-        const double level = lamp->intensity * document_.stage().controls.master;
+        const double level = lamp->mastered;
         if (level > 0 && level < 1 && colour::hasChromaticity(full.xyz)) {
             const auto at_level = mix::rounded(*lamp->mixer, lamp->drives, level);
             if (colour::hasChromaticity(at_level.xyz) &&

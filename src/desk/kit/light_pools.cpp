@@ -27,8 +27,8 @@ void paintPools(QPainter& p, const QRect& room, const play::Stage& stage, const 
         QColor c = colours.of(lamp.sent.xyz);
         QRadialGradient pool(at, r);
         for (const double far : {0.0, 0.35, 0.7, 1.0}) {
-            c.setAlphaF(static_cast<float>(0.42 * lamp.intensity * stage.controls.master *
-                                           std::pow(std::cos(far * 1.5708), 2)));
+            c.setAlphaF(
+                static_cast<float>(0.42 * lamp.mastered * std::pow(std::cos(far * 1.5708), 2)));
             pool.setColorAt(far, c);
         }
         q.setBrush(pool);

@@ -91,7 +91,7 @@ void LineupPanel::setGrown(QWidget* above, QWidget* below) {
             w->setParent(this);
             w->show();
         }
-    resizeEvent(nullptr);
+    place();
     update();
 }
 
@@ -106,7 +106,7 @@ LineupPanel::Rows LineupPanel::rows() const {
     return {above, above + 12, top, std::max(24, bottom - top), bottom + kNumbers, foot};
 }
 
-void LineupPanel::resizeEvent(QResizeEvent*) {
+void LineupPanel::place() {
     const Rows r = rows();
     choose_->setGeometry(20, r.foot + 104, choose_->sizeHint().width(), 22);
     const int x = width() - 260;
@@ -185,8 +185,7 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::Type
     const bool in_focus = below_ ? place == std::min(cursor_, document_.lineup().size() - 1)
                                  : fixture->type == focus.type && fixture->mode == focus.mode;
     const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
-    paintLampGlass(p, glass, lamp, lamp ? lamp->intensity * document_.stage().controls.master : 0,
-                   document_.colours(), in_focus);
+    paintLampGlass(p, glass, lamp, lamp ? lamp->mastered : 0, document_.colours(), in_focus);
     if (hasFocus() && place == cursor_)
         drawFocusBrackets(p, glass.toRect().adjusted(-6, -6, 6, 6));
     // Figures thin out when lamps stand close.
