@@ -5,6 +5,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/language.h"
 #include "desk/kit/text_log.h"
+#include "desk/lineup/lineup_panel.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/level_column.h"
 #include "desk/match/match_view.h"
@@ -322,6 +323,22 @@ TEST_F(LayoutTest, ViewsToComeAndNoLamps) {
         window.showView(view);
         expectClean("view " + std::to_string(view) + ", no lamps");
     }
+}
+
+// What stands in the header only now and then, and what trims say.
+TEST_F(LayoutTest, SoloTimeAndTrims) {
+    chooseGroups({"front", "back"});
+    auto controls = document.controls();
+    controls.solo = {{1}, {2}};
+    document.setControls(controls);
+    document.setTimeInHand(120);
+    settle();
+    QTest::keyClick(&window.lineupPanel(), Qt::Key_Down);
+    QTest::keyClick(&window, Qt::Key_F3);
+    settle();
+    expectClean("solo, a time, trims");
+    window.showView(MainWindow::Rig);
+    expectClean("solo in the rig");
 }
 
 TEST_F(LayoutTest, NoReadingDisappearsAtTheSmallestSize) {

@@ -202,13 +202,14 @@ bool Header::placeIn() {
         x -= solo + 8;
         solo_->setGeometry(x, 11, solo, 26);
     }
-    x -= tight ? 63 : 66;
-    time_->setGeometry(x, 13, 56, 24);
+    x -= tight ? 73 : 76;
+    time_->setGeometry(x, 13, 66, 24);
     x -= narrow ? 64 : textWidth(tr("Time"), typeface(Type::Work)) + 60;
     master_->setGeometry(x, 13, 62, 24);
     beat_right_ = tight ? x + 8 : x - textWidth(tr("Master"), typeface(Type::Work)) - 4;
     views_->setGap(width() < kNarrowest || tight ? 6 : narrow ? 12 : 16);
-    const int beat = tight ? 52 : narrow ? 96 : 180;
+    beats_ = !tight || solo_->isHidden();
+    const int beat = !beats_ ? 0 : tight ? 52 : narrow ? 96 : 180;
     const int saved =
         narrow ? 0 : std::clamp(textWidth(savedWords(), typeface(Type::Small)) + 30, 84, 140);
     const int name = std::min(name_->sizeHint().width() + 2, narrow ? 110 : 170);
@@ -249,9 +250,11 @@ void Header::paintEvent(QPaintEvent*) {
         player ? tr("%1 fps").arg(std::lround(player->framesPerSecond())) : tr("no output");
     const QFont small = typeface(Type::Small);
     int w = 0;
-    if (tight)
+    if (tight && beats_)
         w = drawTextRight(p, beat_right_ - 12, 30, player ? beats : QStringLiteral("–"), small,
                           theme().dim);
+    else if (tight)
+        w = beat_right_;       // no bars either
     else if (narrow && player) // under one another
         w = std::max(drawTextRight(p, beat_right_ - 12, 22, beats, small, theme().dim),
                      drawTextRight(p, beat_right_ - 12, 37, where, small, theme().dim));
@@ -268,7 +271,7 @@ void Header::paintEvent(QPaintEvent*) {
         drawTextRight(p, master_->geometry().left() + 12, 30, tr("Master"), typeface(Type::Work),
                       theme().text);
     if (!narrow)
-        drawTextRight(p, time_->geometry().left() + 14, 30, tr("Time"), typeface(Type::Work),
+        drawTextRight(p, time_->geometry().left() + 8, 30, tr("Time"), typeface(Type::Work),
                       time_->value() > 0 ? theme().bright : theme().text);
 }
 

@@ -68,6 +68,7 @@ private:
     Button* name_;
     int beat_ = 0;
     int beat_right_ = 0; // where the heartbeat ends
+    bool beats_ = true;  // there is room for the heartbeat
     enum class Room { Wide, Narrow, Tight } room_ = Room::Wide;
 };
 
