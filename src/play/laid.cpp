@@ -235,11 +235,16 @@ Gradient withinReach(const Gradient& gradient, const std::vector<Uv>& reach) {
 
 } // namespace
 
-const LaidLamp* LaidOut::lamp(show::FixtureId id) const {
+std::optional<std::size_t> LaidOut::placeOf(show::FixtureId id) const {
     const auto it =
         std::lower_bound(by_id.begin(), by_id.end(), id,
                          [](const auto& entry, show::FixtureId i) { return entry.first < i; });
-    return it != by_id.end() && it->first == id ? &lamps[it->second] : nullptr;
+    return it != by_id.end() && it->first == id ? std::optional(it->second) : std::nullopt;
+}
+
+const LaidLamp* LaidOut::lamp(show::FixtureId id) const {
+    const auto place = placeOf(id);
+    return place ? &lamps[*place] : nullptr;
 }
 
 LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources& from,

@@ -39,7 +39,8 @@ struct LaidOut {
     std::vector<double> intensities_at; // where the stops of intensity stand
     std::vector<Sentence> troubles;     // what could not be had as asked
 
-    std::vector<std::pair<show::FixtureId, std::size_t>> by_id; // places in `lamps`, ascending
+    std::vector<std::pair<show::FixtureId, std::size_t>> by_id;   // places in `lamps`, ascending
+    std::optional<std::size_t> placeOf(show::FixtureId id) const; // in `lamps`
     const LaidLamp* lamp(show::FixtureId id) const;
 };
 

@@ -615,6 +615,55 @@ TEST_F(GradientTest, HowItIsMixedIsTheGradients) {
     EXPECT_FALSE(model().gradient()) << "another colour is another colour";
 }
 
+TEST_F(GradientTest, AStopIsSetFromTheSwatchBookByKeysAlone) {
+    tideLine();
+    window.setFocus();
+    QTest::keyClick(&window, Qt::Key_S); // to the stops
+    settle();
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Right);
+    settle();
+    ASSERT_EQ(model().stop(), std::size_t{1});
+    const auto ends = std::pair(gradient().stops[0].uv, gradient().stops[2].uv);
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Slash);
+    QTest::keyClicks(QApplication::focusWidget(), "338");
+    settle();
+    QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
+    settle();
+    ASSERT_TRUE(model().gradient()) << "it is a stop that was set, not the lamps";
+    EXPECT_EQ(text(*gradient().stops[1].colour.here()), "gel:338");
+    EXPECT_EQ(gradient().stops[0].uv, ends.first);
+    EXPECT_EQ(gradient().stops[2].uv, ends.second);
+    QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
+}
+
+// Over everything a large rig has.
+TEST_F(GradientTest, TwoThousandLampsAreDrawnInTime) {
+    std::vector<show::Fixture> more;
+    for (int i = 0; i < 1960; ++i) {
+        show::Fixture f;
+        f.type = i % 2 ? "petrel-4" : "tern-6";
+        f.universe = static_cast<std::uint16_t>(100 + i / 20);
+        f.address = 1 + i % 20 * 25;
+        more.push_back(f);
+    }
+    document.edit("more", show::addFixtures(document.state().show, more));
+    show::Lineup all;
+    for (const auto& [id, fixture] : document.show().fixtures)
+        all.push_back(id);
+    document.setLineup(all);
+    document.setHand(
+        "x", show::withPalette(show::emptyHand(), all, *document.show().paletteNamed("Tide line")));
+    window.showView(MainWindow::Gradient);
+    settle();
+    ASSERT_EQ(model().laid().lamps.size(), 2000u);
+    QElapsedTimer watch;
+    watch.start();
+    for (int i = 0; i < 5; ++i)
+        EXPECT_FALSE(window.grab().isNull());
+    std::printf("[ figures  ] a gradient over 2000 lamps: drawn in %lld ms\n", watch.elapsed() / 5);
+    EXPECT_LT(watch.elapsed() / 5, 1000) << "a guard: the aim is 50 ms";
+}
+
 TEST_F(GradientTest, TheWayStaysOutOfAHue) {
     tideLine();
     model().choose(1);

@@ -45,9 +45,6 @@ void GradientModel::rebuild() {
         gradient_ = laid_->gradient;
         judged_ = play::judged(*laid_, stage.show());
         plain_.clear();
-        place_.clear();
-        for (std::size_t i = 0; i < laid_->lamps.size(); ++i)
-            place_.emplace(laid_->lamps[i].id, i);
         first_end_.reset();
     }
     emit modelChanged();
@@ -77,17 +74,16 @@ bool GradientModel::covers() const {
 }
 
 double GradientModel::stepBetween(show::FixtureId a, show::FixtureId b) const {
-    const auto first = place_.find(a);
-    const auto second = place_.find(b);
-    if (!laying_ || first == place_.end() || second == place_.end() ||
-        second->second != first->second + 1)
+    const auto first = laid_->placeOf(a);
+    const auto second = laid_->placeOf(b);
+    if (!laying_ || !first || !second || *second != *first + 1)
         return NAN;
-    return judged_.steps[first->second];
+    return judged_.steps[*first];
 }
 
 double GradientModel::missOf(show::FixtureId id) const {
-    const auto it = place_.find(id);
-    return laying_ && it != place_.end() ? judged_.miss_uv[it->second] : NAN;
+    const auto place = laid_->placeOf(id);
+    return laying_ && place ? judged_.miss_uv[*place] : NAN;
 }
 
 QString GradientModel::typeName(std::size_t type) const {

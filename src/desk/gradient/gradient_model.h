@@ -94,7 +94,6 @@ private:
     std::shared_ptr<const play::LaidOut> laid_;
     play::Judged judged_;
     mutable std::vector<colour::Xyz> plain_;
-    std::map<show::FixtureId, std::size_t> place_; // in laid_->lamps
     std::size_t stop_ = 0;
     std::optional<std::size_t> intensity_stop_;
     std::optional<show::GradientStop> first_end_;

@@ -98,12 +98,10 @@ void StepBars::paintEvent(QPaintEvent*) {
                             typeface(Type::Small), unusual(step) ? theme().bright : theme().dim);
     }
     for (std::size_t i = 0; i < lineup.size(); ++i) {
-        const auto& lamps = model_.laid().lamps;
-        const auto it = std::find_if(lamps.begin(), lamps.end(),
-                                     [&](const auto& lamp) { return lamp.id == lineup[i]; });
-        if (it == lamps.end())
+        const auto place = model_.laid().placeOf(lineup[i]);
+        if (!place)
             continue;
-        const auto& light = model_.plain()[static_cast<std::size_t>(it - lamps.begin())];
+        const auto& light = model_.plain()[*place];
         p.fillRect(bandOf(i),
                    colour::hasChromaticity(light) ? document_.colours().of(light) : theme().glass);
     }
