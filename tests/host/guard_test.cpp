@@ -7,6 +7,8 @@
 #include "host/guard.h"
 #include "host/session.h"
 #include "host/support.h"
+#include "show/kept.h"
+#include "show/trims.h"
 
 #include <gtest/gtest.h>
 #include <random>
@@ -108,6 +110,39 @@ TEST_F(GuardTest, ARemovedLampTakesItsValuesInHandAlong) {
     next->undo();
     next->redo();
     EXPECT_EQ(next->show()->name, "x");
+}
+
+TEST_F(GuardTest, AGradientAndTrimsInHandComeBack) {
+    auto s = session();
+    show::Fixture lamp;
+    lamp.type = "tern-6";
+    ASSERT_TRUE(s->edit("Add", show::addFixtures(s->show(), {lamp, lamp, lamp})));
+    const show::Lineup all{{1}, {2}, {3}};
+    s->setHand("On", show::withIntensity(s->hand(), all, 0.8));
+    ASSERT_TRUE(s->keepHand());
+    show::Gradient g;
+    for (const char* gel : {"gel:104", "gel:338"})
+        g.stops.push_back({*light::parseAsked(gel), {}, {}, {}});
+    g.ways.resize(1);
+    s->setHand("Gradient", *show::withGradient(s->hand(), all, g));
+    s->setHand("Trim", show::brighterBy(s->state(), {{2}}, 0.5));
+    s->setHand("Nudge", show::nudgedBy(s->state(), {{3}}, [](show::FixtureId) {
+                   return colour::Uv{0.01, 0};
+               }));
+    const auto hand = s->hand();
+    kill(std::move(s));
+    auto next = session();
+    ASSERT_EQ(next->guard().leftWork().size(), 1u);
+    ASSERT_TRUE(next->recover(next->guard().leftWork()[0]));
+    ASSERT_EQ(next->hand()->size(), 3u);
+    EXPECT_EQ(next->hand()->find({2})->trim, 0.5);
+    EXPECT_EQ(next->hand()->find({3})->nudge, (colour::Uv{0.01, 0}));
+    for (const auto& [id, value] : *hand) {
+        const auto* laying = next->hand()->find(id)->colour->laying();
+        ASSERT_TRUE(laying) << id.value;
+        EXPECT_EQ((*laying)->lamps, all);
+        EXPECT_EQ(*(*laying)->own, *(*value->colour->laying())->own);
+    }
 }
 
 TEST_F(GuardTest, TextThatIsNoUtf8IsSavedAndKeptAllTheSame) {
