@@ -4,8 +4,7 @@
 #include "base/text.h"
 #include "choices.h"
 #include "colour/lamp.h"
-#include "files/ascii_cues.h"
-#include "light/levels.h"
+#include "files/fade_cues.h"
 #include "mix/together.h"
 #include "route/fade.h"
 
@@ -150,32 +149,6 @@ Result<Mixers> otherTypes(Context& context, const FadeOptions& o, const mix::Mix
     return others;
 }
 
-// The steps as cues, each with its share of the time; a desk channel for each DMX slot.
-files::AsciiCues cuesOf(const mix::Mixer& mixer, const FadeOptions& o, const route::Steps& steps) {
-    files::AsciiCues cues;
-    const auto footprint = static_cast<std::size_t>(mixer.mode().footprint);
-    for (int slot = 1; slot <= mixer.mode().footprint; ++slot)
-        cues.patch.push_back({slot, slot, 1});
-    double before = 0;
-    for (std::size_t i = 0; i < steps.steps.size(); ++i) {
-        const auto& step = steps.steps[i];
-        std::vector<std::uint8_t> slots(footprint);
-        light::writeSlots(mixer.mode(), step.sent.values, slots);
-        files::AsciiCue cue;
-        cue.number = std::to_string(i + 1);
-        cue.text = fmt::format("{} to {}, step {} of {}", o.from, o.to, i + 1, steps.steps.size());
-        const double time = std::round(1000 * o.seconds * (step.t - before)) / 1000;
-        before = step.t;
-        cue.up = cue.down = files::CueTimes{time, 0};
-        if (i > 0 && i + 1 < steps.steps.size())
-            cue.follow_s = time;
-        for (std::size_t s = 0; s < slots.size(); ++s)
-            cue.levels.push_back({static_cast<int>(s) + 1, slots[s] / 255.0});
-        cues.cues.push_back(std::move(cue));
-    }
-    return cues;
-}
-
 Result<Json> fadeOf(Context& context, const FadeOptions& o, const mix::Mixer& mixer,
                     const mix::MixWish& mix_wish, const route::FadeWish& wish) {
     const auto from = endOf(context, mixer, o.from, mix_wish);
@@ -236,7 +209,9 @@ Done printFade(Context& context, const FadeOptions& o) {
         if (!(o.seconds > 0 && o.seconds <= 86'400))
             return fail(ErrorCode::BadValue,
                         ZELO_TEXT("core", "--time {}: must be above 0, up to 86400 s"), o.seconds);
-        if (auto done = writeFile(o.cues, files::asciiCuesText(cuesOf(**mixer, o, steps))); !done)
+        if (auto done = writeFile(o.cues, files::asciiCuesText(files::fadeCues(
+                                              **mixer, steps, {o.from, o.to, o.seconds})));
+            !done)
             return passOn(done.error());
     }
     Json all = fadeJson(**mixer, *fade, steps);

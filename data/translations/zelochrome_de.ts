@@ -387,6 +387,25 @@
     </message>
 </context>
 <context>
+    <name>WayPoints</name>
+    <message>
+        <source>Pull a way</source>
+        <translation>Einen Weg ziehen</translation>
+    </message>
+    <message>
+        <source>%1 points on a way at most.</source>
+        <translation>Höchstens %1 Punkte auf einem Weg.</translation>
+    </message>
+    <message>
+        <source>Let a way go straight again</source>
+        <translation>Einen Weg wieder gehen lassen</translation>
+    </message>
+    <message>
+        <source>Point %1 on the way</source>
+        <translation>Punkt %1 auf dem Weg</translation>
+    </message>
+</context>
+<context>
     <name>core</name>
     <message>
         <source>no such file</source>
@@ -2468,6 +2487,58 @@
         <source>{:.0f} %</source>
         <translation>{:.0f} %</translation>
     </message>
+    <message>
+        <source>expected two numbers within -{}..{}</source>
+        <translation>zwei Zahlen zwischen -{} und {} erwartet</translation>
+    </message>
+    <message>
+        <source>a route needs an id and a name that no other has</source>
+        <translation>eine Route braucht eine Nummer und einen Namen, die keine andere hat</translation>
+    </message>
+    <message>
+        <source>a pair of palettes has one route</source>
+        <translation>ein Paar von Paletten hat eine Route</translation>
+    </message>
+    <message>
+        <source>no lamps in the lineup</source>
+        <translation>keine Lampen in der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>no colours to fade between yet</source>
+        <translation>noch keine Farben, zwischen denen überblendet wird</translation>
+    </message>
+    <message>
+        <source>the types of these lamps are not there</source>
+        <translation>die Typen dieser Lampen sind nicht da</translation>
+    </message>
+    <message>
+        <source>left out, of ways whose palette, look or route is not there: {}</source>
+        <translation>weggelassen, von Wegen, deren Palette, Look oder Route nicht da ist: {}</translation>
+    </message>
+    <message>
+        <source>no palette of a colour with id {}</source>
+        <translation>keine Palette einer Farbe mit Nummer {}</translation>
+    </message>
+    <message>
+        <source>a time of {} s: must be within 0..{}</source>
+        <translation>eine Zeit von {} s: muss zwischen 0 und {} liegen</translation>
+    </message>
+    <message>
+        <source>a tolerance of {}: must be above 0, up to 1</source>
+        <translation>eine Toleranz von {}: muss über 0 liegen, bis 1</translation>
+    </message>
+    <message>
+        <source>route</source>
+        <translation>Route</translation>
+    </message>
+    <message>
+        <source>no route with id {}</source>
+        <translation>keine Route mit Nummer {}</translation>
+    </message>
+    <message>
+        <source>a route leads between two palettes</source>
+        <translation>eine Route führt zwischen zwei Paletten</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -2975,6 +3046,712 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::CrossfadeMap</name>
+    <message>
+        <source>Way through colour</source>
+        <translation>Weg durch die Farbe</translation>
+    </message>
+    <message>
+        <source>Both ways in u′ v′, with a mark each second. Pull the bright one out of its course; a double-click takes such a point away. Drag the ring for the saturation floor, the white cross for what the way goes round, the edges of a sector for the hues it stays out of. Arrows move, Ins adds a point, Page Up and Page Down choose, Del takes away.</source>
+        <translation>Beide Wege in u′ v′, mit einem Strich je Sekunde. Den hellen aus seiner Bahn ziehen; ein Doppelklick nimmt so einen Punkt weg. Den Ring ziehen für den Sättigungsboden, das weiße Kreuz für das, was der Weg umgeht, die Ränder eines Sektors für die Farbtöne, die er meidet. Pfeile bewegen, Einfg fügt einen Punkt ein, Bild auf und Bild ab wählen, Entf nimmt weg.</translation>
+    </message>
+    <message>
+        <source>Saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>Hues to stay out of</source>
+        <translation>Farbtöne, die er meidet</translation>
+    </message>
+    <message>
+        <source>To</source>
+        <translation>Nach</translation>
+    </message>
+    <message>
+        <source>From</source>
+        <translation>Von</translation>
+    </message>
+    <message>
+        <source>white</source>
+        <translation>weiß</translation>
+    </message>
+    <message>
+        <source>%1 K</source>
+        <translation>%1 K</translation>
+    </message>
+    <message>
+        <source>saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CrossfadeModel</name>
+    <message>
+        <source>No lamps in the lineup: choose some first (L).</source>
+        <translation>Keine Lampen in der Lampenreihe: erst welche wählen (L).</translation>
+    </message>
+    <message>
+        <source>%1 %2</source>
+        <comment>number and name of a gel</comment>
+        <translation>%1 %2</translation>
+    </message>
+    <message>
+        <source>no light</source>
+        <translation>kein Licht</translation>
+    </message>
+    <message>
+        <source>lamps as they were</source>
+        <translation>Lampen wie vorher</translation>
+    </message>
+    <message>
+        <source>palette</source>
+        <translation>Palette</translation>
+    </message>
+    <message>
+        <source>at full</source>
+        <translation>voll</translation>
+    </message>
+    <message>
+        <source>look</source>
+        <translation>Look</translation>
+    </message>
+    <message>
+        <source>dark</source>
+        <translation>dunkel</translation>
+    </message>
+    <message>
+        <source>%1, miss %2</source>
+        <translation>%1, daneben %2</translation>
+    </message>
+    <message>
+        <source>Levels</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>Straight</source>
+        <translation>Gerade</translation>
+    </message>
+    <message>
+        <source>Around</source>
+        <translation>Herum</translation>
+    </message>
+    <message>
+        <source>Through dark</source>
+        <translation>Durch Dunkel</translation>
+    </message>
+    <message>
+        <source>Jump</source>
+        <translation>Sprung</translation>
+    </message>
+    <message>
+        <source>As needed</source>
+        <translation>Nach Bedarf</translation>
+    </message>
+    <message>
+        <source>%1 by %2</source>
+        <translation>%1 über %2</translation>
+    </message>
+    <message>
+        <source>%1 on the left</source>
+        <translation>%1, links</translation>
+    </message>
+    <message>
+        <source>%1 on the right</source>
+        <translation>%1, rechts</translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation>links</translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>Crossfade to %1</source>
+        <translation>Übergang nach %1</translation>
+    </message>
+    <message>
+        <source>Crossfade from %1</source>
+        <translation>Übergang von %1</translation>
+    </message>
+    <message>
+        <source>%1 has no colour.</source>
+        <translation>%1 hat keine Farbe.</translation>
+    </message>
+    <message>
+        <source>lamps as they are</source>
+        <translation>Lampen wie sie sind</translation>
+    </message>
+    <message>
+        <source>Turn the crossfade round</source>
+        <translation>Übergang umdrehen</translation>
+    </message>
+    <message>
+        <source>Way of a crossfade</source>
+        <translation>Weg eines Übergangs</translation>
+    </message>
+    <message>
+        <source>White of the routes</source>
+        <translation>Weiß der Routen</translation>
+    </message>
+    <message>
+        <source>Colours in the dark first</source>
+        <translation>Farben zuerst im Dunkeln</translation>
+    </message>
+    <message>
+        <source>Colours not in the dark first</source>
+        <translation>Farben nicht zuerst im Dunkeln</translation>
+    </message>
+    <message>
+        <source>The colour jumps in the dark</source>
+        <translation>Die Farbe springt im Dunkeln</translation>
+    </message>
+    <message>
+        <source>Lamps rest with their emitters at zero</source>
+        <translation>Lampen ruhen mit ihren Emittern auf null</translation>
+    </message>
+    <message>
+        <source>Go round the white</source>
+        <translation>Um das Weiß herum</translation>
+    </message>
+    <message>
+        <source>Keep route %1</source>
+        <translation>Route %1 behalten</translation>
+    </message>
+    <message>
+        <source>Route %1</source>
+        <translation>Route %1</translation>
+    </message>
+    <message>
+        <source>A route for every change between %1 and %2</source>
+        <translation>Eine Route für jeden Wechsel zwischen %1 und %2</translation>
+    </message>
+    <message>
+        <source>at %1 s of the crossfade</source>
+        <translation>bei %1 s des Übergangs</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CrossfadeSide</name>
+    <message>
+        <source>White of the routes</source>
+        <translation>Weiß der Routen</translation>
+    </message>
+    <message>
+        <source>What ways go round, and what saturation is measured from</source>
+        <translation>Was Wege umgehen und wovon aus Sättigung gemessen wird</translation>
+    </message>
+    <message>
+        <source>K</source>
+        <translation>K</translation>
+    </message>
+    <message>
+        <source>Tolerance of the steps</source>
+        <translation>Toleranz der Schritte</translation>
+    </message>
+    <message>
+        <source>How far a console&apos;s straight fades between the steps may leave the way: Δu′v′</source>
+        <translation>Wie weit die geraden Fades eines Pultes zwischen den Schritten vom Weg abweichen dürfen: Δu′v′</translation>
+    </message>
+    <message>
+        <source>As a console would</source>
+        <translation>Wie ein Pult es zeigt</translation>
+    </message>
+    <message>
+        <source>A third ribbon: what a console makes of these steps</source>
+        <translation>Ein drittes Band: was ein Pult aus diesen Schritten macht</translation>
+    </message>
+    <message>
+        <source>Save…</source>
+        <translation>Sichern…</translation>
+    </message>
+    <message>
+        <source>The steps as cues for another desk (ASCII) or as a table (CSV)</source>
+        <translation>Die Schritte als Cues für ein anderes Pult (ASCII) oder als Tabelle (CSV)</translation>
+    </message>
+    <message>
+        <source>The lineup shows</source>
+        <translation>Die Lampenreihe zeigt</translation>
+    </message>
+    <message>
+        <source>The planned fade, the plain one, or both: the first half of the lineup as it would fade, the other half as planned</source>
+        <translation>Den geplanten Fade, den einfachen oder beide: die erste Hälfte der Lampenreihe wie sie so überblenden würde, die andere wie geplant</translation>
+    </message>
+    <message>
+        <source>planned</source>
+        <translation>geplant</translation>
+    </message>
+    <message>
+        <source>plain</source>
+        <translation>einfach</translation>
+    </message>
+    <message>
+        <source>halves</source>
+        <translation>Hälften</translation>
+    </message>
+    <message>
+        <source>Shown where</source>
+        <translation>Wo es zu sehen ist</translation>
+    </message>
+    <message>
+        <source>On the screen alone, or on the lamps too</source>
+        <translation>Nur am Bildschirm oder auch auf den Lampen</translation>
+    </message>
+    <message>
+        <source>screen</source>
+        <translation>Schirm</translation>
+    </message>
+    <message>
+        <source>lamps</source>
+        <translation>Lampen</translation>
+    </message>
+    <message>
+        <source>Speed</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>In its time, or two or four times slower</source>
+        <translation>In seiner Zeit oder zwei- oder viermal langsamer</translation>
+    </message>
+    <message>
+        <source>1×</source>
+        <translation>1×</translation>
+    </message>
+    <message>
+        <source>½×</source>
+        <translation>½×</translation>
+    </message>
+    <message>
+        <source>¼×</source>
+        <translation>¼×</translation>
+    </message>
+    <message>
+        <source>Over and over</source>
+        <translation>Immer wieder</translation>
+    </message>
+    <message>
+        <source>Plays it again and again</source>
+        <translation>Spielt es immer wieder</translation>
+    </message>
+    <message>
+        <source>Play</source>
+        <translation>Spielen</translation>
+    </message>
+    <message>
+        <source>Plays the crossfade in its time; again: stops it</source>
+        <translation>Spielt den Übergang in seiner Zeit; noch einmal: hält ihn an</translation>
+    </message>
+    <message>
+        <source>Keeps the way under a name, for other crossfades, cues and ripples</source>
+        <translation>Behält den Weg unter einem Namen, für andere Übergänge, Cues und Wellen</translation>
+    </message>
+    <message>
+        <source>Crossfade, readings</source>
+        <translation>Übergang, Messwerte</translation>
+    </message>
+    <message>
+        <source>Save the steps</source>
+        <translation>Die Schritte sichern</translation>
+    </message>
+    <message>
+        <source>%1 to %2.asc</source>
+        <translation>%1 nach %2.asc</translation>
+    </message>
+    <message>
+        <source>Cues for another desk (*.asc);;Tables (*.csv)</source>
+        <translation>Cues für ein anderes Pult (*.asc);;Tabellen (*.csv)</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Stopp</translation>
+    </message>
+    <message>
+        <source>Saving the steps</source>
+        <translation>Schritte werden gesichert</translation>
+    </message>
+    <message>
+        <source>The steps for %1 are in %2.</source>
+        <translation>Die Schritte für %1 sind in %2.</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>would fade</source>
+        <translation>einfach</translation>
+    </message>
+    <message>
+        <source>white dip</source>
+        <translation>Weißloch</translation>
+    </message>
+    <message>
+        <source>least light</source>
+        <translation>wenigstes Licht</translation>
+    </message>
+    <message>
+        <source>%1 cd</source>
+        <translation>%1 cd</translation>
+    </message>
+    <message>
+        <source>emitter, largest step</source>
+        <translation>Emitter, größter Schritt</translation>
+    </message>
+    <message>
+        <source>pace, ΔE a second</source>
+        <translation>Gang, ΔE je Sekunde</translation>
+    </message>
+    <message>
+        <source>%1 s</source>
+        <translation>%1 s</translation>
+    </message>
+    <message>
+        <source>white</source>
+        <translation>weiß</translation>
+    </message>
+    <message>
+        <source>Starts in another colour for %1 s: that is how it rests in the dark.</source>
+        <translation>Beginnt %1 s lang in einer anderen Farbe: so ruht sie im Dunkeln.</translation>
+    </message>
+    <message>
+        <source>Ends in another colour for %1 s: that is how it rests in the dark.</source>
+        <translation>Endet %1 s lang in einer anderen Farbe: so ruht sie im Dunkeln.</translation>
+    </message>
+    <message>
+        <source>Loses %1 % of its colour on the way.</source>
+        <translation>Verliert unterwegs %1 % der Farbe.</translation>
+    </message>
+    <message>
+        <source>Strays from the straight way for %1 s.</source>
+        <translation>Weicht %1 s lang vom geraden Weg ab.</translation>
+    </message>
+    <message>
+        <source>Set the colour in the dark</source>
+        <translation>Farbe im Dunkeln setzen</translation>
+    </message>
+    <message>
+        <source>Dark lamps take their next colour before their light comes, in the whole show</source>
+        <translation>Dunkle Lampen nehmen ihre nächste Farbe, bevor ihr Licht kommt, in der ganzen Show</translation>
+    </message>
+    <message>
+        <source>Let the colour jump</source>
+        <translation>Die Farbe springen lassen</translation>
+    </message>
+    <message>
+        <source>The colour does not fade: it is there at once where it is dark</source>
+        <translation>Die Farbe blendet nicht: sie ist sofort da, wo es dunkel ist</translation>
+    </message>
+    <message>
+        <source>Rest emitters at zero</source>
+        <translation>Emitter auf null ruhen lassen</translation>
+    </message>
+    <message>
+        <source>The lamps of the lineup rest with all emitters at zero</source>
+        <translation>Die Lampen der Lampenreihe ruhen mit allen Emittern auf null</translation>
+    </message>
+    <message>
+        <source>Go round the white</source>
+        <translation>Um das Weiß herum</translation>
+    </message>
+    <message>
+        <source>The way goes round the white</source>
+        <translation>Der Weg geht um das Weiß herum</translation>
+    </message>
+    <message>
+        <source>Way through colour</source>
+        <translation>Weg durch die Farbe</translation>
+    </message>
+    <message>
+        <source>Choose where it comes from and where it goes, and both ways stand here.</source>
+        <translation>Wähle, woher sie kommt und wohin sie geht, dann stehen beide Wege hier.</translation>
+    </message>
+    <message>
+        <source>as planned</source>
+        <translation>wie geplant</translation>
+    </message>
+    <message>
+        <source>as it would</source>
+        <translation>wie einfach</translation>
+    </message>
+    <message>
+        <source>white it goes round</source>
+        <translation>Weiß, das er umgeht</translation>
+    </message>
+    <message>
+        <source>%1 planned, %2 as it would</source>
+        <translation>%1 geplant, %2 einfach</translation>
+    </message>
+    <message>
+        <source>step %1</source>
+        <translation>Schritt %1</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n step(s), worst %1</source>
+        <translation>
+            <numerusform>%n Schritt, höchstens %1</numerusform>
+            <numerusform>%n Schritte, höchstens %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Keep the way…</source>
+        <translation>Weg behalten…</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CrossfadeView</name>
+    <message>
+        <source>From</source>
+        <translation>Von</translation>
+    </message>
+    <message>
+        <source>Where it comes from: press to choose. Colours of the swatch book go to the end that is chosen.</source>
+        <translation>Woher sie kommt: drücken zum Wählen. Farben des Farbbuchs gehen an das gewählte Ende.</translation>
+    </message>
+    <message>
+        <source>To</source>
+        <translation>Nach</translation>
+    </message>
+    <message>
+        <source>Where it goes: press to choose. Colours of the swatch book go to the end that is chosen.</source>
+        <translation>Wohin sie geht: drücken zum Wählen. Farben des Farbbuchs gehen an das gewählte Ende.</translation>
+    </message>
+    <message>
+        <source>Crossfade</source>
+        <translation>Übergang</translation>
+    </message>
+    <message>
+        <source>Way</source>
+        <translation>Weg</translation>
+    </message>
+    <message>
+        <source>The way from colour to colour</source>
+        <translation>Der Weg von Farbe zu Farbe</translation>
+    </message>
+    <message>
+        <source>As needed</source>
+        <translation>Nach Bedarf</translation>
+    </message>
+    <message>
+        <source>Levels</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>Straight</source>
+        <translation>Gerade</translation>
+    </message>
+    <message>
+        <source>Around</source>
+        <translation>Herum</translation>
+    </message>
+    <message>
+        <source>Through dark</source>
+        <translation>Durch Dunkel</translation>
+    </message>
+    <message>
+        <source>Jump</source>
+        <translation>Sprung</translation>
+    </message>
+    <message>
+        <source>Side</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>By which hues the way goes round the white</source>
+        <translation>Über welche Töne der Weg um das Weiß geht</translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation>links</translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>Saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>How much of its ends&apos; saturation the way around keeps</source>
+        <translation>Wie viel von der Sättigung seiner Enden der Weg herum behält</translation>
+    </message>
+    <message>
+        <source>%</source>
+        <translation>%</translation>
+    </message>
+    <message>
+        <source>Share of the time</source>
+        <translation>Anteil der Zeit</translation>
+    </message>
+    <message>
+        <source>Through dark: how long there is no light. Jump: when.</source>
+        <translation>Durchs Dunkel: wie lange kein Licht da ist. Sprung: wann.</translation>
+    </message>
+    <message>
+        <source>Time</source>
+        <translation>Zeit</translation>
+    </message>
+    <message>
+        <source>How long the crossfade takes</source>
+        <translation>Wie lange der Übergang dauert</translation>
+    </message>
+    <message>
+        <source>s</source>
+        <translation>s</translation>
+    </message>
+    <message>
+        <source>more</source>
+        <translation>mehr</translation>
+    </message>
+    <message>
+        <source>Pace, reach, dark ends, and routes that are kept under a name</source>
+        <translation>Gang, Reichweite, dunkle Enden und Routen, die unter einem Namen behalten sind</translation>
+    </message>
+    <message>
+        <source>Side of a way</source>
+        <translation>Seite eines Wegs</translation>
+    </message>
+    <message>
+        <source>Time of a crossfade</source>
+        <translation>Zeit eines Übergangs</translation>
+    </message>
+    <message>
+        <source>The lamps as they are now</source>
+        <translation>Die Lampen, wie sie jetzt sind</translation>
+    </message>
+    <message>
+        <source>No light</source>
+        <translation>Kein Licht</translation>
+    </message>
+    <message>
+        <source>no light</source>
+        <translation>kein Licht</translation>
+    </message>
+    <message>
+        <source>Turn it round: from and to</source>
+        <translation>Umdrehen: von und nach</translation>
+    </message>
+    <message>
+        <source>Looks</source>
+        <translation>Looks</translation>
+    </message>
+    <message>
+        <source>Palettes</source>
+        <translation>Paletten</translation>
+    </message>
+    <message>
+        <source>Pace</source>
+        <translation>Gang</translation>
+    </message>
+    <message>
+        <source>Even to the eye</source>
+        <translation>Gleichmäßig fürs Auge</translation>
+    </message>
+    <message>
+        <source>Pace even to the eye</source>
+        <translation>Gang gleichmäßig fürs Auge</translation>
+    </message>
+    <message>
+        <source>Eased in and out</source>
+        <translation>Sanft an und aus</translation>
+    </message>
+    <message>
+        <source>Pace eased in and out</source>
+        <translation>Gang sanft an und aus</translation>
+    </message>
+    <message>
+        <source>Reach</source>
+        <translation>Reichweite</translation>
+    </message>
+    <message>
+        <source>Each type in its own</source>
+        <translation>Jeder Typ in seiner eigenen</translation>
+    </message>
+    <message>
+        <source>Each type in its own reach</source>
+        <translation>Jeder Typ in seiner eigenen Reichweite</translation>
+    </message>
+    <message>
+        <source>All in what all of them reach</source>
+        <translation>Alle in dem, was alle erreichen</translation>
+    </message>
+    <message>
+        <source>All in their common reach</source>
+        <translation>Alle in ihrer gemeinsamen Reichweite</translation>
+    </message>
+    <message>
+        <source>Stays out of</source>
+        <translation>Meidet</translation>
+    </message>
+    <message>
+        <source>Stay out of %1</source>
+        <translation>%1 meiden</translation>
+    </message>
+    <message>
+        <source>no hue</source>
+        <translation>kein Ton</translation>
+    </message>
+    <message>
+        <source>From and to dark</source>
+        <translation>Von und nach dunkel</translation>
+    </message>
+    <message>
+        <source>A dark lamp takes its colour before its light comes</source>
+        <translation>Eine dunkle Lampe nimmt ihre Farbe, bevor ihr Licht kommt</translation>
+    </message>
+    <message>
+        <source>Kept routes</source>
+        <translation>Behaltene Routen</translation>
+    </message>
+    <message>
+        <source>For every change from %1 to %2</source>
+        <translation>Für jeden Wechsel von %1 nach %2</translation>
+    </message>
+    <message>
+        <source>no route of its own</source>
+        <translation>keine eigene Route</translation>
+    </message>
+    <message>
+        <source>by</source>
+        <comment>by which hues</comment>
+        <translation>über</translation>
+    </message>
+    <message>
+        <source>saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>dark for</source>
+        <translation>dunkel für</translation>
+    </message>
+    <message>
+        <source>jumps at</source>
+        <translation>springt bei</translation>
+    </message>
+    <message>
+        <source>in</source>
+        <comment>so many seconds</comment>
+        <translation>in</translation>
+    </message>
+    <message>
+        <source>Two colours, and the way between them</source>
+        <translation>Zwei Farben und der Weg dazwischen</translation>
+    </message>
+    <message>
+        <source>Choose a colour in the swatch book for where it comes from, and another for where it goes; or press From and To for palettes, looks and lamps as they are.</source>
+        <translation>Wähle im Farbbuch eine Farbe, von der sie kommt, und eine, zu der sie geht; oder drücke Von und Nach für Paletten, Looks und Lampen, wie sie sind.</translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::Document</name>
     <message>
         <source>Unsaved work cannot be written: %1</source>
@@ -3011,6 +3788,88 @@
     <message>
         <source>Saving a copy</source>
         <translation>Sichert eine Kopie</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FadePlayer</name>
+    <message>
+        <source>Nothing to play yet: choose two colours.</source>
+        <translation>Noch nichts zu spielen: wähle zwei Farben.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FadePlot</name>
+    <message>
+        <source>Crossfade over its time</source>
+        <translation>Übergang über seine Zeit</translation>
+    </message>
+    <message>
+        <source>Above as a desk would fade that knows levels only, below as it is planned. Drag the line, or press anywhere: the lamps show that moment. Arrows move it, Home and End go to the ends. Drag the dotted line of saturation for the floor.</source>
+        <translation>Oben, wie ein Pult überblenden würde, das nur Pegel kennt, unten, wie geplant. Die Linie ziehen oder irgendwo drücken: die Lampen zeigen diesen Moment. Pfeile bewegen sie, Pos1 und Ende gehen an die Enden. Die gepunktete Linie der Sättigung ziehen für den Boden.</translation>
+    </message>
+    <message>
+        <source>as it would fade</source>
+        <translation>wie es so blendet</translation>
+    </message>
+    <message>
+        <source>white dip %1 %</source>
+        <translation>Weißloch %1 %</translation>
+    </message>
+    <message>
+        <source>%1 to %2 s</source>
+        <translation>%1 bis %2 s</translation>
+    </message>
+    <message>
+        <source>as planned</source>
+        <translation>wie geplant</translation>
+    </message>
+    <message>
+        <source>%1 s</source>
+        <translation>%1 s</translation>
+    </message>
+    <message>
+        <source>saturation</source>
+        <translation>Sättigung</translation>
+    </message>
+    <message>
+        <source>floor %1 %</source>
+        <translation>Boden %1 %</translation>
+    </message>
+    <message>
+        <source>brightness</source>
+        <translation>Helligkeit</translation>
+    </message>
+    <message>
+        <source>thin line: the most it can give</source>
+        <translation>dünne Linie: das meiste, was sie geben kann</translation>
+    </message>
+    <message>
+        <source>less than even at the thick foot: %1 at full</source>
+        <translation>weniger als gleichmäßig am dicken Fuß: %1 voll</translation>
+    </message>
+    <message>
+        <source>step %1</source>
+        <translation>Schritt %1</translation>
+    </message>
+    <message>
+        <source>Saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>as a console would show it</source>
+        <translation>wie ein Pult es zeigt</translation>
+    </message>
+    <message>
+        <source>moment</source>
+        <translation>Moment</translation>
+    </message>
+    <message>
+        <source>saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
     </message>
 </context>
 <context>
@@ -3257,24 +4116,8 @@
         <translation>Die Stopps und die Wege dazwischen in u′ v′. Drücken oder ziehen: die Farbe des gewählten Stopps. Den hellen Weg mit der Maus aus seiner Bahn ziehen; ein Doppelklick nimmt so einen Punkt weg. Pfeile bewegen, Einfg setzt einen Punkt auf den Weg, Bild auf und Bild ab wählen, Entf nimmt weg.</translation>
     </message>
     <message>
-        <source>Pull a way</source>
-        <translation>Einen Weg ziehen</translation>
-    </message>
-    <message>
-        <source>50 points on a way at most.</source>
-        <translation>Höchstens 50 Punkte auf einem Weg.</translation>
-    </message>
-    <message>
-        <source>Let a way go straight again</source>
-        <translation>Einen Weg wieder gehen lassen</translation>
-    </message>
-    <message>
         <source>Stop %1</source>
         <translation>Stopp %1</translation>
-    </message>
-    <message>
-        <source>Point %1 on the way</source>
-        <translation>Punkt %1 auf dem Weg</translation>
     </message>
 </context>
 <context>
@@ -4558,10 +5401,6 @@ In der Hand</translation>
         <translation>Übergang</translation>
     </message>
     <message>
-        <source>Not built yet. Here the way of a fade through colour will be planned, round the white.</source>
-        <translation>Noch nicht gebaut. Hier wird der Weg einer Blende durch die Farben geplant, um das Weiß herum.</translation>
-    </message>
-    <message>
         <source>Cues</source>
         <translation>Cues</translation>
     </message>
@@ -5236,6 +6075,54 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>House light, or not: solo, Dark and master leave the chosen lamps alone</source>
         <translation>Saallicht oder nicht: Solo, Dunkel und Master lassen die gewählten Lampen in Ruhe</translation>
+    </message>
+    <message>
+        <source>No way to keep yet: choose two colours.</source>
+        <translation>Noch kein Weg zu behalten: wähle zwei Farben.</translation>
+    </message>
+    <message>
+        <source>Keep the way</source>
+        <translation>Den Weg behalten</translation>
+    </message>
+    <message>
+        <source>The name under which the way is kept</source>
+        <translation>Der Name, unter dem der Weg behalten wird</translation>
+    </message>
+    <message>
+        <source>Play the crossfade, or stop it</source>
+        <translation>Den Übergang spielen oder anhalten</translation>
+    </message>
+    <message>
+        <source>Crossfade from: choose it</source>
+        <translation>Übergang von: wählen</translation>
+    </message>
+    <message>
+        <source>Crossfade to: choose it</source>
+        <translation>Übergang nach: wählen</translation>
+    </message>
+    <message>
+        <source>Turn the crossfade round</source>
+        <translation>Übergang umdrehen</translation>
+    </message>
+    <message>
+        <source>To the line of the crossfade&apos;s moment</source>
+        <translation>Zur Linie des Moments des Übergangs</translation>
+    </message>
+    <message>
+        <source>Keep the way of the crossfade as…</source>
+        <translation>Den Weg des Übergangs behalten als…</translation>
+    </message>
+    <message>
+        <source>in Crossfade: the moment; Shift finely; to its ends</source>
+        <translation>in Übergang: der Moment; Umschalt fein; an die Enden</translation>
+    </message>
+    <message>
+        <source>← →, Home, End</source>
+        <translation>← →, Pos1, Ende</translation>
+    </message>
+    <message>
+        <source>in Crossfade: the saturation floor</source>
+        <translation>in Übergang: der Sättigungsboden</translation>
     </message>
 </context>
 <context>
@@ -7385,6 +8272,49 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>Lamp %1, %2</source>
         <translation>Lampe %1, %2</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::WayList</name>
+    <message>
+        <source>All ways</source>
+        <translation>Alle Wege</translation>
+    </message>
+    <message>
+        <source>Every way between the two ends: how much saturation it loses, how long it is, its least light, the largest step of an emitter in 1 % of the time, and the steps a console needs for it. Press one, or arrows and Enter, to take it.</source>
+        <translation>Jeder Weg zwischen den beiden Enden: wie viel Sättigung er verliert, wie lang er ist, sein wenigstes Licht, der größte Schritt eines Emitters in 1 % der Zeit und die Schritte, die ein Pult dafür braucht. Einen drücken, oder Pfeile und Enter, um ihn zu nehmen.</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>steps</source>
+        <translation>Schritte</translation>
+    </message>
+    <message>
+        <source>emitter step</source>
+        <translation>Emitter</translation>
+    </message>
+    <message>
+        <source>least light</source>
+        <translation>wenigstes Licht</translation>
+    </message>
+    <message>
+        <source>%1 cd</source>
+        <translation>%1 cd</translation>
+    </message>
+    <message>
+        <source>length</source>
+        <translation>Länge</translation>
+    </message>
+    <message>
+        <source>%1 ΔE</source>
+        <translation>%1 ΔE</translation>
+    </message>
+    <message>
+        <source>white dip</source>
+        <translation>Weißloch</translation>
     </message>
 </context>
 <context>

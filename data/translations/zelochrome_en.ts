@@ -36,6 +36,16 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::CrossfadeSide</name>
+    <message numerus="yes">
+        <source>%n step(s), worst %1</source>
+        <translation>
+            <numerusform>%n step, worst %1</numerusform>
+            <numerusform>%n steps, worst %1</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::FindPanel</name>
     <message numerus="yes">
         <source>Add the %n new one(s) in this order</source>

@@ -5,6 +5,7 @@
 #include "files/detail/colour_parts.h"
 #include "files/detail/cue_parts.h"
 #include "files/detail/gradient_parts.h"
+#include "files/detail/route_parts.h"
 #include "files/detail/show_parts.h"
 #include "light/frame.h"
 #include "show/edits.h"
@@ -172,6 +173,8 @@ Result<OpenedShow> parseShow(std::string_view text) {
     readMeasured(top, to);
     readTypes(top, to);
     readOutputs(top, to);
+    readRoutes(top, to);
+    readCrossfade(top, to);
     readCueLists(top, to);
     readFaders(top, to);
     if (top.member("dark_first"))
@@ -189,6 +192,7 @@ Result<OpenedShow> parseShow(std::string_view text) {
     last("last_look_id", show.last_look_id);
     last("last_cue_list_id", show.last_cue_list_id);
     last("last_fader_id", show.last_fader_id);
+    last("last_route_id", show.last_route_id);
     show.unknown = top.unknown();
     if (top.error())
         return passOn(*top.error());
@@ -247,6 +251,10 @@ public:
         begin(name);
         text_ += dumped(value);
     }
+    void written(const char* name, const std::string& json) { // text of it already
+        begin(name);
+        text_ += json;
+    }
     template <class List, class ToJson>
     void list(const char* name, const List& list, ToJson toJson) {
         begin(name);
@@ -296,6 +304,8 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
         text.member("last_cue_list_id", show.last_cue_list_id);
     if (show.last_fader_id > 0)
         text.member("last_fader_id", show.last_fader_id);
+    if (show.last_route_id > 0)
+        text.member("last_route_id", show.last_route_id);
     if (!show.dark_first)
         text.member("dark_first", false);
     if (show.even_to_the_eye)
@@ -312,6 +322,12 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
                   [&](const auto& e) { return cueListText(*e.second, tables); });
     if (!show.faders.empty())
         text.list("faders", show.faders, [](const auto& e) { return faderJson(*e.second); });
+    if (!show.routes.empty())
+        text.list("routes", show.routes, [](const auto& e) { return routeJson(*e.second); });
+    if (!show.routes_between.empty())
+        text.list("routes_between", show.routes_between, routeBetweenJson);
+    if (show.crossfade)
+        text.written("crossfade", crossfadeText(*show.crossfade, tables));
     text.list("standing", valuesText(show.standing, tables), same);
     text.list("hand", valuesText(hand, tables), same);
     text.list("colours", tables.colours.all(), same);

@@ -2,6 +2,7 @@
 #include "route/fade.h"
 
 #include "colour/oklab.h"
+#include "mix/together.h"
 #include "route/detail/calm.h"
 
 #include <algorithm>
@@ -19,8 +20,14 @@ constexpr int kFine = 600;        // points along a way when its pace is worked 
 constexpr double kVisible = 0.02; // of the brightest point: below it colour is not seen
 constexpr double kSeen = 0.03;    // of a drive, per 1 % of the way: steps below are never too large
 
-// Where along the curve one is at each share of the time, at constant Oklab distance (Y = 1).
-std::vector<Uv> paced(const Curve& curve, const Uv& white, int samples) {
+// Slower at both ends: its speed grows and falls evenly over the middle.
+double eased(double t) {
+    return t * t * (3 - 2 * t);
+}
+
+// Where along the curve one is at each share of the time, at constant Oklab distance (Y = 1), or
+// eased.
+std::vector<Uv> paced(const Curve& curve, const Uv& white, int samples, bool eased_ends) {
     const colour::OklabSpace space(colour::toXyz(white));
     std::vector<Uv> fine;
     std::vector<double> gone{0};
@@ -35,7 +42,8 @@ std::vector<Uv> paced(const Curve& curve, const Uv& white, int samples) {
     std::vector<Uv> way;
     std::size_t at = 0;
     for (int k = 0; k < samples; ++k) {
-        const double want = gone.back() * k / (samples - 1);
+        const double share = static_cast<double>(k) / (samples - 1);
+        const double want = gone.back() * (eased_ends ? eased(share) : share);
         while (at + 2 < gone.size() && gone[at + 1] < want)
             ++at;
         const double span = gone[at + 1] - gone[at];
@@ -143,6 +151,7 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
     const int n = wish.samples;
     const auto time = [&](int i) { return static_cast<double>(i) / (n - 1); };
     Fade fade;
+    fade.kind = wish.kind;
     if (wish.kind == Kind::Levels) {
         for (int i = 0; i < n; ++i)
             fade.points.push_back(
@@ -178,9 +187,10 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
             fade.ccw = around.ccw;
             fade.in_sector = around.in_sector;
         }
-        const auto way = paced(curve, wish.white, n);
+        const auto way = paced(curve, wish.white, n, wish.eased);
         for (int i = 0; i < n; ++i) {
-            const double planned = evenBrightness(first.brightness_cd, last.brightness_cd, time(i));
+            const double planned = evenBrightness(first.brightness_cd, last.brightness_cd,
+                                                  wish.eased ? eased(time(i)) : time(i));
             const double most = brightestOf(mixer, way[static_cast<std::size_t>(i)], wish.mixing);
             if (planned > 0)
                 fade.reach_dip = std::max(fade.reach_dip, 1 - std::min(1.0, most / planned));
@@ -200,6 +210,44 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
     }
     measure(disc, fade);
     return fade;
+}
+
+FadeWish fadeWish(const StopWay& way, const Uv& white, const std::vector<Uv>& reach) {
+    FadeWish wish;
+    wish.kind = way.kind;
+    wish.floor = way.floor;
+    wish.side = way.side;
+    for (Uv via : way.via) {
+        via.v = std::max(via.v, 0.01);
+        wish.via.push_back(reach.size() < 3 ? via : mix::intoReach(reach, via));
+    }
+    wish.keep_out = way.keep_out;
+    wish.jump_at = way.jump_at;
+    wish.dark_share = way.dark_share;
+    wish.eased = way.eased;
+    wish.white = white;
+    return wish;
+}
+
+Result<Fade> planAsNeeded(const mix::Mixer& mixer, const Drives& from, const Drives& to,
+                          FadeWish wish) {
+    constexpr double kStraightDip = 0.35; // of saturation: more is seen as white
+    wish.kind = Kind::Straight;
+    wish.floor = 0.8;
+    auto straight = planFade(mixer, from, to, wish);
+    if (!straight || straight->white_dip <= kStraightDip)
+        return straight;
+    wish.kind = Kind::Around;
+    auto around = planFade(mixer, from, to, wish);
+    return around ? std::move(around) : std::move(straight);
+}
+
+std::vector<double> mostAlong(const mix::Mixer& mixer, const Fade& fade,
+                              const mix::MixWish& mixing) {
+    std::vector<double> most;
+    for (const FadePoint& p : fade.points)
+        most.push_back(std::max(p.brightness_cd, brightestOf(mixer, p.uv, mixing)));
+    return most;
 }
 
 std::optional<double> calmBrightness(const mix::Mixer& mixer, const Drives& from, const Drives& to,

@@ -5,7 +5,7 @@
 
 #include "mix/mix.h"
 #include "mix/rounding.h"
-#include "route/way.h"
+#include "route/gradient.h"
 
 #include <optional>
 #include <vector>
@@ -22,12 +22,17 @@ struct FadeWish {
     colour::Uv white;        // what colour goes round, and Oklab's white; inside the reach
     double dark_share = 0.3; // of the time with no light, for Dark: 0..1
     double jump_at = 0.5;    // moment of Jump: 0..1
+    bool eased = false;      // colour and brightness go slower at both ends
     int samples = 101;       // along the way, at least 2
     // Keep-outs and pins that both ends hold: they hold along the way.
     mix::MixWish mixing = {};
 
     Done check() const;
 };
+
+// As a way is kept. Points on it are taken into the reach: they may come from another lamp.
+FadeWish fadeWish(const StopWay& way, const colour::Uv& white,
+                  const std::vector<colour::Uv>& reach);
 
 struct FadePoint {
     double t = 0; // share of the time
@@ -40,10 +45,11 @@ struct FadePoint {
 struct Fade {
     std::vector<FadePoint> points;
     double white_dip = 0;
-    double largest_step = 0; // of any drive, per 1 % of the way
-    double reach_dip = 0;    // share of the planned brightness that the reach does not allow
-    std::optional<bool> ccw; // the side that Around took
-    double in_sector = 0;    // radians of hue that it had to turn through the sector to stay out of
+    double largest_step = 0;  // of any drive, per 1 % of the way
+    double reach_dip = 0;     // share of the planned brightness that the reach does not allow
+    Kind kind = Kind::Levels; // the way that it goes
+    std::optional<bool> ccw;  // the side that Around took
+    double in_sector = 0; // radians of hue that it had to turn through the sector to stay out of
 };
 
 // From one mix to another, both of this mixer; a dark one takes the colour of the other. Fails with
@@ -51,6 +57,15 @@ struct Fade {
 // succeed. Cost: about a millisecond.
 Result<Fade> planFade(const mix::Mixer& mixer, const light::Drives& from, const light::Drives& to,
                       const FadeWish& wish);
+
+// As needed: straight where that keeps its saturation (a dip of 0.35 at most), else around on the
+// shorter side with a floor of 0.8. Of the wish: white, reach, mixing, samples, pace.
+Result<Fade> planAsNeeded(const mix::Mixer& mixer, const light::Drives& from,
+                          const light::Drives& to, FadeWish wish);
+
+// The most light that the colour of each point can have, cd. Cost: as a plan.
+std::vector<double> mostAlong(const mix::Mixer& mixer, const Fade& fade,
+                              const mix::MixWish& mixing = {});
 
 // A step of a drive, per 1 % of the way, that is not seen as a jump.
 inline constexpr double kCalmStep = 0.04;
@@ -81,5 +96,9 @@ struct Steps {
 // Re-simulated from the rounded values; where two neighbouring points alone break the tolerance,
 // both are steps.
 Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv = 0.006);
+
+// What a console makes of them: each channel in a straight line from step to step.
+Fade asConsole(const mix::Mixer& mixer, const Steps& steps, const colour::Uv& white,
+               int samples = 101);
 
 } // namespace zelo::route

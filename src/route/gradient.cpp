@@ -332,6 +332,37 @@ double lightAt(const std::vector<double>& at, const std::vector<StopWay>& ways, 
     return 1;
 }
 
+StopWay loosened(const StopWay& way, const Uv& from, const Uv& to) {
+    StopWay loose = way;
+    const Uv along = to - from;
+    const double size = dot(along, along);
+    if (!(size > 1e-12))
+        loose.via.clear();
+    for (Uv& via : loose.via) {
+        const Uv off = via - from;
+        via = {dot(off, along) / size, (along.u * off.v - along.v * off.u) / size};
+    }
+    return loose;
+}
+
+StopWay fitted(const StopWay& loose, const Uv& from, const Uv& to) {
+    StopWay way = loose;
+    const Uv along = to - from;
+    for (Uv& via : way.via)
+        via = from + Uv{via.u * along.u - via.v * along.v, via.u * along.v + via.v * along.u};
+    return way;
+}
+
+StopWay turnedRound(const StopWay& loose) {
+    StopWay way = loose;
+    way.side = loose.side == Side::Ccw ? Side::Cw : loose.side == Side::Cw ? Side::Ccw : loose.side;
+    way.jump_at = 1 - loose.jump_at;
+    std::reverse(way.via.begin(), way.via.end());
+    for (Uv& via : way.via)
+        via = {1 - via.u, -via.v};
+    return way;
+}
+
 Result<std::vector<double>> standingAt(const std::vector<std::optional<double>>& positions) {
     auto all = standing(positions);
     if (!all)

@@ -24,8 +24,18 @@ struct StopWay {
     std::vector<colour::Uv> via = {};    // of Straight and Around
     std::optional<Sector> keep_out = {}; // of Around
     double jump_at = 0.5; // of Jump and Dark: where the colour changes, share of the stretch
+    // Of fades alone:
+    double dark_share = 0.3; // of the time with no light, of Dark
+    bool eased = false;      // slower at both ends, instead of evenly to the eye
+    bool common = false;     // in what all lamps that fade together reach, instead of each its own
     friend bool operator==(const StopWay&, const StopWay&) = default;
 };
+
+// A way that fits itself to other ends: its points stand relative to them, x along from the first
+// to the last and y aside to the left, in their distance. Without points it is the same.
+StopWay loosened(const StopWay& way, const colour::Uv& from, const colour::Uv& to);
+StopWay fitted(const StopWay& loose, const colour::Uv& from, const colour::Uv& to);
+StopWay turnedRound(const StopWay& loose); // led from its last end to its first
 
 enum class Even {
     ToTheEye, // equal Oklab chords from lamp to lamp

@@ -177,4 +177,34 @@ Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
     return steps;
 }
 
+Fade asConsole(const mix::Mixer& mixer, const Steps& steps, const colour::Uv& white, int samples) {
+    Fade fade;
+    const auto& channels = mixer.mode().channels;
+    std::size_t at = 0;
+    for (int i = 0; i < samples; ++i) {
+        const double t = static_cast<double>(i) / (samples - 1);
+        while (at + 2 < steps.steps.size() && steps.steps[at + 1].t <= t)
+            ++at;
+        const FadeStep& a = steps.steps[at];
+        const FadeStep& b = steps.steps[std::min(at + 1, steps.steps.size() - 1)];
+        const double part = b.t > a.t ? std::clamp((t - a.t) / (b.t - a.t), 0.0, 1.0) : 1;
+        Drives drives = a.sent.drives; // lamps without a channel: their level goes evenly too
+        for (std::size_t e = 0; e < drives.size(); ++e)
+            drives[e] += part * (b.sent.drives[e] - drives[e]);
+        for (std::size_t c = 0; c < channels.size(); ++c)
+            if (channels[c].role == light::Role::Part) {
+                const double from = a.sent.values[c];
+                drives[channels[c].part] =
+                    light::driveOf(channels[c], from + part * (b.sent.values[c] - from));
+            }
+        const Xyz xyz = mixer.xyzOf(drives);
+        fade.points.push_back(
+            {t, colour::hasChromaticity(xyz) ? colour::toUv(xyz) : white, 0, xyz.Y, drives});
+    }
+    if (const auto disc = Disc::of(mixer.hull(), white))
+        for (FadePoint& p : fade.points)
+            p.saturation = disc->saturation(p.uv);
+    return fade;
+}
+
 } // namespace zelo::route

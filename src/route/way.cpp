@@ -156,7 +156,6 @@ double Sector::overlap(double start, double swing) const {
 }
 
 std::span<const HueName> hueNames() {
-    // Hue names by angle about a white in u'v'; as mix/miss.h tells the way of a miss.
     constexpr double kDegree = kPi / 180;
     static const HueName kNames[] = {{ZELO_TEXT("core", "red"), {-15 * kDegree, 15 * kDegree}},
                                      {ZELO_TEXT("core", "orange"), {15 * kDegree, 40 * kDegree}},
@@ -174,6 +173,19 @@ const char* hueNameAt(double angle) {
         if (hue.sector.holds(angle))
             return hue.name;
     return hueNames().front().name;
+}
+
+SideWords sideWords(const Disc& disc, const Uv& from, const Uv& to, double floor) {
+    for (const double at : {0.5, 0.35, 0.65, 0.2, 0.8}) {
+        const auto hueOf = [&](Side side) {
+            const Uv off = aroundWay(disc, from, to, floor, side).curve(at) - disc.white();
+            return hueNameAt(std::atan2(off.v, off.u));
+        };
+        const SideWords words{hueOf(Side::Ccw), hueOf(Side::Cw)};
+        if (words.ccw != words.cw)
+            return words;
+    }
+    return {};
 }
 
 Result<Sector> parseSector(std::string_view text) {

@@ -42,13 +42,22 @@ struct Sector {
     double overlap(double start, double swing) const;
     friend bool operator==(const Sector&, const Sector&) = default;
 };
-// Stretches of hue about the white, all round.
+// Stretches of hue by the angle about the white in u'v', all round. How colours are called for
+// searching is finer and overlaps (colour/words.h); which way a miss went is no hue (mix/miss.h).
 struct HueName {
     const char* name; // in English, marked (base/sentence.h)
     Sector sector;
 };
 std::span<const HueName> hueNames();
 const char* hueNameAt(double angle);
+
+// What the two sides round the white are called, in the hues above: that of the way half way, or
+// where they are alike that of a point off it. Null where nothing tells them apart.
+struct SideWords {
+    const char* ccw = nullptr;
+    const char* cw = nullptr;
+};
+SideWords sideWords(const Disc& disc, const colour::Uv& from, const colour::Uv& to, double floor);
 
 // "red", "orange", "yellow", "green", "cyan", "blue", "violet" or "pink": the stretch of hue about
 // the white that has this name; or "FROM:TO" in degrees, counter-clockwise.

@@ -5,6 +5,7 @@
 
 #include "base/result.h"
 #include "route/gradient.h"
+#include "show/crossfade.h"
 #include "show/value.h"
 
 #include <string_view>
@@ -29,7 +30,8 @@ struct Cue {
     double up_s = 2, down_s = 2; // of intensities that rise, that fall
     double up_delay_s = 0, down_delay_s = 0;
     std::optional<double> colour_s, colour_delay_s; // without: those of the lamp's intensity
-    std::optional<route::StopWay> way = {};         // of its colours; without: the show's
+    RouteId route = {};                             // of its colours, kept; none: its own way
+    std::optional<route::StopWay> way = {};         // without: the show's
     FollowWhen follow = FollowWhen::No;
     double follow_s = 0; // of AfterStart
     Values values;       // what it changes

@@ -25,12 +25,17 @@ bool onTheMap(const colour::Uv& uv) {
     return std::abs(uv.u) <= 1 && std::abs(uv.v) <= 1;
 }
 
-Done checkWay(const route::StopWay& way, std::size_t number) {
+} // namespace
+
+Done checkWay(const route::StopWay& way, std::size_t number, double farthest) {
     if (way.via.size() > kMostVias)
         return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "way {}: {} points at most"), number,
                     kMostVias);
-    if (!share(way.floor) || !share(way.jump_at) ||
-        !std::all_of(way.via.begin(), way.via.end(), onTheMap) ||
+    if (!share(way.floor) || !share(way.jump_at) || !share(way.dark_share) ||
+        !std::all_of(way.via.begin(), way.via.end(),
+                     [&](const colour::Uv& uv) {
+                         return std::abs(uv.u) <= farthest && std::abs(uv.v) <= farthest;
+                     }) ||
         (way.keep_out &&
          !(std::abs(way.keep_out->from) <= 100 && std::abs(way.keep_out->to) <= 100)))
         return fail(ErrorCode::BadValue,
@@ -38,8 +43,6 @@ Done checkWay(const route::StopWay& way, std::size_t number) {
                     number);
     return {};
 }
-
-} // namespace
 
 const char* nameOf(Bright bright) {
     for (const auto& [one, name] : kBrights)

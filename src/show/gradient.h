@@ -78,6 +78,8 @@ struct Laying {
 // BadValue: fewer than two stops, positions that do not grow, a way that is none, values out of
 // their bounds, more of something than show/limits.h has.
 Done checkGradient(const Gradient& gradient);
+// BadValue names the way by its number; `farthest`: of its points.
+Done checkWay(const route::StopWay& way, std::size_t number, double farthest = 1);
 
 // Takes a stop out; the way that led to it goes with it. Requires one of three or more.
 void removeStop(Gradient& gradient, std::size_t stop);

@@ -12,6 +12,9 @@ void eachHolder(const State& state, const std::function<void(const Holder&, cons
     for (const auto& [id, list] : state.show->cue_lists)
         for (const auto& [number, cue] : list->cues)
             see({Holder::Kind::Cue, {}, id, number}, cue->values);
+    if (state.show->crossfade)
+        for (const FadeEnd* end : {&state.show->crossfade->from, &state.show->crossfade->to})
+            see({Holder::Kind::Fade, {}, {}, {}}, end->lamps);
     see({Holder::Kind::Hand, {}, {}, {}}, *state.hand);
 }
 
@@ -45,8 +48,19 @@ State changeHolders(const State& state,
         copy.cues = copy.cues.changed(std::move(cues));
         lists.emplace_back(id, std::make_shared<const CueList>(std::move(copy)));
     }
+    bool faded = false;
+    if (state.show->crossfade) {
+        Crossfade copy = *state.show->crossfade;
+        for (FadeEnd* end : {&copy.from, &copy.to}) {
+            Values lamps = change({Holder::Kind::Fade, {}, {}, {}}, end->lamps);
+            faded = faded || !(lamps == end->lamps);
+            end->lamps = std::move(lamps);
+        }
+        if (faded)
+            next.crossfade = std::make_shared<const Crossfade>(std::move(copy));
+    }
     State changed = state;
-    if (!looks.empty() || !lists.empty() || !(next.standing == state.show->standing)) {
+    if (faded || !looks.empty() || !lists.empty() || !(next.standing == state.show->standing)) {
         if (!looks.empty())
             next.looks = next.looks.changed(std::move(looks));
         if (!lists.empty())
@@ -153,9 +167,63 @@ State withSoundStops(const State& state, std::size_t& lost) {
 
 } // namespace
 
+namespace {
+
+// Ways and ends that refer to what is not there.
+State withSoundWays(const State& state, std::size_t& lost) {
+    const Show& show = *state.show;
+    Show next = show;
+    bool changed = false;
+    const auto colourThere = [&](PaletteId id) {
+        const Palette* p = show.palette(id);
+        return p && p->colour;
+    };
+    if (show.crossfade) {
+        Crossfade fade = *show.crossfade;
+        for (FadeEnd* end : {&fade.from, &fade.to}) {
+            if (end->colour && end->colour->palette() && !colourThere(end->colour->palette()))
+                end->colour.reset();
+            if (end->look.value != 0 && !show.lookOf(end->look))
+                end->look = {};
+        }
+        if (!(fade == *show.crossfade)) {
+            next.crossfade = std::make_shared<const Crossfade>(std::move(fade));
+            changed = true;
+            ++lost;
+        }
+    }
+    const auto between = std::erase_if(next.routes_between, [&](const RouteBetween& b) {
+        return !colourThere(b.from) || !colourThere(b.to) || !show.routes.find(b.route);
+    });
+    std::vector<Table<CueListId, CueList>::Change> lists;
+    for (const auto& [id, list] : show.cue_lists) {
+        std::vector<Table<CueNumber, Cue>::Change> cues;
+        for (const auto& [number, cue] : list->cues)
+            if (cue->route && !show.routes.find(cue->route)) {
+                Cue copy = *cue;
+                copy.route = {};
+                cues.emplace_back(number, std::make_shared<const Cue>(std::move(copy)));
+            }
+        if (cues.empty())
+            continue;
+        lost += cues.size();
+        CueList copy = *list;
+        copy.cues = copy.cues.changed(std::move(cues));
+        lists.emplace_back(id, std::make_shared<const CueList>(std::move(copy)));
+    }
+    lost += between;
+    if (!changed && between == 0 && lists.empty())
+        return state;
+    next.cue_lists = next.cue_lists.changed(std::move(lists));
+    return {nextShow(std::move(next)), state.hand};
+}
+
+} // namespace
+
 State pruned(const State& given, std::vector<Sentence>* notes) {
     std::size_t stops = 0;
-    const State state = withSoundStops(given, stops);
+    std::size_t ways = 0;
+    const State state = withSoundWays(withSoundStops(given, stops), ways);
     const Show& show = *state.show;
     std::size_t lamps = 0;
     std::size_t links = 0;
@@ -224,6 +292,9 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
     tell(faders - playing.size(),
          say(ZELO_TEXT("core", "left out, since their look is not there: {} faders"),
              faders - playing.size()));
+    tell(ways,
+         say(ZELO_TEXT("core", "left out, of ways whose palette, look or route is not there: {}"),
+             ways));
     tell(members, say(ZELO_TEXT("core", "left out, of groups, not in the rig: {} lamps"), members));
     return next;
 }

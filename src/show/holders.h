@@ -11,7 +11,7 @@
 namespace zelo::show {
 
 struct Holder {
-    enum class Kind { Standing, Look, Cue, Hand };
+    enum class Kind { Standing, Look, Cue, Hand, Fade }; // Fade: an end of the crossfade
     Kind kind = Kind::Standing;
     LookId look = {};      // of a Look
     CueListId list = {};   // of a Cue

@@ -52,6 +52,16 @@ void fix(Value& v, const Shown& now, PaletteId id) {
         v.intensity = now.intensity ? std::optional(Source<double>(*now.intensity)) : std::nullopt;
 }
 
+std::shared_ptr<const Crossfade> withEnds(const std::shared_ptr<const Crossfade>& fade,
+                                          const std::function<void(FadeEnd&)>& change) {
+    if (!fade)
+        return fade;
+    Crossfade next = *fade;
+    change(next.from);
+    change(next.to);
+    return next == *fade ? fade : std::make_shared<const Crossfade>(std::move(next));
+}
+
 Resolve resolveOr(const Resolve& resolve, const State& state) {
     return resolve ? resolve
                    : [show = state.show](FixtureId, const Value& v) { return followed(*show, v); };
@@ -152,6 +162,12 @@ Result<State> removePalette(const State& state, PaletteId id, const Resolve& res
         return used;
     });
     Show without = *next.show;
+    without.crossfade = withEnds(without.crossfade, [&](FadeEnd& end) {
+        if (palette->colour && end.colour && end.colour->palette() == id)
+            end.colour = *palette->colour;
+    });
+    std::erase_if(without.routes_between,
+                  [&](const RouteBetween& b) { return b.from == id || b.to == id; });
     without.palettes = without.palettes.without(id);
     next.show = nextShow(std::move(without));
     return pruned(next); // what was laid out changed since it was kept is its own now
@@ -199,6 +215,12 @@ Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) 
                 stop.colour = into;
         return used;
     });
+    Show merged = *next.show;
+    merged.crossfade = withEnds(merged.crossfade, [&](FadeEnd& end) {
+        if (end.colour && end.colour->palette() == from)
+            end.colour = into;
+    });
+    next.show = nextShow(std::move(merged));
     return removePalette(next, from);
 }
 

@@ -23,6 +23,7 @@ inline constexpr std::size_t kLongestNote = 20'000;
 inline constexpr std::size_t kMostNames = 500;
 inline constexpr std::size_t kMostStops = 200; // of a gradient
 inline constexpr std::size_t kMostVias = 50;   // points on the way from a stop to the next
+inline constexpr double kFarthestVia = 1'000;  // of a kept route, in the distance of its ends
 inline constexpr std::size_t kMostLayings = 20'000;
 inline constexpr std::size_t kMostCues = 20'000;   // of a list
 inline constexpr double kLongest_s = 86'400;       // a time of a cue

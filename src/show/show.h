@@ -139,10 +139,13 @@ struct Show {
     Table<FaderId, Fader> faders;
     bool dark_first = true;       // a dark lamp takes its next colour before its light comes
     bool even_to_the_eye = false; // intensities fade evenly in perceived brightness, not in level
-    std::optional<route::StopWay> way = {};       // of colours that fade; without: as needed
-    std::shared_ptr<const StagePlan> stage;       // null: bare floor
-    Table<std::string, Measured> measured;        // by name
-    Table<std::string, light::FixtureType> types; // by id: made or read for it
+    std::optional<route::StopWay> way = {}; // of colours that fade; without: as needed
+    Table<RouteId, Route> routes;
+    std::vector<RouteBetween> routes_between;                    // each pair of palettes once
+    std::shared_ptr<const Crossfade> crossfade;                  // that is worked on; null: none
+    std::shared_ptr<const StagePlan> stage;                      // null: bare floor
+    Table<std::string, Measured> measured;                       // by name
+    Table<std::string, light::FixtureType> types;                // by id: made or read for it
     std::shared_ptr<const std::vector<light::Asked>> favourites; // null: none
     std::vector<OutputLine> outputs;
     Values standing;         // standing light: what the stage shows below all else
@@ -152,6 +155,7 @@ struct Show {
     int last_look_id = 0;
     int last_cue_list_id = 0;
     int last_fader_id = 0;
+    int last_route_id = 0;
     std::string unknown;
 
     const Fixture* fixture(FixtureId id) const { return fixtures.find(id); }

@@ -16,11 +16,12 @@ std::string shortText(JsonObject& o, const char* name, std::size_t longest) {
     return text;
 }
 
-std::optional<colour::Uv> uvOf(const Json& json) {
+std::optional<colour::Uv> uvOf(const Json& json, double farthest) {
     if (!json.is_array() || json.size() != 2 || !json[0].is_number() || !json[1].is_number())
         return std::nullopt;
     const colour::Uv uv{json[0].get<double>(), json[1].get<double>()};
-    return std::abs(uv.u) <= 1 && std::abs(uv.v) <= 1 ? std::optional(uv) : std::nullopt;
+    return std::abs(uv.u) <= farthest && std::abs(uv.v) <= farthest ? std::optional(uv)
+                                                                    : std::nullopt;
 }
 
 std::optional<colour::Uv> readUv(JsonObject& o, const char* name) {

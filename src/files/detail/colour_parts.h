@@ -15,7 +15,7 @@ std::string jsonText(const Json& json); // one line; what is not UTF-8 is replac
 std::string shortText(JsonObject& o, const char* name, std::size_t longest = show::kLongestName);
 // Two numbers within -1..1; nothing when it is not there, or faulty.
 std::optional<colour::Uv> readUv(JsonObject& o, const char* name);
-std::optional<colour::Uv> uvOf(const Json& json);
+std::optional<colour::Uv> uvOf(const Json& json, double farthest = 1);
 // "asked"; one that cannot be read is taken for the colour kept with it, which is told.
 light::Asked readAsked(JsonObject& o, const colour::Uv& uv, std::vector<Sentence>& notes);
 

@@ -45,6 +45,7 @@ Cue readCue(JsonObject& o, Reading& to) {
     cue.down_delay_s = readTime(o, "down_delay_s").value_or(0);
     cue.colour_s = readTime(o, "colour_s");
     cue.colour_delay_s = readTime(o, "colour_delay_s");
+    cue.route = {o.integer("route", 0, 0, show::kLastId)};
     cue.way = readWayMember(o);
     const std::string follow = o.text("follow", "no");
     const auto known = std::find_if(std::begin(kFollows), std::end(kFollows),
@@ -78,6 +79,8 @@ Json cueJson(const Cue& cue) {
         j["colour_s"] = *cue.colour_s;
     if (cue.colour_delay_s)
         j["colour_delay_s"] = *cue.colour_delay_s;
+    if (cue.route)
+        j["route"] = cue.route.value;
     if (cue.way)
         j["way"] = wayJson(*cue.way);
     for (const auto& [when, name] : kFollows)

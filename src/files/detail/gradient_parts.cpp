@@ -55,7 +55,7 @@ std::optional<double> readAt(JsonObject& o) {
 }
 
 // The way that leads on from a stop.
-route::StopWay readWay(JsonObject& o) {
+route::StopWay readWay(JsonObject& o, double farthest) {
     route::StopWay way;
     const std::string kind = o.text("kind", route::nameOf(way.kind));
     if (const auto named = route::kindNamed(kind))
@@ -66,13 +66,17 @@ route::StopWay readWay(JsonObject& o) {
     way.floor = o.number("floor", way.floor, 0, 1);
     way.side = readNamed(o, "side", kSides);
     way.jump_at = o.number("jump_at", way.jump_at, 0, 1);
+    way.dark_share = o.number("dark_share", way.dark_share, 0, 1);
+    way.eased = o.flag("eased");
+    way.common = o.flag("common");
     o.each("via", show::kMostVias, [&](const Json& j, const JsonPath& at) {
-        if (const auto uv = uvOf(j))
+        if (const auto uv = uvOf(j, farthest))
             way.via.push_back(*uv);
         else
-            o.take(Error{ErrorCode::BadValue,
-                         say(ZELO_TEXT("core", "expected two numbers within -1..1")),
-                         {at.text()}});
+            o.take(Error{
+                ErrorCode::BadValue,
+                say(ZELO_TEXT("core", "expected two numbers within -{}..{}"), farthest, farthest),
+                {at.text()}});
     });
     if (const Json* json = o.member("keep_out")) {
         JsonObject sector(*json, o.at("keep_out"));
@@ -85,12 +89,12 @@ route::StopWay readWay(JsonObject& o) {
 
 } // namespace
 
-std::optional<route::StopWay> readWayMember(JsonObject& o) {
+std::optional<route::StopWay> readWayMember(JsonObject& o, double farthest) {
     const Json* json = o.member("way");
     if (!json)
         return std::nullopt;
     JsonObject w(*json, o.at("way"));
-    const route::StopWay way = readWay(w);
+    const route::StopWay way = readWay(w, farthest);
     o.keepUnknown("way", w);
     o.take(w.error());
     return way;
@@ -105,6 +109,12 @@ Json wayJson(const route::StopWay& way) {
         j["side"] = nameIn(kSides, way.side);
     if (way.jump_at != usual.jump_at)
         j["jump_at"] = way.jump_at;
+    if (way.dark_share != usual.dark_share)
+        j["dark_share"] = way.dark_share;
+    if (way.eased)
+        j["eased"] = true;
+    if (way.common)
+        j["common"] = true;
     for (const colour::Uv& uv : way.via)
         j["via"].push_back({uv.u, uv.v});
     if (way.keep_out)

@@ -16,7 +16,8 @@ struct Reading; // show_parts.h
 std::shared_ptr<const show::Gradient> readGradientMember(JsonObject& o,
                                                          std::vector<Sentence>& notes);
 // "way": of a fade, or that leads on from a stop; nothing when it is not there.
-std::optional<route::StopWay> readWayMember(JsonObject& o);
+// `farthest`: its points.
+std::optional<route::StopWay> readWayMember(JsonObject& o, double farthest = 1);
 Json wayJson(const route::StopWay& way);
 // All of them into `to.layings`. Palettes must be read.
 void readLayings(JsonObject& top, Reading& to);

@@ -81,6 +81,8 @@ ColourWish readColour(const Json& json, const JsonPath& path, std::vector<Senten
     return wish;
 }
 
+} // namespace
+
 std::optional<ColourWish> readColourMember(JsonObject& o, std::vector<Sentence>& notes) {
     const Json* colour = o.member("colour");
     if (!colour)
@@ -90,6 +92,8 @@ std::optional<ColourWish> readColourMember(JsonObject& o, std::vector<Sentence>&
     o.take(inside);
     return wish;
 }
+
+namespace {
 
 // Levels by name; before version 3 `drives` by their place, named "#1", "#2" … until the type tells
 // their names (host/naming.h).
@@ -418,8 +422,6 @@ void readOutputs(JsonObject& top, Reading& to) {
 
 // --- writing ---------------------------------------------------------------------------------
 
-namespace {
-
 Json colourJson(const ColourWish& wish) {
     Json j;
     j["asked"] = light::toText(wish.asked);
@@ -428,6 +430,8 @@ Json colourJson(const ColourWish& wish) {
     writeUnknown(j, wish.unknown);
     return j;
 }
+
+namespace {
 
 // All of a value's members but whose it is, as text: `,"intensity":0.5,"colour":3`. Shows have
 // hundreds of thousands of them.

@@ -32,6 +32,7 @@ void readColours(JsonObject& top, Reading& to);
 show::Values readValues(JsonObject& top, const char* name, Reading& to);
 void readPalettes(JsonObject& top, Reading& to);
 void readLooks(JsonObject& top, Reading& to);
+std::optional<show::ColourWish> readColourMember(JsonObject& o, std::vector<Sentence>& notes);
 void readStage(JsonObject& top, Reading& to);
 void readMeasured(JsonObject& top, Reading& to);
 void readTypes(JsonObject& top, Reading& to);
@@ -71,6 +72,7 @@ struct Tables {
 Json calibrationJson(const show::Calibration& calibration);
 // An element each; fixtures with one and the same value stand together.
 std::vector<std::string> valuesText(const show::Values& values, Tables& tables);
+Json colourJson(const show::ColourWish& wish);
 Json paletteJson(const show::Palette& palette);
 std::string lookText(const show::Look& look, Tables& tables);
 Json stageJson(const show::StagePlan& stage);

@@ -1,0 +1,165 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Ways as they are kept, and what is made of them: other ends, as needed, eased, on a console.
+#include "colour/cct.h"
+#include "colour/oklab.h"
+#include "mix/together.h"
+#include "route/fade.h"
+#include "support/shipped.h"
+
+#include <cmath>
+
+namespace zelo::route {
+namespace {
+
+using colour::Uv;
+
+const Uv kWhite = colour::planckianUv({4300});
+
+light::Drives drivesFor(const mix::Mixer& mixer, const char* gel) {
+    return mixer.solve(test::gelWanted(gel), {}).drives;
+}
+
+TEST(KeptWay, FitsItselfToOtherEnds) {
+    StopWay way;
+    way.kind = Kind::Around;
+    way.floor = 0.6;
+    way.side = Side::Ccw;
+    way.via = {{0.25, 0.55}, {0.2, 0.5}};
+    const Uv from{0.4, 0.5};
+    const Uv to{0.15, 0.45};
+    const StopWay loose = loosened(way, from, to);
+    EXPECT_EQ(loose.floor, 0.6);
+    const StopWay again = fitted(loose, from, to);
+    for (std::size_t i = 0; i < 2; ++i)
+        EXPECT_NEAR(colour::distance(again.via[i], way.via[i]), 0, 1e-12);
+    // The same shape, moved, turned by a right angle and half as large.
+    const Uv a{0.2, 0.4};
+    const StopWay other = fitted(loose, a, a + 0.5 * Uv{to.v - from.v, -(to.u - from.u)});
+    for (std::size_t i = 0; i < 2; ++i) {
+        const Uv off = 0.5 * (way.via[i] - from);
+        EXPECT_NEAR(colour::distance(other.via[i], a + Uv{off.v, -off.u}), 0, 1e-12);
+    }
+    // Led the other way round it goes through the same points, on the other side.
+    const StopWay back = fitted(turnedRound(loose), to, from);
+    EXPECT_EQ(back.side, Side::Cw);
+    EXPECT_NEAR(colour::distance(back.via[0], way.via[1]), 0, 1e-12);
+    EXPECT_NEAR(colour::distance(back.via[1], way.via[0]), 0, 1e-12);
+    const StopWay twice = turnedRound(turnedRound(loose));
+    EXPECT_EQ(twice.side, loose.side);
+    EXPECT_NEAR(colour::distance(twice.via[0], loose.via[0]), 0, 1e-12);
+    EXPECT_TRUE(loosened(way, from, from).via.empty()) << "equal ends have no way between";
+}
+
+TEST(KeptWay, SidesAreCalledByTheHuesTheyGoBy) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    const auto disc = *Disc::of(mixer.hull(), kWhite);
+    const Uv red = test::gelWanted("104").uv();
+    const Uv cyan = test::gelWanted("338").uv();
+    const SideWords words = sideWords(disc, red, cyan, 0.8);
+    for (const auto& [word, side] : {std::pair(words.ccw, Side::Ccw), {words.cw, Side::Cw}}) {
+        ASSERT_TRUE(word);
+        const auto sector = parseSector(word);
+        ASSERT_TRUE(sector);
+        bool met = false;
+        for (int i = 1; i < 20; ++i) {
+            const Uv off = aroundWay(disc, red, cyan, 0.8, side).curve(i / 20.0) - kWhite;
+            met = met || sector->holds(std::atan2(off.v, off.u));
+        }
+        EXPECT_TRUE(met) << word;
+    }
+    EXPECT_STRNE(words.ccw, words.cw);
+    const SideWords same = sideWords(disc, red, red, 1);
+    EXPECT_TRUE(!same.ccw || std::string(same.ccw) != same.cw);
+}
+
+TEST(KeptWay, AsNeededGoesRoundTheWhiteOnlyWhereItMust) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    FadeWish wish;
+    wish.white = kWhite;
+    const auto red = drivesFor(mixer, "104");
+    const auto orange = mixer.solve(test::gelWanted("214"), {}).drives;
+    const auto cyan = drivesFor(mixer, "338");
+    const auto near = planAsNeeded(mixer, red, orange, wish);
+    ASSERT_TRUE(near);
+    EXPECT_EQ(near->kind, Kind::Straight);
+    const auto far = planAsNeeded(mixer, red, cyan, wish);
+    ASSERT_TRUE(far);
+    EXPECT_EQ(far->kind, Kind::Around);
+    EXPECT_LT(far->white_dip, 0.22);
+}
+
+TEST(KeptWay, EasedItIsSlowAtBothEnds) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    StopWay way;
+    way.eased = true;
+    const auto from = drivesFor(mixer, "104");
+    const auto to = drivesFor(mixer, "214");
+    const auto fade = planFade(mixer, from, to, fadeWish(way, kWhite, mixer.hull()));
+    ASSERT_TRUE(fade);
+    const colour::OklabSpace space(colour::toXyz(kWhite));
+    const auto speed = [&](std::size_t i) {
+        return distance(space.from(colour::toXyz(fade->points[i].uv)),
+                        space.from(colour::toXyz(fade->points[i + 1].uv)));
+    };
+    EXPECT_LT(speed(0), speed(50) / 10);
+    EXPECT_LT(speed(99), speed(50) / 10);
+    EXPECT_NEAR(speed(25), speed(74), speed(50) / 100) << "the same at both";
+    EXPECT_LT(colour::distance(fade->points.front().uv, colour::toUv(mixer.xyzOf(from))), 1e-6);
+    EXPECT_LT(colour::distance(fade->points.back().uv, colour::toUv(mixer.xyzOf(to))), 1e-6);
+}
+
+TEST(KeptWay, PointsFromAnotherLampAreTakenIntoTheReach) {
+    const auto mixer = test::shippedMixer("petrel-4");
+    StopWay way;
+    way.via = {{0.9, 0.9}, {-0.5, -1}, {0.2, 0}};
+    const auto wish = fadeWish(way, kWhite, mixer.hull());
+    ASSERT_EQ(wish.via.size(), 3u);
+    for (const Uv& via : wish.via)
+        EXPECT_LT(colour::distance(via, mix::intoReach(mixer.hull(), via)), 1e-9);
+    const auto fade = planFade(mixer, drivesFor(mixer, "104"), drivesFor(mixer, "338"), wish);
+    ASSERT_TRUE(fade);
+    for (const auto& p : fade->points)
+        EXPECT_LT(colour::distance(p.uv, colour::toUv(mixer.xyzOf(p.drives))), 0.004);
+}
+
+// Each channel in a straight line from step to step, as the steps' own figure says.
+TEST(Console, ShowsWhatItsStepsPromise) {
+    for (const char* type : {"petrel-4", "gannet-8"}) {
+        const auto mixer = test::shippedMixer(type);
+        StopWay way;
+        way.kind = Kind::Around;
+        const auto fade = planFade(mixer, drivesFor(mixer, "104"), drivesFor(mixer, "338"),
+                                   fadeWish(way, kWhite, mixer.hull()));
+        ASSERT_TRUE(fade);
+        for (const double tolerance : {0.003, 0.006, 0.03}) {
+            const auto steps = stepsFor(mixer, *fade, tolerance);
+            const auto shown = asConsole(mixer, steps, kWhite, 101);
+            ASSERT_EQ(shown.points.size(), fade->points.size());
+            double worst = 0;
+            for (std::size_t i = 0; i < shown.points.size(); ++i)
+                worst = std::max(worst, colour::distance(shown.points[i].uv, fade->points[i].uv));
+            EXPECT_NEAR(worst, steps.worst_uv, 1e-9) << type << " " << tolerance;
+            EXPECT_LE(worst, tolerance) << type;
+        }
+    }
+}
+
+TEST(MostAlong, IsNeverLessThanWhatIsThere) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    StopWay way;
+    way.kind = Kind::Around;
+    const auto fade = planFade(mixer, drivesFor(mixer, "104"), drivesFor(mixer, "338"),
+                               fadeWish(way, kWhite, mixer.hull()));
+    ASSERT_TRUE(fade);
+    const auto most = mostAlong(mixer, *fade);
+    ASSERT_EQ(most.size(), fade->points.size());
+    bool more = false;
+    for (std::size_t i = 0; i < most.size(); ++i) {
+        EXPECT_GE(most[i], fade->points[i].brightness_cd);
+        more = more || most[i] > 1.2 * fade->points[i].brightness_cd;
+    }
+    EXPECT_TRUE(more) << "eight emitters have some to spare";
+}
+
+} // namespace
+} // namespace zelo::route
