@@ -15,12 +15,16 @@ Changes changesBetween(const show::State& before, const show::State& now) {
     note(!(a.types == b.types), Change::Types);
     note(!(a.standing == b.standing && a.looks == b.looks && a.cue_lists == b.cue_lists &&
            a.faders == b.faders && a.dark_first == b.dark_first &&
-           a.even_to_the_eye == b.even_to_the_eye && a.way == b.way),
+           a.even_to_the_eye == b.even_to_the_eye && a.way == b.way && a.routes == b.routes &&
+           a.routes_between == b.routes_between),
          Change::Values);
     note(!(a.palettes == b.palettes && a.measured == b.measured && a.favourites == b.favourites),
          Change::Palettes);
     note(!(*before.hand == *now.hand), Change::Hand);
     note(a.outputs != b.outputs, Change::Outputs);
+    note(a.crossfade != b.crossfade || !(a.routes == b.routes) ||
+             a.routes_between != b.routes_between,
+         Change::Crossfade);
     note(a.white_cct_k != b.white_cct_k, Change::White);
     return changes;
 }

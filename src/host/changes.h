@@ -15,12 +15,13 @@ enum class Change : unsigned {
     Lineup = 1 << 5,
     Focus = 1 << 6, // the type that is looked at
     Outputs = 1 << 7,
-    Controls = 1 << 8, // master, Dark, on stage
-    White = 1 << 9,    // what the eye takes for white
-    Saved = 1 << 10,   // name, file, whether it is on disk, history
-    Light = 1 << 11,   // a new stage was computed
-    Seen = 1 << 12,    // eye or camera: what shows light shows it otherwise
-    Found = 1 << 13,   // the finder has something new
+    Controls = 1 << 8,   // master, Dark, on stage
+    White = 1 << 9,      // what the eye takes for white
+    Saved = 1 << 10,     // name, file, whether it is on disk, history
+    Light = 1 << 11,     // a new stage was computed
+    Seen = 1 << 12,      // eye or camera: what shows light shows it otherwise
+    Found = 1 << 13,     // the finder has something new
+    Crossfade = 1 << 14, // the one that is worked on, kept routes
 };
 
 class Changes {
@@ -29,7 +30,7 @@ public:
     constexpr Changes(Change one) : bits_(static_cast<unsigned>(one)) {}
     static constexpr Changes all() {
         Changes every;
-        every.bits_ = (1u << 14) - 1;
+        every.bits_ = (1u << 15) - 1;
         return every;
     }
     constexpr Changes operator|(Changes o) const {

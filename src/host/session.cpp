@@ -278,8 +278,8 @@ void Session::changed(Changes what, std::optional<double> fade_s) {
     guard_->changed(now, lineup_);
     constexpr Changes kLight =
         Change::Rig | Change::Types | Change::Values | Change::Palettes | Change::Hand;
-    if (what.has(kLight) || (looked_at_ && what.has(Change::Controls))) {
-        looked_at_.reset(); // what is done now is to be seen
+    if (what.has(kLight) || (look_.hand && what.has(Change::Controls))) {
+        look_ = {}; // what is done now is to be seen
         computeLight(fade_s);
     } else if (what.has(Change::Controls)) {
         look();
@@ -288,26 +288,38 @@ void Session::changed(Changes what, std::optional<double> fade_s) {
         on_change(what);
 }
 
-void Session::lookAt(show::HandPtr hand) {
-    looked_at_ = std::move(hand);
-    computeLight(0);
+void Session::lookAt(Look look) {
+    const bool lamps = (look_.hand && look_.on_lamps) || (look.hand && look.on_lamps);
+    look_ = std::move(look);
+    if (lamps)
+        return computeLight(look_.fade_s);
+    {
+        const std::lock_guard lock(light_mutex_);
+        on_screen_ =
+            look_.hand ? std::optional(OnScreen{{show(), look_.hand}, sources()}) : std::nullopt;
+    }
+    this->look();
 }
 
 // A job that is replaced by a newer one leaves it its time. What is dragged follows at once.
 void Session::computeLight(std::optional<double> fade_s) {
     show::State shown = state();
-    if (looked_at_)
-        shown.hand = looked_at_;
+    if (look_.hand && look_.on_lamps)
+        shown.hand = look_.hand;
     {
         const std::lock_guard lock(light_mutex_);
+        on_screen_.reset();
+        ways_of_look_ = look_.ways;
         fade_s_ = fade_s ? std::max(fade_s_, *fade_s) : 0;
         drags_ = !fade_s;
     }
     light_.post("light", [this, state = std::move(shown), from = sources()] {
         double fade = 0;
         bool drags = false;
+        std::shared_ptr<const play::LampWays> own;
         {
             const std::lock_guard lock(light_mutex_);
+            own = ways_of_look_;
             fade = std::exchange(fade_s_, 0);
             drags = std::exchange(drags_, false);
         }
@@ -317,10 +329,11 @@ void Session::computeLight(std::optional<double> fade_s) {
             constexpr double kShare = 0.04, kLongest_s = 0.15;
             const auto until = std::chrono::steady_clock::now() +
                                std::chrono::duration<double>(std::min(kShare * fade, kLongest_s));
-            next = play::withWaysOfChanges(next, compiled_.get(), ways_, [&] {
-                return std::chrono::steady_clock::now() > until;
-            });
+            next = play::withWaysOfChanges(
+                next, compiled_.get(), ways_,
+                [&] { return std::chrono::steady_clock::now() > until; }, own.get());
             changed_from_ = compiled_;
+            changed_by_ = own;
         }
         player_->put(std::make_shared<play::Playing>(next), fade, drags);
         look();
@@ -335,7 +348,8 @@ void Session::planWays() {
     const auto until = std::chrono::steady_clock::now() + kAtOnce;
     bool more = false;
     const auto enough = [&] { return more = more || std::chrono::steady_clock::now() > until; };
-    auto next = play::withWaysOfChanges(compiled_, changed_from_.get(), ways_, enough);
+    auto next =
+        play::withWaysOfChanges(compiled_, changed_from_.get(), ways_, enough, changed_by_.get());
     next = play::withWaysOfCues(next, ways_, enough);
     if (next != compiled_) {
         player_->put(std::make_shared<play::Playing>(next), 0);
@@ -358,9 +372,17 @@ void Session::showStage() {
     if (!playing)
         return newest ? void() : look();
     play::Controls controls;
+    std::optional<OnScreen> on_screen;
     {
         const std::lock_guard lock(light_mutex_);
         controls = controls_now_;
+        on_screen = on_screen_;
+    }
+    if (on_screen) {
+        if (on_stage)
+            on_stage(std::make_shared<const play::Stage>(
+                play::computeStage(on_screen->state, controls, *on_screen->from, mixes_)));
+        return;
     }
     std::vector<play::Rest> rests;
     auto stage = std::make_shared<const play::Stage>(

@@ -76,7 +76,15 @@ public:
     void putDown();  // lets go of all that is in hand
     // The light shows this hand instead of the one there is, for a look; null: that one again.
     // Nothing of it is kept.
-    void lookAt(show::HandPtr hand);
+    void lookAt(show::HandPtr hand) { lookAt(Look{std::move(hand)}); }
+    struct Look {
+        show::HandPtr hand;
+        bool on_lamps = true; // else the screen alone shows it, and what is played goes on
+        double fade_s = 0;    // on the lamps, in this time
+        std::shared_ptr<const play::LampWays> ways = {}; // null: as the show says
+    };
+    void lookAt(Look look);
+    bool looking() const { return look_.hand != nullptr; } // until something is done
     void undo();
     void redo();
     void goTo(std::size_t position); // in history().moments()
@@ -126,19 +134,26 @@ private:
     show::State told_; // what on_change was last told about
     std::vector<Sentence> notes_;
     show::Lineup lineup_;
-    show::HandPtr looked_at_;
+    Look look_; // hand null: at none
     play::Controls controls_;
     double time_in_hand_s_ = 0;
     bool on_stage_now_ = true;
     std::unique_ptr<Network> network_;
     std::unique_ptr<Player> player_; // before network_ goes: it sends through it
 
-    std::mutex light_mutex_;      // of the next two
+    std::mutex light_mutex_;      // of the next five
     double fade_s_ = 0;           // of what is to be compiled next
     bool drags_ = false;          // it goes on with what was compiled last
     play::Controls controls_now_; // as they were pressed
+    struct OnScreen {             // the screen alone shows it
+        show::State state;
+        std::shared_ptr<const play::Sources> from;
+    };
+    std::optional<OnScreen> on_screen_;
+    std::shared_ptr<const play::LampWays> ways_of_look_;
     // Of the thread that compiles: the last one, and the one that it changed by hand.
     std::shared_ptr<const play::Compiled> compiled_, changed_from_;
+    std::shared_ptr<const play::LampWays> changed_by_;
     play::Ways ways_;
     play::Rounding rounding_; // of the thread that looks
     Workers workers_;

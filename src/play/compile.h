@@ -52,11 +52,19 @@ struct Compiled {
 Compiled compiled(const show::State& state, const Sources& from, Mixes& mixes,
                   const Compiled* before = nullptr);
 
+// How colours of these lamps are to fade, whatever the show says.
+struct LampWay {
+    std::optional<route::StopWay> way; // nothing: as needed
+    mix::MixWish mixing = {};          // keep-outs and pins along it
+};
+using LampWays = std::map<show::FixtureId, LampWay>;
+
 // The same with ways planned that are missing, until `enough` says so; the same one when there was
 // none to plan. Of what standing light and hand change from `before` (null: nothing):
 std::shared_ptr<const Compiled> withWaysOfChanges(const std::shared_ptr<const Compiled>& compiled,
                                                   const Compiled* before, Ways& ways,
-                                                  const std::function<bool()>& enough = {});
+                                                  const std::function<bool()>& enough = {},
+                                                  const LampWays* own = nullptr);
 // Of the cues, in their order; of very many those behind go straight.
 std::shared_ptr<const Compiled> withWaysOfCues(const std::shared_ptr<const Compiled>& compiled,
                                                Ways& ways,

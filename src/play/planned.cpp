@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/planned.h"
 
-#include "mix/together.h"
 #include "route/fade.h"
 
 #include <algorithm>
@@ -11,9 +10,7 @@ namespace zelo::play {
 
 namespace {
 
-constexpr double kSame = 1e-9;        // of drives
-constexpr double kStraightDip = 0.35; // of saturation: more is seen as white
-constexpr double kAroundFloor = 0.8;
+constexpr double kSame = 1e-9;            // of drives
 constexpr std::size_t kMostKnown = 5'000; // some kilobytes each
 
 bool same(std::span<const double> a, const double* b) {
@@ -23,34 +20,14 @@ bool same(std::span<const double> a, const double* b) {
     return true;
 }
 
-std::optional<route::Fade> fadeOf(const Ways::Ask& ask) {
-    route::FadeWish wish;
-    wish.white = ask.white;
+Result<route::Fade> fadeOf(const Ways::Ask& ask) {
+    const auto& reach = ask.wish.reach.empty() ? ask.mixer->hull() : ask.wish.reach;
+    route::FadeWish wish =
+        route::fadeWish(ask.wish.way.value_or(route::StopWay{}), ask.white, reach);
+    wish.reach = ask.wish.reach;
     wish.mixing = ask.mixing;
-    const auto plan = [&] {
-        auto fade = route::planFade(*ask.mixer, ask.from, ask.to, wish);
-        return fade ? std::optional(std::move(*fade)) : std::nullopt;
-    };
-    if (ask.wish) {
-        wish.kind = ask.wish->kind;
-        wish.floor = ask.wish->floor;
-        wish.side = ask.wish->side;
-        for (colour::Uv via : ask.wish->via) { // a route may come from another lamp
-            via.v = std::max(via.v, 0.01);
-            wish.via.push_back(mix::intoReach(ask.mixer->hull(), via));
-        }
-        wish.keep_out = ask.wish->keep_out;
-        wish.jump_at = ask.wish->jump_at;
-        return plan();
-    }
-    wish.kind = route::Kind::Straight;
-    wish.floor = kAroundFloor;
-    auto straight = plan();
-    if (!straight || straight->white_dip <= kStraightDip)
-        return straight;
-    wish.kind = route::Kind::Around;
-    auto around = plan();
-    return around ? std::move(around) : std::move(straight);
+    return ask.wish.way ? route::planFade(*ask.mixer, ask.from, ask.to, wish)
+                        : route::planAsNeeded(*ask.mixer, ask.from, ask.to, wish);
 }
 
 PlannedPtr made(const Ways::Ask& ask) {
@@ -99,13 +76,19 @@ Ways::Key Ways::keyOf(const Ask& ask) {
         add(static_cast<double>(pin.part));
         add(pin.drive);
     }
-    if (!ask.wish)
+    for (const colour::Uv& corner : ask.wish.reach) {
+        add(corner.u);
+        add(corner.v);
+    }
+    if (!ask.wish.way)
         return key;
-    const route::StopWay& way = *ask.wish;
+    const route::StopWay& way = *ask.wish.way;
     add(static_cast<double>(way.kind));
     add(way.floor);
     add(static_cast<double>(way.side));
     add(way.jump_at);
+    add(way.dark_share);
+    add(way.eased);
     add(way.keep_out ? way.keep_out->from : -1000);
     add(way.keep_out ? way.keep_out->to : -1000);
     for (const colour::Uv& via : way.via) {

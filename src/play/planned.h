@@ -13,18 +13,24 @@
 
 namespace zelo::play {
 
+// How a colour is to fade.
+struct WayWish {
+    std::optional<route::StopWay> way = {}; // nothing: as needed
+    std::vector<colour::Uv> reach = {};     // of all that fade together; empty: each its own
+    friend bool operator==(const WayWish&, const WayWish&) = default;
+};
+
 struct Planned {
     std::size_t parts = 0;
-    std::vector<double> rows;                // one behind the other; two at least
-    std::optional<route::StopWay> wish = {}; // what it was planned for; nothing: as needed
+    std::vector<double> rows; // one behind the other; two at least
+    WayWish wish = {};        // what it was planned for
 
     std::span<const double> front() const { return {rows.data(), parts}; }
     std::span<const double> back() const { return {rows.data() + rows.size() - parts, parts}; }
     // At a share of the time, 0..1: `to` has room for the parts.
     void at(double share, double* to) const;
     bool leads(const double* from, const double* to) const; // within what is not seen
-    bool leads(const double* from, const double* to,
-               const std::optional<route::StopWay>& as) const {
+    bool leads(const double* from, const double* to, const WayWish& as) const {
         return wish == as && leads(from, to);
     }
 };
@@ -32,14 +38,12 @@ using PlannedPtr = std::shared_ptr<const Planned>;
 
 class Ways {
 public:
-    // One to be planned: as wished for or, without a wish, as needed: straight in chromaticity
-    // where that keeps its saturation, else around the white with a floor of 0.8 on the shorter
-    // side. `white`: what colours go round.
+    // One to be planned (route/fade.h). `white`: what colours go round.
     struct Ask {
         std::shared_ptr<const mix::Mixer> mixer;
         light::Drives from, to;
         colour::Uv white;
-        std::optional<route::StopWay> wish = {};
+        WayWish wish = {};
         mix::MixWish mixing = {}; // keep-outs and pins that both ends hold
     };
     // Null where drives may as well go straight: parts that do not add up, ends without a colour.

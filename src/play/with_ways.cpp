@@ -1,8 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "colour/cct.h"
+#include "mix/together.h"
 #include "play/compile.h"
+#include "show/routes.h"
 
 #include <algorithm>
+#include <set>
 
 namespace zelo::play {
 
@@ -25,18 +28,38 @@ public:
           ways_(ways), enough_(enough), white_(colour::planckianUv({show_.white_cct_k})) {}
 
     // From what standing light and hand said before to what they say now.
-    std::shared_ptr<const Compiled> changes(const Compiled& before) {
-        std::vector<std::pair<std::uint32_t, PlannedPtr>> found;
+    std::shared_ptr<const Compiled> changes(const Compiled& before, const LampWays* own) {
+        std::vector<std::pair<std::uint32_t, std::uint32_t>> lamps; // now and before
+        Mixers fading;
         for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp) {
             const auto old = before.lampOf(compiled_->fixtures[lamp]);
-            if (!old || before.mixers[*old] != compiled_->mixers[lamp] ||
-                compiled_->asked[lamp].by_hand || before.asked[*old].by_hand)
+            if (!old || before.mixers[*old] != compiled_->mixers[lamp])
                 continue;
+            const bool by_hand = compiled_->asked[lamp].by_hand || before.asked[*old].by_hand;
+            if (by_hand && !(own && own->contains(compiled_->fixtures[lamp])))
+                continue;
+            const double* from = colourIn(*before.program, *old);
+            const double* to = colourIn(program_, lamp);
+            if (!from || !to || std::equal(from, from + program_.parts(lamp), to))
+                continue;
+            lamps.emplace_back(lamp, *old);
+            fading.insert(compiled_->mixers[lamp]);
+        }
+        std::vector<std::pair<std::uint32_t, PlannedPtr>> found;
+        for (const auto& [lamp, old] : lamps) {
+            const show::FixtureId id = compiled_->fixtures[lamp];
+            show::WayHeld held = show::wayHeld(show_, nullptr, colourPalette(before.state, id),
+                                               colourPalette(compiled_->state, id));
+            mix::MixWish mixing = both(before.asked[old], compiled_->asked[lamp]);
+            if (own)
+                if (const auto it = own->find(id); it != own->end()) {
+                    held = {it->second.way, false};
+                    mixing = it->second.mixing;
+                }
             const PlannedPtr known =
                 lamp < program_.change_ways.size() ? program_.change_ways[lamp] : nullptr;
-            if (auto way =
-                    missing(lamp, colourIn(*before.program, *old), colourIn(program_, lamp),
-                            show_.way, known, both(before.asked[*old], compiled_->asked[lamp])))
+            if (auto way = missing(lamp, colourIn(*before.program, old), colourIn(program_, lamp),
+                                   held, fading, known, mixing))
                 found.emplace_back(lamp, std::move(way));
         }
         if (found.empty())
@@ -72,6 +95,7 @@ public:
     }
 
 private:
+    using Mixers = std::set<std::shared_ptr<const mix::Mixer>>;
     struct Found {
         std::size_t list, cue, said;
         PlannedPtr way;
@@ -85,14 +109,45 @@ private:
 
     // The way from one row to another; null where it is known, or there is none.
     PlannedPtr missing(std::uint32_t lamp, const double* from, const double* to,
-                       const std::optional<route::StopWay>& wish, const PlannedPtr& known,
+                       const show::WayHeld& held, const Mixers& fading, const PlannedPtr& known,
                        const mix::MixWish& mixing = {}) {
         const std::size_t parts = program_.parts(lamp);
-        if (!from || !to || !compiled_->mixers[lamp] || std::equal(from, from + parts, to) ||
-            (known && known->leads(from, to, wish)) || (enough_ && enough_()))
+        if (!from || !to || !compiled_->mixers[lamp] || std::equal(from, from + parts, to))
+            return nullptr;
+        const mix::Mixer& mixer = *compiled_->mixers[lamp];
+        WayWish wish{held.way};
+        if (held.way && held.loose && !held.way->via.empty())
+            wish.way = route::fitted(*held.way, uvOf(mixer, from, parts), uvOf(mixer, to, parts));
+        if (held.way && held.way->common)
+            wish.reach = reachOf(fading);
+        if ((known && known->leads(from, to, wish)) || (enough_ && enough_()))
             return nullptr;
         return ways_.planned({compiled_->mixers[lamp], drivesAt(from, parts), drivesAt(to, parts),
-                              white_, wish, mixing});
+                              white_, std::move(wish), mixing});
+    }
+
+    colour::Uv uvOf(const mix::Mixer& mixer, const double* drives, std::size_t parts) const {
+        const auto xyz = mixer.xyzOf(drivesAt(drives, parts));
+        return colour::hasChromaticity(xyz) ? colour::toUv(xyz) : white_;
+    }
+    // Of all that fade together; empty where they share none that holds the white.
+    const std::vector<colour::Uv>& reachOf(const Mixers& fading) {
+        const auto [at, fresh] = reaches_.try_emplace(fading);
+        if (fresh) {
+            std::vector<const mix::Mixer*> all;
+            for (const auto& mixer : fading)
+                if (mixer)
+                    all.push_back(mixer.get());
+            at->second = mix::commonReach(all);
+            if (!route::Disc::of(at->second, white_))
+                at->second.clear();
+        }
+        return at->second;
+    }
+    static show::PaletteId colourPalette(const show::State& state, show::FixtureId id) {
+        const show::Value value = show::valueOf(*state.show, *state.hand, id);
+        return value.colour && !value.colour->laying() ? value.colour->palette()
+                                                       : show::PaletteId{};
     }
 
     // What the mixes of both keep out and pin.
@@ -120,9 +175,16 @@ private:
 
     void planCue(std::size_t l, std::size_t c, std::vector<Found>& found) {
         const PlayedCue& cue = program_.lists[l].cues[c];
-        const auto& wish = cueAt(l, c).way ? cueAt(l, c).way : show_.way;
+        const show::Cue& asked = cueAt(l, c);
         const auto& says = cue.changes->says();
         const auto& lamps = program_.lists[l].lamps;
+        Mixers fading; // when it matters
+        const show::Route* route = show_.routes.find(asked.route);
+        const auto& own = route ? std::optional(route->way) : asked.way ? asked.way : show_.way;
+        if ((own && own->common) || !show_.routes_between.empty())
+            for (const Said& said : says)
+                if (said.colour)
+                    fading.insert(compiled_->mixers[said.lamp]);
         auto at = lamps.begin();
         for (std::size_t k = 0; k < says.size(); ++k) {
             const std::uint32_t lamp = says[k].lamp;
@@ -132,10 +194,18 @@ private:
             if (!before || !before->colour || !says[k].colour || byHand(l, c, lamp) ||
                 byHand(l, static_cast<std::size_t>(before->colour_cue), lamp))
                 continue;
-            if (auto way = missing(lamp, before->colour, says[k].colour, wish,
+            const show::WayHeld held = show::wayHeld(
+                show_, &asked, paletteIn(l, static_cast<std::size_t>(before->colour_cue), lamp),
+                paletteIn(l, c, lamp));
+            if (auto way = missing(lamp, before->colour, says[k].colour, held, fading,
                                    k < cue.ways.size() ? cue.ways[k] : nullptr))
                 found.push_back({l, c, k, std::move(way)});
         }
+    }
+    show::PaletteId paletteIn(std::size_t list, std::size_t cue, std::uint32_t lamp) const {
+        const show::Value* value = cueAt(list, cue).values.find(compiled_->fixtures[lamp]);
+        return value && value->colour && !value->colour->laying() ? value->colour->palette()
+                                                                  : show::PaletteId{};
     }
     const show::Cue& cueAt(std::size_t list, std::size_t cue) const {
         return *show_.cue_lists.find(compiled_->lists[list])->cues.entry(cue).second;
@@ -151,14 +221,16 @@ private:
     Ways& ways_;
     const std::function<bool()>& enough_;
     colour::Uv white_;
+    std::map<Mixers, std::vector<colour::Uv>> reaches_;
 };
 
 } // namespace
 
 std::shared_ptr<const Compiled> withWaysOfChanges(const std::shared_ptr<const Compiled>& compiled,
                                                   const Compiled* before, Ways& ways,
-                                                  const std::function<bool()>& enough) {
-    return before ? Planner(compiled, ways, enough).changes(*before) : compiled;
+                                                  const std::function<bool()>& enough,
+                                                  const LampWays* own) {
+    return before ? Planner(compiled, ways, enough).changes(*before, own) : compiled;
 }
 
 std::shared_ptr<const Compiled> withWaysOfCues(const std::shared_ptr<const Compiled>& compiled,

@@ -208,5 +208,82 @@ TEST_F(ClosedLoop, AFadeInHandStaysOnItsPlan) {
     EXPECT_GE(compared, 7);
 }
 
+// What is looked at on the screen alone leaves the lamps as they are; on the lamps it fades there
+// on the way that is given, and nothing of it stays.
+TEST_F(ClosedLoop, ALookGoesOnItsWayAndLeavesNothing) {
+    auto made = show::emptyState().show;
+    show::Fixture f;
+    f.type = "gannet-8";
+    f.mode = library.type("gannet-8")->modes.back().name;
+    made = *show::addFixture(made, f);
+    begin(made, show::emptyHand());
+    const auto wantedOf = [&](const char* colour) {
+        return (*session->mixes().wanted(*session->sources(), test::asked(colour)))->uv();
+    };
+    const auto handOf = [&](const char* colour) {
+        return show::withIntensity(show::withColour(show::emptyHand(), all, test::wishFor(colour)),
+                                   all, 1);
+    };
+    const char* red = "xy:0.58,0.33";
+    const char* cyan = "xy:0.21,0.33";
+    show(red, 1);
+    ASSERT_TRUE(eventually([&] { return worst(wantedOf(red)) < 0.003; }));
+    std::mutex seen;
+    std::shared_ptr<const play::Stage> stage;
+    session->on_stage = [&](std::shared_ptr<const play::Stage> next) {
+        const std::lock_guard lock(seen);
+        stage = std::move(next);
+    };
+    const auto onScreen = [&] {
+        const std::lock_guard lock(seen);
+        return stage ? colour::toUv(stage->lamp({1})->sent.xyz) : Uv{};
+    };
+    session->lookAt(Session::Look{handOf(cyan), false, 0, {}});
+    ASSERT_TRUE(eventually([&] { return colour::distance(onScreen(), wantedOf(cyan)) < 0.003; }));
+    EXPECT_TRUE(session->looking());
+    EXPECT_LT(worst(wantedOf(red)), 0.003) << "on the screen alone";
+    session->lookAt(Session::Look{});
+    ASSERT_TRUE(eventually([&] { return colour::distance(onScreen(), wantedOf(red)) < 0.003; }));
+
+    const Uv white = colour::planckianUv({session->show()->white_cct_k});
+    const auto mixer = session->mixes().mixerOf(*session->sources(), *made->fixture({1}));
+    const auto disc = *route::Disc::of(mixer->hull(), white);
+    for (const auto kind : {route::Kind::Around, route::Kind::Levels}) {
+        session->lookAt(Session::Look{handOf(red), true, 0, {}});
+        ASSERT_TRUE(eventually([&] { return worst(wantedOf(red)) < 0.003; }));
+        route::StopWay way;
+        way.kind = kind;
+        way.floor = 0.9;
+        auto ways = std::make_shared<play::LampWays>();
+        (*ways)[{1}] = {way, {}};
+        std::vector<Uv> curve;
+        {
+            const std::lock_guard lock(mutex);
+            on_packet = [&] { curve.push_back(colour::toUv(rig.shown(0).xyz)); };
+        }
+        session->lookAt(Session::Look{handOf(cyan), true, 1.5, ways});
+        ASSERT_TRUE(eventually([&] { return worst(wantedOf(cyan)) < 0.003; }));
+        {
+            const std::lock_guard lock(mutex);
+            on_packet = nullptr;
+        }
+        EXPECT_GT(curve.size(), 50u);
+        if (kind == route::Kind::Around)
+            EXPECT_LT(route::whiteDip(disc, curve), 0.13);
+        else
+            EXPECT_GT(route::whiteDip(disc, curve), 0.6) << "as a plain desk would";
+    }
+    session->lookAt(Session::Look{});
+    ASSERT_TRUE(eventually([&] { return worst(wantedOf(red)) < 0.003; }));
+    EXPECT_EQ(session->history().moments().size(), 2u) << "nothing of it is in the history";
+    // What is done meanwhile is to be seen.
+    session->lookAt(Session::Look{handOf(cyan), false, 0, {}});
+    show("cct:4000", 1);
+    ASSERT_TRUE(
+        eventually([&] { return colour::distance(onScreen(), wantedOf("cct:4000")) < 0.003; }));
+    EXPECT_FALSE(session->looking());
+    session->on_stage = nullptr;
+}
+
 } // namespace
 } // namespace zelo::host

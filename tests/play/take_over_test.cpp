@@ -9,6 +9,8 @@
 #include "route/way.h"
 #include "show/cue_edits.h"
 #include "show/edits.h"
+#include "show/kept.h"
+#include "show/routes.h"
 #include "support/asked.h"
 
 #include <gtest/gtest.h>
@@ -341,6 +343,25 @@ protected:
         show = *show::keepAsCue({show, values}, both, {1}, cue, true);
     }
     void press(What what, double t) { playing->apply({what, 0, 0, {}}, t); }
+    // Colours of the first lamp on the way to cue 2 of a show that is changed so.
+    std::vector<Uv> wayWith(const std::function<void(show::Show&, show::Cue&)>& change) {
+        show::Show next = *show;
+        show::CueList list = *next.cue_lists.find({1});
+        show::Cue cue = *list.cues.find({2000});
+        change(next, cue);
+        list.cues = list.cues.with(cue.number, std::move(cue));
+        next.cue_lists = next.cue_lists.with({1}, std::move(list));
+        show = show::nextShow(std::move(next));
+        playing.reset();
+        put(0);
+        press(What::Next, 0);
+        at(5);
+        press(What::Next, 5);
+        std::vector<Uv> seen;
+        for (double t = 5; t <= 9; t += 0.02)
+            seen.push_back(uv(at(t)));
+        return seen;
+    }
 };
 
 TEST_F(ListTakeOverTest, CuesFadeOnTheirPlannedWays) {
@@ -371,23 +392,10 @@ TEST_F(ListTakeOverTest, ACueGoesTheWayItSays) {
     const auto disc = *route::Disc::of(compiled->mixers[0]->hull(), colour::planckianUv({4300}));
     const auto way = [&](std::optional<route::StopWay> of_cue,
                          std::optional<route::StopWay> of_show) {
-        show::Show next = *show;
-        next.way = std::move(of_show);
-        show::CueList list = *next.cue_lists.find({1});
-        show::Cue cue = *list.cues.find({2000});
-        cue.way = std::move(of_cue);
-        list.cues = list.cues.with(cue.number, std::move(cue));
-        next.cue_lists = next.cue_lists.with({1}, std::move(list));
-        show = show::nextShow(std::move(next));
-        playing.reset();
-        put(0);
-        press(What::Next, 0);
-        at(5);
-        press(What::Next, 5);
-        std::vector<Uv> seen;
-        for (double t = 5; t <= 9; t += 0.02)
-            seen.push_back(uv(at(t)));
-        return seen;
+        return wayWith([&](show::Show& next, show::Cue& cue) {
+            next.way = of_show;
+            cue.way = of_cue;
+        });
     };
     route::StopWay straight, around, jump, dark;
     around.kind = route::Kind::Around;
@@ -404,6 +412,42 @@ TEST_F(ListTakeOverTest, ACueGoesTheWayItSays) {
     straight.via = {{0.9, -0.9}, {0.3, 0.001}};
     for (const Uv& seen : way(straight, {}))
         EXPECT_TRUE(std::isfinite(seen.u) && std::isfinite(seen.v));
+}
+
+// A kept route, by the cue or between its palettes; and on a way by hand.
+TEST_F(ListTakeOverTest, KeptRoutesArePlayed) {
+    const auto disc = *route::Disc::of(compiled->mixers[0]->hull(), colour::planckianUv({4300}));
+    const auto dip = [&](const std::function<void(show::Show&, show::Cue&)>& change) {
+        return route::whiteDip(disc, wayWith(change));
+    };
+    route::StopWay straight, around;
+    around.kind = route::Kind::Around;
+    around.floor = 1;
+    show = *show::keepRoute(show, "rim", around);
+    show = *show::keepRoute(show, "through", straight);
+    EXPECT_LT(dip([](show::Show&, show::Cue& cue) { cue.route = {1}; }), 0.03);
+    EXPECT_GT(dip([](show::Show&, show::Cue& cue) { cue.route = {2}; }), 0.6);
+    // Its points stand relative to the ends: pulled far aside it stays saturated.
+    straight.via = {{0.5, 0.9}};
+    show = *show::keepRoute(show, "aside", straight);
+    EXPECT_LT(dip([](show::Show&, show::Cue& cue) { cue.route = {3}; }), 0.5);
+    // Between palettes, where the cue says nothing itself.
+    for (const auto& [number, asked] : {std::pair(1000, "xy:0.62,0.33"), {2000, "xy:0.18,0.33"}}) {
+        show::Palette palette;
+        palette.name = asked;
+        palette.colour = wishFor(asked);
+        show = *show::addPalette(show, palette);
+        show::Cue cue;
+        cue.number = {number};
+        cue.up_s = cue.down_s = 4;
+        const auto values = show::withPalette(show::withIntensity(show::emptyHand(), {{1}, {2}}, 1),
+                                              {{1}, {2}}, *show->paletteNamed(asked));
+        show = *show::keepAsCue({show, values}, {{1}, {2}}, {1}, cue, false);
+    }
+    const auto as_needed = dip([](show::Show&, show::Cue&) {});
+    show = *show::routeBetween(show, {2}, {1}, {1});
+    EXPECT_LT(dip([](show::Show&, show::Cue&) {}), 0.03);
+    EXPECT_GT(as_needed, 0.1);
 }
 
 TEST_F(ListTakeOverTest, AChangedCueIsSeenWhereItPlays) {
