@@ -114,12 +114,22 @@ def together(values):
     return lines
 
 
+# A crossfade that is worked on, and the way it goes kept under a name.
+def end(asked, uv):
+    return {"colour": {"asked": asked, "uv": uv, "intent": "truest", "give_up": 0.3}}
+
+
+BY_VIOLET = {"kind": "around", "floor": 0.7, "side": "cw"}
+routes = [{"id": 1, "name": "by violet", "way": BY_VIOLET}]
+crossfade = {"time_s": 6.0, "tolerance_uv": 0.006, "way": BY_VIOLET, "from": end("gel:104", [0.4162, 0.5146]),
+             "to": end("gel:338", [0.1399, 0.4791])}
+
 looks[0]["values"] = together(night)
 standing = together(look)
 show = {"format": "zelochrome-show", "version": 4, "name": "The Salt Lanterns", "white_cct_k": 4300,
         "last_fixture_id": number, "last_group_id": len(groups), "fixtures": fixtures, "groups": groups, "last_palette_id": len(palettes),
         "last_look_id": len(looks), "palettes": palettes, "looks": looks, "stage": stage, "favourites": ["gel:214", "gel:338"],
-        "colours": colours, "layings": layings, "standing": standing}
+        "colours": colours, "layings": layings, "last_route_id": len(routes), "routes": routes, "crossfade": crossfade, "standing": standing}
 with open(sys.argv[1], "w", encoding="utf-8") as out:
     out.write("{\n")  # a member a line, an element of a list a line
     members = []

@@ -25,6 +25,8 @@ int main(int argc, char** argv) {
             {"find", "types", "editor", "output", "check", "calibration", "readings", "split"}));
     cli.add_option("--lineup", wish.lineup, "groups to take into the lineup")->delimiter(',');
     cli.add_option("--pick", wish.pick, "a colour for the lineup: gel:214@3200");
+    cli.add_option("--moment", wish.moment, "of the crossfade that is shown, share of its time")
+        ->check(CLI::Range(0.0, 1.0));
     cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");
     cli.add_option("--language", wish.language, "of the interface")
         ->check(CLI::IsMember({"en", "de"}));

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "start.h"
 
+#include "desk/crossfade/crossfade_model.h"
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/language.h"
 #include "desk/kit/qt_text.h"
@@ -108,7 +109,7 @@ bool searching(MainWindow& window, Document& document) {
            (network->finder() && network->finder()->state().searching);
 }
 
-void takeShot(MainWindow& window, Document& document, const QString& file) {
+void takeShot(MainWindow& window, Document& document, const StartWish& wish) {
     QElapsedTimer waited;
     waited.start();
     while (searching(window, document) && waited.elapsed() < 15000)
@@ -123,9 +124,14 @@ void takeShot(MainWindow& window, Document& document, const QString& file) {
         document.waitUntilIdle();
         QApplication::processEvents();
     }
-    const bool written = window.grab().save(file);
+    if (window.view() == MainWindow::Crossfade && wish.moment > 0) {
+        window.crossfadeModel().setMoment(wish.moment);
+        document.waitUntilIdle();
+        QApplication::processEvents();
+    }
+    const bool written = window.grab().save(toQt(wish.shot));
     if (!written)
-        std::fprintf(stderr, "zelochrome: cannot write %s\n", qPrintable(file));
+        std::fprintf(stderr, "zelochrome: cannot write %s\n", wish.shot.c_str());
     QApplication::exit(written ? 0 : 1);
 }
 
@@ -240,7 +246,7 @@ int start(const StartWish& wish) {
     if (wish.show.empty() && wish.shot.empty())
         window.files().offerNewest();
     if (!wish.shot.empty()) // a second first, so that the heartbeat has been measured
-        QTimer::singleShot(1300, &window, [&] { takeShot(window, document, toQt(wish.shot)); });
+        QTimer::singleShot(1300, &window, [&] { takeShot(window, document, wish); });
     const int code = QApplication::exec();
     host::log(host::LogLevel::Info, "ends");
     if (rig.state() != QProcess::NotRunning) {

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Every text of every view at every size of window: none over another, none cut.
+#include "desk/crossfade/crossfade_side.h"
 #include "desk/gradient/gradient_model.h"
 #include "desk/gradient/gradient_view.h"
 #include "desk/kit/button.h"
@@ -323,6 +324,29 @@ TEST_F(LayoutTest, ViewsToComeAndNoLamps) {
         window.showView(view);
         expectClean("view " + std::to_string(view) + ", no lamps");
     }
+}
+
+TEST_F(LayoutTest, CrossfadeInAllItsWays) {
+    chooseGroups({"front", "back"});
+    window.showView(MainWindow::Crossfade);
+    auto& model = window.crossfadeModel();
+    settle();
+    expectClean("around");
+    for (const auto kind : {route::Kind::Dark, route::Kind::Jump, route::Kind::Levels}) {
+        model.editWay("x", [&](route::StopWay& way) { way.kind = kind; });
+        model.setMoment(0.5);
+        settle();
+        expectClean(route::nameOf(kind));
+    }
+    // A dark end that needs a cure, a third ribbon, a long time, lamps as they are.
+    model.takeLamps(true);
+    model.setEnd(false, "x", {});
+    model.setDarkFirst(false);
+    model.edit("x", [](show::Crossfade& fade) { fade.time_s = 3600; });
+    window.crossfadeSide().console().click();
+    settle();
+    EXPECT_FALSE(window.crossfadeSide().cures().empty());
+    expectClean("from dark");
 }
 
 // What stands in the header only now and then, and what trims say.

@@ -8,6 +8,7 @@
 #include "desk/kit/gesture.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/reach_picture.h"
+#include "desk/kit/way_points.h"
 
 #include <QWidget>
 
@@ -32,20 +33,13 @@ protected:
     void keyPressEvent(QKeyEvent* event) override;
 
 private:
-    const route::StopWay* way() const;  // that is looked at; null without a gradient
-    bool bends() const;                 // points can pull that way
-    int viaAt(const QPoint& pos) const; // -1 when there is none
-    // Where a new point stands among the others, when `pos` is on the way; nothing when it is not.
-    std::optional<std::size_t> onWay(const QPoint& pos) const;
-    void moveVia(std::size_t via, const colour::Uv& to, int gesture);
-    void addVia(std::size_t at, const colour::Uv& uv, int gesture);
-    void removeVia(std::size_t via);
+    const route::StopWay* way() const; // that is looked at; null without a gradient
+    bool bends() const;                // points can pull that way
     Document& document_;
     GradientModel& model_;
     ReachPicture picture_;
+    WayPoints points_; // of the way that is looked at
     enum class Grab { None, Colour, Via } grab_ = Grab::None;
-    std::size_t via_ = 0;                   // that is dragged
-    std::optional<std::size_t> chosen_via_; // that keys move; nothing: the stop
     Gesture gesture_;
 };
 

@@ -153,21 +153,12 @@ std::vector<Uv> GradientModel::wayOf(std::size_t way) const {
 }
 
 std::pair<QString, QString> GradientModel::sideNames(std::size_t way) const {
-    const Uv white = colour::planckianUv({document_.show().white_cct_k});
-    const auto name = [&](route::Side side) {
-        route::StopWay plain = gradient_->ways[way];
-        plain.via.clear();
-        const auto found =
-            around(reach(), white, laid_->stops[way], laid_->stops[way + 1], plain, side);
-        if (!found)
-            return side == route::Side::Ccw ? tr("left") : tr("right");
-        const Uv half = found->curve(0.5) - white;
-        return saidText(route::hueNameAt(std::atan2(half.v, half.u)));
-    };
-    auto names = std::pair(name(route::Side::Ccw), name(route::Side::Cw));
-    if (names.first == names.second)
-        names = {tr("left"), tr("right")};
-    return names;
+    const auto disc = route::Disc::of(reach(), colour::planckianUv({document_.show().white_cct_k}));
+    const auto words = disc ? route::sideWords(*disc, laid_->stops[way], laid_->stops[way + 1],
+                                               gradient_->ways[way].floor)
+                            : route::SideWords{};
+    return words.ccw ? std::pair(saidText(words.ccw), saidText(words.cw))
+                     : std::pair(tr("left"), tr("right"));
 }
 
 bool GradientModel::goesCcw(std::size_t way) const {

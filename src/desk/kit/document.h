@@ -61,6 +61,13 @@ public:
     Done keepHand() { return session_->keepHand(); }
     void putDown() { session_->putDown(); }
     void lookAt(show::HandPtr hand) { session_->lookAt(std::move(hand)); } // null: as it is
+    void lookAt(host::Session::Look look, const QString& words = {}) {
+        look_words_ = words;
+        session_->lookAt(std::move(look));
+    }
+    bool looking() const { return session_->looking(); }
+    // What is looked at, in a few words; empty: what there is.
+    QString lookWords() const { return looking() ? look_words_ : QString(); }
     void undo() { session_->undo(); }
     void redo() { session_->redo(); }
     void goTo(std::size_t position) { session_->goTo(position); }
@@ -201,6 +208,7 @@ private:
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
     bool looks_again_ = false;
+    QString look_words_;
     LightColours colours_;
     std::optional<double> camera_k_, eye_k_;
     double book_lamp_k_ = light::kGelLampK;

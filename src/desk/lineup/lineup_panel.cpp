@@ -267,8 +267,10 @@ void LineupPanel::paintWords(QPainter& p) {
     drawText(p, 20, foot + 44, tr("%1 of %n type(s)", nullptr, t).arg(lampCount(lineup.size())),
              typeface(Type::Small), theme().dim);
     const auto trims = static_cast<int>(trimmedIn(document_, lineup));
+    const bool looked = !document_.lookWords().isEmpty();
     drawText(p, 20, foot + 61,
-             trims     ? tr("%n trimmed (±), Backspace lets go", nullptr, trims)
+             looked    ? document_.lookWords()
+             : trims   ? tr("%n trimmed (±), Backspace lets go", nullptr, trims)
              : in_hand ? tr("%n in hand, Esc puts it (them) down", nullptr, in_hand)
                        : tr("nothing in hand"),
              typeface(Type::Small), theme().text);

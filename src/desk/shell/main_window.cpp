@@ -3,6 +3,9 @@
 
 #include "base/file.h"
 #include "colour/lamp.h"
+#include "desk/crossfade/crossfade_side.h"
+#include "desk/crossfade/crossfade_view.h"
+#include "desk/crossfade/fade_player.h"
 #include "desk/gradient/gradient_side.h"
 #include "desk/gradient/gradient_view.h"
 #include "desk/gradient/step_bars.h"
@@ -42,6 +45,7 @@
 #include <QCloseEvent>
 #include <QFileDialog>
 #include <QFileInfo>
+#include <QInputDialog>
 #include <QMenu>
 #include <QMessageBox>
 #include <QPushButton>
@@ -77,10 +81,14 @@ MainWindow::MainWindow(Document& document)
       match_view_(new MatchView(document, *focus_, *asking_, views_)),
       gradient_(new GradientModel(document, *focus_, this)),
       gradient_view_(new GradientView(document, *gradient_, views_)),
-      side_(new QStackedWidget(this)),
+      crossfade_(new CrossfadeModel(document, *focus_, this)),
+      crossfade_view_(new CrossfadeView(*crossfade_, views_)),
+      fade_player_(new FadePlayer(*crossfade_, this)), side_(new QStackedWidget(this)),
       readings_(new ReadingsPanel(document, *focus_, *asking_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
       gradient_side_(new GradientSide(document, *gradient_, *lineup_, side_)),
+      crossfade_side_(
+          new CrossfadeSide(*crossfade_, *fade_player_, crossfade_view_->plot(), side_)),
       step_bars_(new StepBars(document, *gradient_, *lineup_, lineup_)),
       stop_track_(new StopTrack(document, *gradient_, *lineup_, lineup_)),
       message_(new MessageLine(this)), files_(new ShowFiles(document, this)),
@@ -95,10 +103,13 @@ MainWindow::MainWindow(Document& document)
     views_->addWidget(rig_view_);
     views_->addWidget(match_view_);
     views_->addWidget(gradient_view_);
+    views_->addWidget(crossfade_view_);
     for (QWidget* w : {static_cast<QWidget*>(step_bars_), static_cast<QWidget*>(stop_track_)})
         w->hide();
     side_->addWidget(readings_);
     side_->addWidget(gradient_side_);
+    side_->addWidget(crossfade_side_);
+    connect(crossfade_side_, &CrossfadeSide::keepWanted, this, &MainWindow::askRoute);
     lineup_->lower(); // grown it reaches under what stands beside the bench
     connect(gradient_view_, &GradientView::heightChanged, this, [this] { place(); });
     connect(gradient_side_, &GradientSide::keepWanted, this,
@@ -108,7 +119,8 @@ MainWindow::MainWindow(Document& document)
             growLineup();
     });
     swatches_->setTaker([this](const light::Asked& asked, show::PaletteId palette) {
-        return view() == Gradient && gradient_->takeColour(asked, palette);
+        return (view() == Gradient && gradient_->takeColour(asked, palette)) ||
+               (view() == Crossfade && crossfade_->takeColour(asked, palette));
     });
     side_->addWidget(rig_side_);
     connect(&rig_side_->types(), &TypesPanel::editWanted, this,
@@ -117,8 +129,6 @@ MainWindow::MainWindow(Document& document)
         if (rig_view_->typeEditor().isVisible())
             rig_view_->typeEditor().openType(id);
     });
-    coming(tr("Crossfade"), tr("Not built yet. Here the way of a fade through colour will be "
-                               "planned, round the white."));
     coming(tr("Cues"), tr("Not built yet. Here will be the cue list, the stage picture and the "
                           "faders."));
     coming(tr("Ripple"), tr("Not built yet. Here colours will move along the lineup."));
@@ -208,6 +218,18 @@ void MainWindow::openKeep(int as) {
     (new KeepForm(document_, static_cast<KeepForm::As>(as), this))->show();
 }
 
+void MainWindow::askRoute() {
+    if (!crossfade_->picture())
+        return tell(tr("No way to keep yet: choose two colours."));
+    auto* ask = new QInputDialog(this);
+    ask->setAttribute(Qt::WA_DeleteOnClose);
+    ask->setWindowTitle(tr("Keep the way"));
+    ask->setLabelText(tr("The name under which the way is kept"));
+    connect(ask, &QInputDialog::textValueSelected, this,
+            [this](const QString& name) { crossfade_->keepRoute(name.trimmed()); });
+    ask->open();
+}
+
 int MainWindow::viewNamed(const QString& name) {
     static const QStringList names{"rig", "match", "gradient", "crossfade", "cues", "ripple"};
     return static_cast<int>(names.indexOf(name.toLower()));
@@ -215,9 +237,12 @@ int MainWindow::viewNamed(const QString& name) {
 
 void MainWindow::showView(int view) {
     views_->setCurrentIndex(view);
-    side_->setCurrentWidget(view == Rig        ? static_cast<QWidget*>(rig_side_)
-                            : view == Gradient ? gradient_side_
-                                               : static_cast<QWidget*>(readings_));
+    side_->setCurrentWidget(view == Rig         ? static_cast<QWidget*>(rig_side_)
+                            : view == Gradient  ? gradient_side_
+                            : view == Crossfade ? crossfade_side_
+                                                : static_cast<QWidget*>(readings_));
+    fade_player_->stop();
+    crossfade_->setSeen(view == Crossfade);
     growLineup();
     header_->setView(view);
     shortcuts_->setView(view);

@@ -20,6 +20,10 @@ class Header;
 class LineupPanel;
 class Asking;
 class FocusModel;
+class CrossfadeModel;
+class CrossfadeSide;
+class CrossfadeView;
+class FadePlayer;
 class GradientModel;
 class GradientSide;
 class GradientView;
@@ -63,6 +67,10 @@ public:
     GradientModel& gradientModel() { return *gradient_; }
     GradientView& gradientView() { return *gradient_view_; }
     GradientSide& gradientSide() { return *gradient_side_; }
+    CrossfadeModel& crossfadeModel() { return *crossfade_; }
+    CrossfadeView& crossfadeView() { return *crossfade_view_; }
+    CrossfadeSide& crossfadeSide() { return *crossfade_side_; }
+    FadePlayer& fadePlayer() { return *fade_player_; }
     StepBars& stepBars() { return *step_bars_; }
     StopTrack& stopTrack() { return *stop_track_; }
     SwatchPanel& swatches() { return *swatches_; }
@@ -85,6 +93,7 @@ private:
     void makeLineupCommands();
     void makeColourCommands();
     void makeGradientCommands();
+    void makeCrossfadeCommands();
     void makeRigCommands();
     void makeHelpCommands();
     void openMenu();
@@ -95,6 +104,7 @@ private:
     QPoint belowName() const;                                // where menus of the show open
     void addRig(const files::Rig& rig, const QString& from); // its fixtures and types
     void openHistory();                                      // every edit by name, to go back to
+    void askRoute();                                         // its name, to keep it
     void openKeep(int as);                                   // KeepForm::As
     void whichGel(); // the gels nearest to what the first of the lineup shows
     void explain();  // F1: what is under the pointer
@@ -115,11 +125,15 @@ private:
     MatchView* match_view_;
     GradientModel* gradient_;
     GradientView* gradient_view_;
+    CrossfadeModel* crossfade_;
+    CrossfadeView* crossfade_view_;
+    FadePlayer* fade_player_;
     QStackedWidget* side_; // Readings, or what the view has instead
     ReadingsPanel* readings_;
     RigSide* rig_side_;
     LineupPanel* lineup_;
     GradientSide* gradient_side_;
+    CrossfadeSide* crossfade_side_;
     StepBars* step_bars_; // both stand in the lineup while it is grown
     StopTrack* stop_track_;
     MessageLine* message_;

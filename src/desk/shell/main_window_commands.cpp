@@ -1,5 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What one can do in the window, by group, with its keys; and the menu made of it.
+#include "desk/crossfade/crossfade_side.h"
+#include "desk/crossfade/crossfade_view.h"
+#include "desk/crossfade/fade_player.h"
+#include "desk/crossfade/fade_plot.h"
 #include "desk/gradient/gradient_model.h"
 #include "desk/gradient/stop_track.h"
 #include "desk/kit/language.h"
@@ -64,6 +68,7 @@ void MainWindow::makeCommands() {
     makeLineupCommands();
     makeColourCommands();
     makeGradientCommands();
+    makeCrossfadeCommands();
     makeRigCommands();
     Adder number(commands_, Group::Numbers);
     number.tell(tr("type its value: Enter takes it, Esc does not"), tr("figures"));
@@ -109,9 +114,14 @@ void MainWindow::makeShowCommands() {
         // First what lies over the window or the bench goes, then what is in hand.
         if (auto* over = Overlay::topmost(*this))
             return over->hide();
+        if (crossfade_->looking()) {
+            fade_player_->stop();
+            return crossfade_->letGo();
+        }
         document_.putDown();
     });
-    edit(tr("Keep as…"), "K", [this] { openKeep(KeepForm::Stage); });
+    edit(tr("Keep as…"), "K",
+         [this] { view() == Crossfade ? askRoute() : openKeep(KeepForm::Stage); });
 }
 
 void MainWindow::makeViewCommands() {
@@ -218,6 +228,21 @@ void MainWindow::makeGradientCommands() {
                 QStringLiteral("↑ ↓"));
     colour.tell(tr("on the map of ways: a point on the way; to the next; away with it"),
                 tr("Ins, Page Down, Del"));
+}
+
+void MainWindow::makeCrossfadeCommands() {
+    Adder colour(commands_, Group::Colour);
+    colour.in(Crossfade, tr("Play the crossfade, or stop it"), "P",
+              [this] { fade_player_->toggle(); });
+    colour.in(Crossfade, tr("Crossfade from: choose it"), "<",
+              [this] { crossfade_->choose(false); });
+    colour.in(Crossfade, tr("Crossfade to: choose it"), ">", [this] { crossfade_->choose(true); });
+    colour.in(Crossfade, tr("Turn the crossfade round"), "X", [this] { crossfade_->turnRound(); });
+    colour.in(Crossfade, tr("To the line of the crossfade's moment"), "S",
+              [this] { crossfade_view_->plot().setFocus(); });
+    colour(tr("Keep the way of the crossfade as…"), {}, [this] { askRoute(); });
+    colour.tell(tr("in Crossfade: the moment; Shift finely; to its ends"), tr("← →, Home, End"));
+    colour.tell(tr("in Crossfade: the saturation floor"), QStringLiteral("↑ ↓"));
 }
 
 void MainWindow::makeRigCommands() {
