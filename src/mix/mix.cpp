@@ -122,12 +122,12 @@ Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& 
     power_w_.resize(type_->partCount(), 0);
     for (std::size_t i = n; i < type_->partCount(); ++i)
         usable_.push_back(mode_->channelOf(i).has_value());
-    plain_ = !type_->droops() &&
-             std::none_of(type_->emitters.begin(), type_->emitters.end(),
+    alone_ = std::none_of(type_->emitters.begin(), type_->emitters.end(),
                           [](const auto& e) { return e.source; }) &&
              std::none_of(mode_->channels.begin(), mode_->channels.end(), [n](const auto& c) {
                  return c.role == light::Role::Part && c.part >= n;
              });
+    plain_ = alone_ && !type_->droops();
     if (!driven && !plain_) {
         sampled_ = std::make_unique<const Sampled>(type_, *mode_);
         hull_ = sampled_->reach();
@@ -150,12 +150,28 @@ bool Mixer::slotsAlone() const {
 Xyz Mixer::xyzOf(const Drives& drives) const {
     if (sampled_)
         return sampled_->xyzOf(drives);
-    if (!plain_)
+    if (!alone_)
         return light::xyzOf(*type_, drives);
     Xyz sum;
+    if (!plain_) {
+        for (std::size_t e = 0; e < xyz_.size(); ++e)
+            if (drives[e] > 0)
+                sum += emitterAt(e, drives[e]);
+        return drives.dim * sum;
+    }
     for (std::size_t e = 0; e < xyz_.size(); ++e)
         sum += drives[e] * xyz_[e];
     return sum;
+}
+
+Xyz Mixer::slopeAt(std::size_t emitter, double drive) const {
+    const auto& points = droop_[emitter];
+    if (points.empty())
+        return xyz_[emitter];
+    std::size_t i = 1;
+    while (i + 1 < points.size() && points[i].first < drive)
+        ++i;
+    return 1 / (points[i].first - points[i - 1].first) * (points[i].second - points[i - 1].second);
 }
 
 Xyz Mixer::emitterAt(std::size_t emitter, double drive) const {
@@ -188,8 +204,8 @@ Drives Mixer::dimmed(const Drives& drives, double factor) const {
     return nearestTo(less, factor * xyzOf(drives)).value_or(less);
 }
 
-// Light that does not add up (droop) is taken as if it did, with each emitter's own at the drive it
-// had last, until it holds.
+// Light that does not add up (droop) is taken along its tangents at the drives it had last, until
+// it holds: between measured drives it is straight, so that two rounds mostly do.
 std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact,
                                        const MixWish& wish) const {
     constexpr int kDroopRounds = 12;
@@ -200,14 +216,21 @@ std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact,
     if (!(exact.Y > 0))
         return p.pinned;
     const bool droops = type_->droops();
+    const Xyz pinned = p.base;
     std::optional<Drives> found;
     Drives at = target;
     for (int round = 0; round < (droops ? kDroopRounds : 1); ++round) {
         if (droops) {
             p.own_xyz.clear();
+            p.base = pinned;
             for (const std::size_t e : p.free) {
-                const double d = std::max(at[e], 1e-3);
-                p.own_xyz.push_back(1 / d * emitterAt(e, d));
+                // Late rounds through nothing instead: tangents may go to and fro over a corner.
+                const bool tangent = round < kDroopRounds / 2;
+                const double d = std::clamp(at[e], 1e-3, 1.0);
+                const Xyz slope = tangent ? slopeAt(e, d) : 1 / d * emitterAt(e, d);
+                p.own_xyz.push_back(slope);
+                if (tangent)
+                    p.base += emitterAt(e, d) - d * slope;
             }
             p.xyz = p.own_xyz;
         }

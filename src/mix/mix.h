@@ -125,8 +125,9 @@ private:
     Mix solveFiltered(const light::Wanted& wanted, const MixWish& wish) const;
     Mix solveDrooping(const light::Wanted& wanted, const MixWish& wish) const;
     std::optional<Mix> brightestDrooping(const light::Wanted& wanted, const MixWish& wish) const;
-    double shareAt(std::size_t emitter, double drive) const;  // of the light at full
-    double driveFor(std::size_t emitter, double share) const; // the other way
+    colour::Xyz slopeAt(std::size_t emitter, double drive) const; // of its light, by the drive
+    double shareAt(std::size_t emitter, double drive) const;      // of the light at full
+    double driveFor(std::size_t emitter, double share) const;     // the other way
     Mix solveAdditive(const light::Wanted& wanted, const MixWish& wish) const;
     Mix solveInReach(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
     Mix nearestMix(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
@@ -157,7 +158,8 @@ private:
     std::vector<std::vector<colour::Xyz>> rendering_;
     // Of each emitter: its light at 0, at the measured drives and at full; between them linear.
     std::vector<std::vector<std::pair<double, colour::Xyz>>> droop_;
-    bool plain_ = true;                      // emitters alone, without droop: light adds up
+    bool alone_ = true;                      // emitters, and nothing else that acts on their light
+    bool plain_ = true;                      // and without droop: light adds up
     std::unique_ptr<const Sampled> sampled_; // where no emitter is driven
 };
 

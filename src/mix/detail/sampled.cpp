@@ -246,31 +246,36 @@ void Sampled::refineReach(std::vector<Uv>& points) const {
     }
 }
 
-// Newton's method with the smallest step that meets the colour; axes that would leave 0..1 stop at
-// their end and the others carry on.
-bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives) const {
+// Newton's method with the smallest step that meets the colour, and the light where it is asked
+// for; axes that would leave 0..1 stop at their end and the others carry on.
+bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives, double y) const {
     constexpr int kRounds = 40;
     constexpr double kMet = 1e-10;
-    using Columns = Eigen::Matrix<double, 2, Eigen::Dynamic, 0, 2, light::kMostParts>;
+    constexpr double kShareOfY = 0.1; // of a share of the light, beside u'v'
+    using Columns = Eigen::Matrix<double, 3, Eigen::Dynamic, 0, 3, light::kMostParts>;
     using Step = Eigen::Matrix<double, Eigen::Dynamic, 1, 0, light::kMostParts, 1>;
     const auto k = static_cast<Eigen::Index>(free.axes.size());
+    const auto offOf = [&](const Slopes& at) {
+        const Uv off = at.uv() - uv;
+        return Eigen::Vector3d(off.u, off.v, y > 0 ? kShareOfY * (at.here.Y / y - 1) : 0);
+    };
     Slopes at = slopesAt(free, drives);
     for (int round = 0; at.lit() && round < kRounds; ++round) {
-        const Uv off = at.uv() - uv;
-        const double miss = std::hypot(off.u, off.v);
+        const Eigen::Vector3d off = offOf(at);
+        const double miss = off.norm();
         if (miss <= kMet)
             return true;
-        Columns slopes(2, k);
+        Columns slopes(3, k);
         for (Eigen::Index i = 0; i < k; ++i) {
             const Uv along = at.uvAlong(static_cast<std::size_t>(i));
-            slopes.col(i) << along.u, along.v;
+            slopes.col(i) << along.u, along.v,
+                y > 0 ? kShareOfY * at.along[static_cast<std::size_t>(i)].Y / y : 0;
         }
         // The least-norm step: Jᵀ (J Jᵀ)⁻¹ (−off), over the axes that are not stopped.
         Step step = Step::Zero(k);
         for (Eigen::Index stopped = 0; stopped <= k; ++stopped) {
-            const Eigen::Matrix2d square = slopes * slopes.transpose();
-            const Eigen::Vector2d pull =
-                square.completeOrthogonalDecomposition().solve(Eigen::Vector2d(-off.u, -off.v));
+            const Eigen::Matrix3d square = slopes * slopes.transpose();
+            const Eigen::Vector3d pull = square.completeOrthogonalDecomposition().solve(-off);
             step = slopes.transpose() * pull;
             bool all_inside = true;
             for (Eigen::Index i = 0; i < k; ++i) {
@@ -291,7 +296,7 @@ bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives) const {
                 a = std::clamp(a + share * step[i], 0.0, 1.0);
             }
             const Slopes there = slopesAt(free, tried);
-            if (there.lit() && colour::distance(there.uv(), uv) < miss) {
+            if (there.lit() && offOf(there).norm() < miss) {
                 drives = tried;
                 at = there;
                 better = true;
@@ -300,7 +305,7 @@ bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives) const {
         if (!better)
             break;
     }
-    return at.lit() && colour::distance(at.uv(), uv) <= kExact;
+    return at.lit() && offOf(at).norm() <= kExact;
 }
 
 Drives Sampled::optimised(const Free& free, const Cost& cost, const std::optional<Uv>& keep,
@@ -601,8 +606,13 @@ std::optional<Drives> Sampled::nearestTo(const Drives& target, const Xyz& exact)
     }
     if (!settle(free, uv, drives))
         return std::nullopt;
-    const double level = exact.Y / xyzOf(drives).Y;
-    if (level > 1 + 1e-6)
+    double level = exact.Y / xyzOf(drives).Y;
+    if (level > 1) { // flags that let more through
+        if (!settle(free, uv, drives, exact.Y))
+            return std::nullopt;
+        level = exact.Y / xyzOf(drives).Y;
+    }
+    if (level > 1 + 1e-4)
         return std::nullopt;
     return type_->dimmed(drives, std::min(1.0, level));
 }

@@ -53,8 +53,9 @@ private:
     bool quick(const light::Drives& drives) const; // flags alone stand before the lamp
     Slopes slopesAt(const Free& free, const light::Drives& drives) const;
 
-    // Moves the axes as little as possible until the colour is exactly `uv`; false where it cannot.
-    bool settle(const Free& free, const colour::Uv& uv, light::Drives& drives) const;
+    // Moves the axes as little as possible until the colour is exactly `uv`, and its light `y`
+    // unless that is 0; false where it cannot.
+    bool settle(const Free& free, const colour::Uv& uv, light::Drives& drives, double y = 0) const;
     // Minimises `cost` over the axes from `drives`, keeping the colour (when given) and Y >=
     // least_y.
     // A cost gives its slope along each free axis too, unless that is null.
