@@ -58,18 +58,25 @@ void wholeBook(benchmark::State& state) {
 }
 BENCHMARK(wholeBook)->Name("work/book on 12 types")->Unit(benchmark::kMillisecond);
 
+// One crossfade of one type: planned, mixed, cut into steps and these shown as a console would.
+// Types that make no colours go straight.
 void route(benchmark::State& state) {
-    const auto mixer = test::shippedMixer("gannet-8");
+    const auto& type = kTypes[static_cast<std::size_t>(state.range(0))];
+    const auto mixer = test::shippedMixer(type);
     const auto from = mixer.solve(test::gelWanted("104"), {}).drives;
     const auto to = mixer.solve(test::gelWanted("346"), {}).drives;
     route::FadeWish wish;
     wish.white = colour::toUv(colour::toXyz(colour::lampOf({4300})));
+    if (!route::Disc::of(mixer.hull(), wish.white))
+        wish.kind = route::Kind::Straight;
     for (auto _ : state) {
         const auto fade = route::planFade(mixer, from, to, wish);
-        benchmark::DoNotOptimize(route::stepsFor(mixer, *fade));
+        const auto steps = route::stepsFor(mixer, *fade);
+        benchmark::DoNotOptimize(route::asConsole(mixer, steps, wish.white));
     }
+    state.SetLabel(type);
 }
-BENCHMARK(route)->Name("work/route")->Unit(benchmark::kMillisecond);
+BENCHMARK(route)->Name("work/route")->DenseRange(0, 11)->Unit(benchmark::kMillisecond);
 
 // One change of a gradient of five stops over 500 lamps of four types: a drag of a stop.
 void gradientChange(benchmark::State& state) {

@@ -65,6 +65,77 @@ double brightestOf(const mix::Mixer& mixer, const Uv& uv, mix::MixWish wish) {
     return mixer.solve(light::wantedUv(uv), wish).got.Y;
 }
 
+// The most light along a way. Where it is found by an optimiser some places are asked, and those
+// between only where the way comes near it.
+class Most {
+public:
+    Most(const mix::Mixer& mixer, const std::vector<Uv>& way, const mix::MixWish& wish)
+        : mixer_(mixer), way_(way), wish_(wish) {
+        for (std::size_t i = 0; !mixer.additive() && i < way.size(); i += kEvery)
+            some_.push_back(brightestOf(mixer, way[i], wish));
+    }
+    double at(std::size_t i, double planned) const {
+        if (i / kEvery + 1 < some_.size()) {
+            const double on = static_cast<double>(i % kEvery) / kEvery;
+            const double a = some_[i / kEvery];
+            const double rough = a + on * (some_[i / kEvery + 1] - a);
+            if (i % kEvery == 0 || planned < (1 - kSafe) * rough)
+                return rough;
+            if (planned > (1 + kSafe) * rough)
+                return kLess * rough;
+        }
+        return brightestOf(mixer_, way_[i], wish_);
+    }
+
+private:
+    static constexpr std::size_t kEvery = 5;
+    static constexpr double kSafe = 0.1;
+    static constexpr double kLess = 0.985; // surely to be had
+    const mix::Mixer& mixer_;
+    const std::vector<Uv>& way_;
+    const mix::MixWish& wish_;
+    std::vector<double> some_;
+};
+
+// The mixes that the intent would choose point by point, roughly: some are solved, straight lines
+// between. Empty where there is no choice, or it would cost too much.
+std::vector<Drives> intentAlong(const mix::Mixer& mixer, const std::vector<CalmPoint>& points,
+                                const mix::MixWish& wish) {
+    // Stretches between those that are solved; with droop each costs ten times as much.
+    const std::size_t stretches = mixer.type().droops() ? 3 : 10;
+    std::size_t lit = 0;
+    for (std::size_t e = 0; e < mixer.type().emitters.size(); ++e)
+        lit += mixer.usable(e);
+    if (!mixer.additive() || lit <= 3 || points.size() <= stretches ||
+        wish.intent == mix::Intent::Kindest)
+        return {};
+    std::vector<Drives> solved;
+    const auto last = static_cast<double>(points.size() - 1);
+    const auto at = [&](std::size_t k) {
+        return static_cast<std::size_t>(
+            std::lround(static_cast<double>(k) * last / static_cast<double>(stretches)));
+    };
+    for (std::size_t k = 0; k <= stretches; ++k) {
+        const CalmPoint& p = points[at(k)];
+        const auto mix = mixer.solve(light::wantedUv(p.uv), wish);
+        if (!(mix.got.Y > 0))
+            return {};
+        solved.push_back(mixer.dimmed(mix.drives, std::min(1.0, p.brightness_cd / mix.got.Y)));
+    }
+    std::vector<Drives> near;
+    std::size_t k = 0;
+    for (std::size_t i = 0; i < points.size(); ++i) {
+        while (k + 2 <= stretches && at(k + 1) <= i)
+            ++k;
+        const double on = static_cast<double>(i - at(k)) / static_cast<double>(at(k + 1) - at(k));
+        Drives drives = solved[k];
+        for (std::size_t e = 0; e < drives.size(); ++e)
+            drives[e] += on * (solved[k + 1][e] - drives[e]);
+        near.push_back(drives);
+    }
+    return near;
+}
+
 void measure(const std::optional<Disc>& disc, Fade& fade) {
     std::vector<Uv> seen;
     double brightest = 0;
@@ -188,10 +259,11 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
             fade.in_sector = around.in_sector;
         }
         const auto way = paced(curve, wish.white, n, wish.eased);
+        const Most most_of(mixer, way, wish.mixing);
         for (int i = 0; i < n; ++i) {
             const double planned = evenBrightness(first.brightness_cd, last.brightness_cd,
                                                   wish.eased ? eased(time(i)) : time(i));
-            const double most = brightestOf(mixer, way[static_cast<std::size_t>(i)], wish.mixing);
+            const double most = most_of.at(static_cast<std::size_t>(i), planned);
             if (planned > 0)
                 fade.reach_dip = std::max(fade.reach_dip, 1 - std::min(1.0, most / planned));
             fade.points.push_back({time(i), way[static_cast<std::size_t>(i)], 0,
@@ -202,11 +274,16 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
             points.push_back({p.uv, p.brightness_cd, p.drives});
         points.front().drives = from;
         points.back().drives = to;
-        mixTogether(mixer, points, wish.mixing);
+        mixTogether(mixer, points, wish.mixing, Ends::Held,
+                    intentAlong(mixer, points, wish.mixing));
         if (mixer.additive())
             evenOut(mixer, points, kSeen * 100 / (n - 1), wish.mixing);
-        for (std::size_t i = 0; i < points.size(); ++i)
+        for (std::size_t i = 0; i < points.size(); ++i) {
             fade.points[i].drives = points[i].drives;
+            if (!mixer.additive()) // flags may give a little less than was thought
+                fade.points[i].brightness_cd =
+                    std::min(fade.points[i].brightness_cd, mixer.xyzOf(points[i].drives).Y);
+        }
     }
     measure(disc, fade);
     return fade;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Steps for a console: nodes of a fade such that straight lines in channel values between them stay
 // near it.
+#include "route/detail/fewest.h"
 #include "route/fade.h"
 
 #include <algorithm>
@@ -28,9 +29,9 @@ struct Off {
     double uv = 0, brightness = 0;
 };
 
-class Tube {
+class Along {
 public:
-    Tube(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv)
+    Along(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv)
         : mixer_(mixer), points_(fade.points), tolerance_uv_(tolerance_uv) {
         for (const FadePoint& p : points_) {
             brightest_ = std::max(brightest_, p.brightness_cd);
@@ -124,7 +125,7 @@ private:
 // Each reaches as far as it can: doubling until it breaks, then halving between. Where two
 // neighbouring points alone break the tolerance, both are nodes.
 template <class NodeAt>
-std::vector<Node> greedy(const Tube& tube, NodeAt nodeAt) {
+std::vector<Node> greedy(const Along& tube, NodeAt nodeAt) {
     std::vector<Node> nodes{nodeAt(0)};
     while (nodes.back().at + 1 < tube.size()) {
         const Node& here = nodes.back();
@@ -149,30 +150,83 @@ std::vector<Node> greedy(const Tube& tube, NodeAt nodeAt) {
 
 } // namespace
 
+namespace {
+
+// With nodes that may leave the way within the tolerance: their points and drives. Empty where
+// none are found, or light does not add up.
+std::vector<std::pair<std::size_t, Drives>>
+freeNodes(const mix::Mixer& mixer, const LevelLight& lamp, const Fade& fade, double tolerance_uv) {
+    Tube tube;
+    double brightest = 0;
+    for (const FadePoint& p : fade.points)
+        brightest = std::max(brightest, p.brightness_cd);
+    tube.colour_uv = tolerance_uv;
+    tube.brightness_cd = 0.95 * kBrightness * brightest;
+    for (const FadePoint& p : fade.points) {
+        const auto levels = lamp.levelsOf(p.drives);
+        const Xyz light = lamp.at(levels);
+        if (norm(light - mixer.xyzOf(p.drives)) > 1e-3 * brightest)
+            return {};
+        tube.points.push_back({p.t, levels, light, p.brightness_cd > kVisible * brightest});
+    }
+    std::vector<std::pair<std::size_t, Drives>> all;
+    for (const TubeNode& node : fewestPieces(lamp, tube))
+        all.emplace_back(node.at, node.at == 0 || node.at + 1 == fade.points.size()
+                                      ? fade.points[node.at].drives
+                                      : lamp.drivesOf(node.levels));
+    return all;
+}
+
+} // namespace
+
 Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
-    const Tube tube(mixer, fade, tolerance_uv);
+    const Along along(mixer, fade, tolerance_uv);
     Steps steps;
-    if (tube.dark()) {
+    if (along.dark()) {
         steps.steps = {{0, mix::rounded(mixer, fade.points.front().drives, 1)},
                        {1, mix::rounded(mixer, fade.points.back().drives, 1)}};
         return steps;
     }
-    // What is sent at a point, once it is asked for.
-    std::vector<std::optional<FadeStep>> known(tube.size());
-    std::vector<Values> sent(tube.size());
-    const auto nodes = greedy(tube, [&](std::size_t at) {
+    const auto nodeOf = [&](std::size_t at, const Drives& drives, FadeStep& step) {
+        step.t = along.time(at);
+        return Node{at, along.rounded(along.valuesOf(drives), step.sent)};
+    };
+    // Every node as it is sent, held against the way.
+    const auto judge = [&](Steps& judged, const std::vector<Node>& nodes) {
+        for (std::size_t j = 0; j + 1 < nodes.size(); ++j) {
+            const Off off = along.worst(nodes[j], nodes[j + 1]);
+            judged.worst_uv = std::max(judged.worst_uv, off.uv);
+            judged.worst_brightness = std::max(judged.worst_brightness, off.brightness);
+        }
+    };
+    std::vector<std::optional<FadeStep>> known(along.size());
+    std::vector<Values> sent(along.size());
+    const auto nodes = greedy(along, [&](std::size_t at) {
         if (!known[at]) {
-            known[at] = FadeStep{tube.time(at), {}};
-            sent[at] = tube.rounded(tube.way(at), known[at]->sent);
+            known[at].emplace();
+            sent[at] = nodeOf(at, fade.points[at].drives, *known[at]).values;
         }
         return Node{at, sent[at]};
     });
     for (const Node& node : nodes)
         steps.steps.push_back(*known[node.at]);
-    for (std::size_t j = 0; j + 1 < nodes.size(); ++j) {
-        const Off off = tube.worst(nodes[j], nodes[j + 1]);
-        steps.worst_uv = std::max(steps.worst_uv, off.uv);
-        steps.worst_brightness = std::max(steps.worst_brightness, off.brightness);
+    judge(steps, nodes);
+    if (nodes.size() <= 2 || !mixer.additive())
+        return steps;
+    // Rounding takes some of the tolerance: more of it where the first try does not hold.
+    const LevelLight lamp(mixer);
+    for (const double share : {0.99, 0.94, 0.85}) {
+        Steps fewer;
+        std::vector<Node> free;
+        for (const auto& [at, drives] : freeNodes(mixer, lamp, fade, share * tolerance_uv)) {
+            fewer.steps.emplace_back();
+            free.push_back(nodeOf(at, drives, fewer.steps.back()));
+        }
+        if (free.empty() || free.size() >= nodes.size())
+            break;
+        judge(fewer, free);
+        if (fewer.worst_uv <= tolerance_uv && fewer.worst_brightness <= kBrightness)
+            return fewer;
     }
     return steps;
 }

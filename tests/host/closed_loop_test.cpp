@@ -123,6 +123,8 @@ TEST_F(ClosedLoop, AFadeInHandStaysOnItsPlan) {
     std::this_thread::sleep_for(100ms);
     session->setTimeInHand(3);
     show("xy:0.21,0.33", 0.12); // and down
+    session->waitUntilIdle();
+    std::this_thread::sleep_for(2s); // this thread, the interface's, hangs
     ASSERT_TRUE(eventually([&] { return worst(wantedOf("xy:0.21,0.33")) < 0.003; }));
     session->waitUntilIdle();
     std::this_thread::sleep_for(100ms);

@@ -13,16 +13,16 @@ public:
     std::shared_ptr<const light::FixtureType> type(const std::string& id) const override {
         return id == "ghost" ? nullptr : test::shippedType(id);
     }
-    Result<light::Gel> gel(const std::string& id) const override {
-        const auto* gel = test::shippedBook().find(id);
-        return gel ? Result<light::Gel>(*gel) : fail(ErrorCode::NotFound, "no gel {}", id);
-    }
+    Result<light::Gel> gel(const std::string& id) const override { return gels_.gel(id); }
     Result<colour::Spectrum> spectrum(const std::string& path) const override {
-        return fail(ErrorCode::NotFound, "{}", path);
+        return gels_.spectrum(path);
     }
     Result<light::Wanted> palette(const std::string& name) const override {
-        return fail(ErrorCode::NotFound, "{}", name);
+        return gels_.palette(name);
     }
+
+private:
+    test::Gels gels_;
 };
 
 } // namespace zelo::play

@@ -144,6 +144,87 @@ TEST(Console, ShowsWhatItsStepsPromise) {
     }
 }
 
+// Nodes may leave the way within the tolerance, so that chords lie on both its sides: fewer than
+// from point to point of it (217 of these 24), never more, and as good as they say.
+TEST(Console, NeedsFewStepsForWideChanges) {
+    std::size_t all = 0;
+    for (const char* type : {"petrel-4", "tern-6", "gannet-8", "avocet-7"}) {
+        const auto mixer = test::shippedMixer(type);
+        const auto drives = [&](const char* asked) {
+            return mixer.solve(light::parseColour(asked, test::Gels()).value(), {}).drives;
+        };
+        for (const auto& [from, to] : {std::pair("gel:104", "gel:338"),
+                                       {"gel:214", "gel:310"},
+                                       {"gel:104", "gel:346"},
+                                       {"srgb:#ff2010", "srgb:#10d0e0"},
+                                       {"srgb:#ff8010", "srgb:#10d0e0"},
+                                       {"cct:3200", "cct:6500"}}) {
+            StopWay way;
+            way.kind = Kind::Around;
+            const auto fade =
+                planFade(mixer, drives(from), drives(to), fadeWish(way, kWhite, mixer.hull()));
+            ASSERT_TRUE(fade);
+            const auto steps = stepsFor(mixer, *fade);
+            all += steps.steps.size();
+            EXPECT_LE(steps.worst_uv, 0.006) << type << " " << from << " " << to;
+            EXPECT_LE(steps.worst_brightness, 0.05) << type << " " << from << " " << to;
+        }
+    }
+    std::printf("[ figures  ] %zu steps in all\n", all);
+    EXPECT_LE(all, 195u);
+}
+
+// Flags move together too: a warm correction goes from its start to its end, and no flag leaps.
+TEST(Flags, AreMixedTogetherAlongTheWay) {
+    const auto mixer = test::shippedMixer("skua-cmy");
+    StopWay way;
+    way.kind = Kind::Around;
+    const auto fade = planFade(mixer, drivesFor(mixer, "104"), drivesFor(mixer, "338"),
+                               fadeWish(way, kWhite, mixer.hull()));
+    ASSERT_TRUE(fade);
+    EXPECT_LT(fade->largest_step, 0.06);
+    for (const auto& p : fade->points) {
+        const auto xyz = mixer.xyzOf(p.drives);
+        EXPECT_LT(colour::distance(colour::toUv(xyz), p.uv), 0.001);
+        EXPECT_NEAR(xyz.Y, p.brightness_cd, 0.002 * xyz.Y) << "it says the light that it gives";
+    }
+    for (const auto& flag : mixer.type().flags) {
+        std::size_t part = 0;
+        while (mixer.type().part(part).kind != light::PartKind::Flag ||
+               &mixer.type().flags[mixer.type().part(part).index] != &flag)
+            ++part;
+        double travel = 0;
+        for (std::size_t i = 1; i < fade->points.size(); ++i)
+            travel += std::abs(fade->points[i].drives[part] - fade->points[i - 1].drives[part]);
+        EXPECT_LT(travel, 2.5) << "no to and fro";
+    }
+}
+
+// Of all mixes with little movement those near the intent: the brightest way stays near the
+// brightest mixes, more so than the leanest one does.
+TEST(Intent, PullsTheMixesALittle) {
+    const auto mixer = test::shippedMixer("gannet-8");
+    const auto off = [&](mix::Intent pulled, mix::Intent from) {
+        FadeWish wish;
+        wish.kind = Kind::Around;
+        wish.white = kWhite;
+        wish.mixing.intent = pulled;
+        const auto fade = planFade(mixer, drivesFor(mixer, "104"), drivesFor(mixer, "338"), wish);
+        EXPECT_TRUE(fade);
+        double sum = 0;
+        for (const auto& p : fade->points) {
+            const auto mix = mixer.solve(light::wantedUv(p.uv), test::wishOf(from));
+            const auto want = mixer.dimmed(mix.drives, p.brightness_cd / mix.got.Y);
+            for (std::size_t e = 0; e < want.size(); ++e)
+                sum += std::abs(want[e] - p.drives[e]);
+        }
+        return sum;
+    };
+    for (const auto intent : {mix::Intent::Truest, mix::Intent::Brightest})
+        EXPECT_LT(off(intent, intent), 0.98 * off(mix::Intent::Kindest, intent))
+            << mix::nameOf(intent) << "; Kindest pulls nowhere";
+}
+
 TEST(MostAlong, IsNeverLessThanWhatIsThere) {
     const auto mixer = test::shippedMixer("gannet-8");
     StopWay way;

@@ -5,6 +5,7 @@
 #include "colour/lamp.h"
 #include "files/gdtf_reader.h"
 #include "files/swatch_book_file.h"
+#include "light/asked.h"
 #include "mix/mix.h"
 #include "support/test_types.h"
 
@@ -34,6 +35,21 @@ inline const light::SwatchBook& shippedBook() {
         files::readSwatchBook(std::string(ZELO_DATA) + "/gels/salt-road.txt").value();
     return book.book;
 }
+
+// Gels of that book, and nothing else.
+class Gels : public light::ColourSources {
+public:
+    Result<light::Gel> gel(const std::string& id) const override {
+        const auto* gel = shippedBook().find(id);
+        return gel ? Result<light::Gel>(*gel) : fail(ErrorCode::NotFound, "no gel {}", id);
+    }
+    Result<colour::Spectrum> spectrum(const std::string& path) const override {
+        return fail(ErrorCode::NotFound, "{}", path);
+    }
+    Result<light::Wanted> palette(const std::string& name) const override {
+        return fail(ErrorCode::NotFound, "{}", name);
+    }
+};
 
 // A gel behind a lamp of 3200 K.
 inline light::Wanted gelWanted(const light::Gel& gel) {

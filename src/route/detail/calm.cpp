@@ -45,9 +45,9 @@ Drives follow(const mix::Mixer& mixer, const CalmPoint& point, const Drives& tar
 }
 
 void mixTogether(const mix::Mixer& mixer, std::vector<CalmPoint>& points, const mix::MixWish& wish,
-                 Ends ends) {
-    // Flags and wheels have few ways to one colour: little is left to even out.
-    const int sweeps = mixer.additive() ? 8 : 1;
+                 Ends ends, const std::vector<Drives>& near) {
+    // Each step of flags costs more, and there is less to even out: few ways lead to one colour.
+    const int sweeps = mixer.additive() ? 8 : 2;
     const auto fill = [&](auto&& self, std::size_t a, std::size_t b) -> void {
         if (b - a < 2)
             return;
@@ -62,8 +62,11 @@ void mixTogether(const mix::Mixer& mixer, std::vector<CalmPoint>& points, const 
     for (int sweep = 0; sweep < sweeps; ++sweep) {
         for (std::size_t i = 1; i < last; ++i) {
             const std::size_t k = sweep % 2 ? last - i : i;
-            points[k].drives =
-                follow(mixer, points[k], middle(points[k - 1].drives, points[k + 1].drives), wish);
+            Drives target = middle(points[k - 1].drives, points[k + 1].drives);
+            if (!near.empty())
+                for (std::size_t e = 0; e < target.size(); ++e)
+                    target[e] += kPull * (near[k][e] - target[e]);
+            points[k].drives = follow(mixer, points[k], target, wish);
         }
         if (ends == Ends::Held)
             continue;

@@ -29,9 +29,12 @@ light::Drives follow(const mix::Mixer& mixer, const CalmPoint& point, const ligh
                      const mix::MixWish& wish = {});
 
 // First the middle of each stretch between its ends, over and over (so far points are tied early),
-// then sweeps that pull each towards the middle of its neighbours. Requires two points or more.
+// then sweeps that pull each towards the middle of its neighbours, and a little (kPull) towards
+// `near`, drives for each point, where it is not empty. Requires two points or more.
+inline constexpr double kPull = 0.02;
 void mixTogether(const mix::Mixer& mixer, std::vector<CalmPoint>& points,
-                 const mix::MixWish& wish = {}, Ends ends = Ends::Held);
+                 const mix::MixWish& wish = {}, Ends ends = Ends::Held,
+                 const std::vector<light::Drives>& near = {});
 
 // The sweeps above make the sum of squared steps small, not the largest step. Where that is larger
 // than `seen`, the stretch about it is swept again with weights on the steps that grow with their
