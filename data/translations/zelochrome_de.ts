@@ -3235,6 +3235,10 @@
         <source>at %1 s of the crossfade</source>
         <translation>bei %1 s des Übergangs</translation>
     </message>
+    <message>
+        <source>white</source>
+        <translation>weiß</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::CrossfadeSide</name>
@@ -3391,16 +3395,8 @@
         <translation>Weißloch</translation>
     </message>
     <message>
-        <source>least light</source>
-        <translation>wenigstes Licht</translation>
-    </message>
-    <message>
         <source>%1 cd</source>
         <translation>%1 cd</translation>
-    </message>
-    <message>
-        <source>emitter, largest step</source>
-        <translation>Emitter, größter Schritt</translation>
     </message>
     <message>
         <source>pace, ΔE a second</source>
@@ -3409,10 +3405,6 @@
     <message>
         <source>%1 s</source>
         <translation>%1 s</translation>
-    </message>
-    <message>
-        <source>white</source>
-        <translation>weiß</translation>
     </message>
     <message>
         <source>Starts in another colour for %1 s: that is how it rests in the dark.</source>
@@ -3490,10 +3482,6 @@
         <source>step %1</source>
         <translation>Schritt %1</translation>
     </message>
-    <message>
-        <source>%1, %2</source>
-        <translation>%1, %2</translation>
-    </message>
     <message numerus="yes">
         <source>%n step(s), worst %1</source>
         <translation>
@@ -3504,6 +3492,26 @@
     <message>
         <source>Keep the way…</source>
         <translation>Weg behalten…</translation>
+    </message>
+    <message>
+        <source>now</source>
+        <translation>jetzt</translation>
+    </message>
+    <message>
+        <source>saturation now</source>
+        <translation>Sättigung jetzt</translation>
+    </message>
+    <message>
+        <source>light now</source>
+        <translation>Licht jetzt</translation>
+    </message>
+    <message>
+        <source>dark</source>
+        <translation>dunkel</translation>
+    </message>
+    <message>
+        <source>%1, %2: %3</source>
+        <translation>%1, %2: %3</translation>
     </message>
 </context>
 <context>

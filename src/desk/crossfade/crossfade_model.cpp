@@ -156,6 +156,12 @@ QString CrossfadeModel::kindName(const std::optional<route::StopWay>& way, const
                                          : tr("%1 on the right").arg(name);
 }
 
+QString CrossfadeModel::hueName(const Uv& uv) const {
+    const Uv off = uv - colour::planckianUv({document_.show().white_cct_k});
+    return std::hypot(off.u, off.v) < 0.01 ? tr("white")
+                                           : saidText(route::hueNameAt(std::atan2(off.v, off.u)));
+}
+
 bool CrossfadeModel::goesCcw() const {
     return picture_ && picture_->focus().planned.fade.ccw.value_or(false);
 }

@@ -28,7 +28,8 @@ public:
     QString endAbout(bool to) const;
     std::optional<colour::Uv> endUv(bool to) const;
     QString kindName(const std::optional<route::StopWay>& way, const char* by) const;
-    bool goesCcw() const; // the side that Around takes
+    QString hueName(const colour::Uv& uv) const; // about the white; "white" near it
+    bool goesCcw() const;                        // the side that Around takes
     // What the two sides are called; left and right where hues do not tell them apart.
     std::pair<QString, QString> sideNames() const;
 

@@ -16,7 +16,9 @@
 #include "light/frame.h"
 
 #include <QFileDialog>
+#include <QHelpEvent>
 #include <QPainter>
+#include <QToolTip>
 #include <cmath>
 
 namespace zelo::desk {
@@ -102,6 +104,7 @@ CrossfadeSide::CrossfadeSide(CrossfadeModel& model, FadePlayer& player, FadePlot
     connect(&player_, &FadePlayer::playingChanged, this,
             [this] { play_->setText(player_.playing() ? tr("Stop") : tr("Play")); });
     watch(model_, &CrossfadeModel::modelChanged, this, [this] { refresh(); });
+    watch(model_, &CrossfadeModel::momentChanged, this, [this] { update(); });
     watch(model_.document(), this, Change::Seen | Change::White, [this] { refresh(); });
     refresh();
 }
@@ -147,11 +150,18 @@ std::vector<CrossfadeSide::Row> CrossfadeSide::rows() const {
     const auto& planned = picture->focus().planned;
     const auto percent = [](double share) { return tr("%1 %").arg(numberText(100 * share, 0)); };
     all.push_back({{}, tr("would fade"), tr("planned"), true});
+    // At the line.
+    const auto i = static_cast<std::size_t>(
+        std::lround(model_.moment() * (static_cast<double>(planned.level.size()) - 1)));
+    const auto hue = [&](const play::SeenWay& way) {
+        return model_.hueName(way.fade.points[i].uv);
+    };
+    all.push_back({tr("now"), hue(would), hue(planned)});
+    all.push_back({tr("saturation now"), percent(would.fade.points[i].saturation),
+                   percent(planned.fade.points[i].saturation)});
+    all.push_back({tr("light now"), numberText(would.brightness_cd[i], 0),
+                   tr("%1 cd").arg(numberText(planned.brightness_cd[i], 0))});
     all.push_back({tr("white dip"), percent(would.white_dip), percent(planned.white_dip)});
-    all.push_back({tr("least light"), numberText(would.dimmest_cd, 0),
-                   tr("%1 cd").arg(numberText(planned.dimmest_cd, 0))});
-    all.push_back(
-        {tr("emitter, largest step"), percent(would.largest_step), percent(planned.largest_step)});
     const double whole = model_.fade().time_s;
     const auto pace = [&](double length) {
         return numberOrDash(whole > 0 ? length / whole : NAN, 0);
@@ -165,17 +175,24 @@ std::vector<CrossfadeSide::Step> CrossfadeSide::steps() const {
     const auto* picture = model_.picture();
     if (!picture)
         return all;
-    const auto white = colour::planckianUv({model_.document().show().white_cct_k});
     const auto& nodes = picture->steps.steps;
+    const auto& mode = picture->focus().fading.mixer->mode();
     for (std::size_t i = 1; i < nodes.size(); ++i) {
         const auto& xyz = nodes[i].sent.xyz;
-        const auto off = colour::hasChromaticity(xyz) ? colour::toUv(xyz) - white : colour::Uv{};
         const double time = model_.fade().time_s * (nodes[i].t - nodes[i - 1].t);
-        all.push_back({model_.document().colours().of(xyz), QString::number(i),
-                       tr("%1 s").arg(numberText(time, 1)),
-                       colour::distance(off, {}) < 0.01
-                           ? tr("white")
-                           : saidText(route::hueNameAt(std::atan2(off.v, off.u)))});
+        all.push_back(
+            {model_.document().colours().of(xyz),
+             QString::number(i),
+             tr("%1 s").arg(numberText(time, 1)),
+             colour::hasChromaticity(xyz) ? model_.hueName(colour::toUv(xyz)) : tr("dark"),
+             {}});
+        QStringList values;
+        for (std::size_t c = 0; c < mode.channels.size(); ++c)
+            if (mode.channels[c].role != light::Role::Other)
+                values << QStringLiteral("%1 %2")
+                              .arg(toQt(mode.channels[c].name))
+                              .arg(nodes[i].sent.values[c]);
+        all.back().values = values.join(QStringLiteral(", "));
     }
     return all;
 }
@@ -251,8 +268,9 @@ void CrossfadeSide::refresh() {
 void CrossfadeSide::place() {
     const int w = width() - 2 * kMargin;
     int y = height() - 36;
-    play_->setGeometry(kMargin, y, w / 2 - 4, 28);
-    keep_->setGeometry(kMargin + w / 2 + 4, y, w / 2 - 4, 28);
+    const int keep = std::clamp(keep_->sizeHint().width(), w / 2 - 4, w * 2 / 3);
+    play_->setGeometry(kMargin, y, w - keep - 8, 28);
+    keep_->setGeometry(kMargin + w - keep, y, keep, 28);
     y -= 32;
     slower_->setGeometry(kMargin, y, slower_->sizeHint().width(), 28);
     const int loop = loop_->sizeHint().width();
@@ -360,6 +378,20 @@ void CrossfadeSide::paintEvent(QPaintEvent*) {
     }
 }
 
+// The channel values of the step under the pointer.
+bool CrossfadeSide::event(QEvent* event) {
+    if (event->type() != QEvent::ToolTip)
+        return QWidget::event(event);
+    const auto* help = static_cast<QHelpEvent*>(event);
+    const int row = (help->pos().y() - steps_ - 8) / kRow;
+    const auto list = steps();
+    if (help->pos().y() > steps_ + 8 && row < static_cast<int>(shown_steps_))
+        QToolTip::showText(help->globalPos(), list[static_cast<std::size_t>(row)].values, this);
+    else
+        QToolTip::hideText();
+    return true;
+}
+
 std::vector<PaintedPart> CrossfadeSide::parts() {
     std::vector<PaintedPart> all;
     int y = rows_;
@@ -374,7 +406,8 @@ std::vector<PaintedPart> CrossfadeSide::parts() {
     const auto list = steps();
     for (std::size_t i = 0; i < shown_steps_; ++i)
         all.push_back(
-            {tr("step %1").arg(list[i].number), tr("%1, %2").arg(list[i].time, list[i].hue),
+            {tr("step %1").arg(list[i].number),
+             tr("%1, %2: %3").arg(list[i].time, list[i].hue, list[i].values),
              QRect(kMargin, steps_ + 8 + static_cast<int>(i) * kRow, width() - 2 * kMargin, kRow)});
     return all;
 }

@@ -43,6 +43,7 @@ signals:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent*) override { place(); }
+    bool event(QEvent* event) override;
 
 private:
     struct Row {
@@ -53,6 +54,7 @@ private:
     struct Step {
         QColor light;
         QString number, time, hue;
+        QString values; // of its channels
     };
     std::vector<Step> steps() const;
     QString fault() const; // what goes wrong, in a sentence; empty: nothing
