@@ -144,7 +144,10 @@ private:
         }
         return at->second;
     }
+    // What its colour follows, where that matters.
     static show::PaletteId colourPalette(const show::State& state, show::FixtureId id) {
+        if (state.show->routes_between.empty())
+            return {};
         const show::Value value = show::valueOf(*state.show, *state.hand, id);
         return value.colour && !value.colour->laying() ? value.colour->palette()
                                                        : show::PaletteId{};

@@ -215,7 +215,7 @@ Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
         return steps;
     // Rounding takes some of the tolerance: more of it where the first try does not hold.
     const LevelLight lamp(mixer);
-    for (const double share : {0.99, 0.94, 0.85}) {
+    for (const double share : {0.97, 0.9}) {
         Steps fewer;
         std::vector<Node> free;
         for (const auto& [at, drives] : freeNodes(mixer, lamp, fade, share * tolerance_uv)) {

@@ -77,24 +77,31 @@ void mixTogether(const mix::Mixer& mixer, std::vector<CalmPoint>& points, const 
 
 void evenOut(const mix::Mixer& mixer, std::vector<CalmPoint>& points, double seen,
              const mix::MixWish& wish, Ends ends) {
-    constexpr int kPlaces = 3; // stretches that may need it
-    constexpr int kRounds = 6;
+    constexpr int kPlaces = 3; // stretches that may need it, of each length
     constexpr int kSweeps = 2;
-    constexpr std::size_t kStretch = 11;
     constexpr double kLeastWeight = 0.02;
+    constexpr double kGain = 0.01; // of the largest step
+    constexpr int kPatience = 2;
+    struct Try {
+        std::size_t stretch; // points on each side
+        int rounds;
+    };
+    constexpr Try kTries[] = {{11, 6}, {18, 10}}; // what a short one leaves a long one may do
     const std::size_t begin = ends == Ends::Held ? 1 : 0;
     const std::size_t end = points.size() - 1 - begin;
     LargestStep largest = largestStep(points);
-    for (int place = 0; place < kPlaces && largest.step > seen; ++place) {
+    for (int place = 0; place < 2 * kPlaces && largest.step > seen; ++place) {
+        const auto [stretch, rounds] = kTries[place / kPlaces];
         const std::size_t first =
-            std::max(begin, largest.at > kStretch ? largest.at - kStretch : begin);
-        const std::size_t last = std::min(largest.at + kStretch, end);
+            std::max(begin, largest.at > stretch ? largest.at - stretch : begin);
+        const std::size_t last = std::min(largest.at + stretch, end);
         auto tried = points;
         std::vector<std::array<double, light::kMostParts>> weight(points.size() + 1);
         for (auto& w : weight)
             w.fill(1);
         const LargestStep before = largest;
-        for (int round = 0; round < kRounds; ++round) {
+        int idle = 0; // rounds without much of a gain
+        for (int round = 0; round < rounds; ++round) {
             const auto step = [&](std::size_t i, std::size_t e) { // to point i from before
                 return std::abs(tried[i].drives[e] - tried[i - 1].drives[e]);
             };
@@ -121,13 +128,18 @@ void evenOut(const mix::Mixer& mixer, std::vector<CalmPoint>& points, double see
                     }
                     tried[k].drives = follow(mixer, tried[k], target, wish);
                 }
-            if (const LargestStep now = largestStep(tried); now.step < largest.step) {
+            const LargestStep now = largestStep(tried);
+            const double gain = largest.step - now.step;
+            if (gain > 0) {
                 largest = now;
                 points = tried;
             }
+            idle = gain > kGain * largest.step ? 0 : idle + 1;
+            if (idle > kPatience)
+                break;
         }
-        if (largest.step >= before.step)
-            break;
+        if (largest.step >= before.step) // no more to be had from such stretches
+            place = place < kPlaces ? kPlaces - 1 : 2 * kPlaces;
     }
 }
 

@@ -15,8 +15,8 @@ using Levels = LevelLight::Levels;
 namespace {
 
 constexpr double kOut = 0.98;      // how far out in the tube nodes stand
-constexpr std::size_t kWindow = 3; // ends of pieces that are followed: so far before the farthest
-constexpr int kRing = 10;          // places about each point, as bright, brighter and darker
+constexpr std::size_t kWindow = 2; // ends of pieces that are followed: so far before the farthest
+constexpr int kRing = 8;           // places about each point, as bright, brighter and darker
 constexpr std::size_t kPlaces = 3 + 3 * kRing;
 
 class Search {

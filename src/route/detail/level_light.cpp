@@ -109,7 +109,7 @@ bool LevelLight::moved(Levels& levels, const Xyz& to) const {
         bool fine = true;
         for (int step = 0; step < kSteps && fine; ++step) {
             const Xyz off = to - at(tried);
-            if (norm(off) <= 0.1 * kNear * size)
+            if (norm(off) <= 0.5 * kNear * size)
                 break;
             Matrix m;
             std::array<Xyz, light::kMostParts> slopes;
