@@ -53,6 +53,7 @@ struct EndLamp {
     std::shared_ptr<const mix::Mixer> mixer;
     FadingEnd end;
     mix::MixWish mixing;
+    bool said = true; // else the end says nothing of it: a look of other lamps
 };
 
 std::vector<EndLamp> endLamps(const show::State& state, const show::FadeEnd& end,
@@ -78,6 +79,9 @@ std::vector<EndLamp> endLamps(const show::State& state, const show::FadeEnd& end
         one.mixer = made.mixers[*lamp];
         const AskedLamp& asked = made.asked[*lamp];
         one.end.drives = asked.drives ? *asked.drives : homeDrives(*one.mixer, *fixture);
+        const show::Look* look = show.lookOf(end.look);
+        one.said = end.colour || nothing(end) ||
+                   (look ? look->values.contains(id) : end.lamps.contains(id));
         one.end.level = nothing(end) ? 0 : asked.told.trimmed().value_or(0) * asked.dim;
         const auto xyz = one.mixer->xyzOf(one.end.drives);
         one.end.uv = colour::hasChromaticity(xyz) ? colour::toUv(xyz) : white;
@@ -272,8 +276,11 @@ CrossfadePicture crossfadePicture(const show::State& state, const show::Lineup& 
         return picture;
     }
     const show::Crossfade& fade = *show.crossfade;
-    const auto starts = endLamps(state, fade.from, lineup, from, mixes);
-    const auto ends = endLamps(state, fade.to, lineup, from, mixes);
+    auto starts = endLamps(state, fade.from, lineup, from, mixes);
+    auto ends = endLamps(state, fade.to, lineup, from, mixes);
+    for (std::size_t i = 0; i < lineup.size(); ++i) // what one says nothing of stays as it is
+        if (starts[i].said != ends[i].said)
+            (starts[i].said ? ends[i] : starts[i]) = starts[i].said ? starts[i] : ends[i];
     std::size_t focus = CrossfadePicture::npos;
     std::vector<const mix::Mixer*> mixers;
     for (std::size_t i = 0; i < lineup.size(); ++i) {

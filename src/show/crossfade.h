@@ -34,7 +34,7 @@ struct RouteBetween {
 // What a crossfade leads from, or to. The first that is set counts; nothing: no light.
 struct FadeEnd {
     std::optional<Source<ColourWish>> colour = {}; // of every lamp alike, at full
-    LookId look = {};                              // what it says of each lamp
+    LookId look = {};                              // what it says of each lamp; others stay
     Values lamps = {};                             // what each lamp showed when it was taken
     std::string unknown = {};
     friend bool operator==(const FadeEnd&, const FadeEnd&) = default;

@@ -163,6 +163,25 @@ TEST_F(CrossfadeTest, LooksAndLampsAreEndsLampByLamp) {
     EXPECT_GT(colour::distance(seen.cases[0].fading.from.uv, seen.cases[1].fading.from.uv), 0.05);
 }
 
+// A look says nothing of other lamps: they stay.
+TEST_F(CrossfadeTest, LampsThatALookDoesNotNameStay) {
+    add("gannet-8");
+    add("gannet-8");
+    const auto hand = show::withIntensity(
+        show::withColour(show::emptyHand(), lineup, test::wishFor("gel:214")), lineup, 0.4);
+    state.show = *show::keepLook(state.show, *hand, {lineup[0]}, "one lamp");
+    show::FadeEnd look;
+    look.look = {1};
+    between(colour("gel:104"), look);
+    const auto seen = picture();
+    EXPECT_EQ(seen.caseOf(0)->fading.to.level, 0.4);
+    const Fading& other = seen.caseOf(1)->fading;
+    EXPECT_EQ(other.from, other.to);
+    EXPECT_EQ(other.to.level, 1);
+    between({}, look); // nothing from dark either: it stays dark
+    EXPECT_EQ(picture().caseOf(1)->fading.to.level, 0);
+}
+
 TEST_F(CrossfadeTest, AllWaysAreComparedBetweenTheSameEnds) {
     add("gannet-8");
     between(colour("gel:104"), colour("gel:338"));

@@ -21,6 +21,7 @@ constexpr int kLeft = 24;
 constexpr int kRight = 24;
 constexpr int kNearFloor = 5; // px
 constexpr double kStep = 0.01;
+constexpr int kMostNamed = 3; // emitters at full
 
 QString secondsText(double seconds) {
     return numberText(seconds, seconds < 100 ? 1 : 0);
@@ -247,7 +248,11 @@ void FadePlot::paintSaturation(QPainter& p) const {
     };
     const int foot = r.saturation + r.saturation_high;
     p.fillRect(xOf(0), foot, xOf(1) - xOf(0), 1, theme().hair);
-    drawText(p, kLeft, foot - 6, tr("saturation"), typeface(Type::Small), theme().text);
+    // Where the curves are not.
+    const auto& begins = focus.planned.fade.points.front();
+    const bool low = yOfSaturation(begins.saturation) > foot - 22;
+    drawText(p, kLeft, low ? r.saturation + 10 : foot - 6, tr("saturation"), typeface(Type::Small),
+             theme().text);
     if (hasFloor()) {
         const int y = yOfSaturation(floorSaturation());
         drawDotted(p, xOf(0), xOf(1), y, theme().dim);
@@ -295,7 +300,10 @@ void FadePlot::paintBrightness(QPainter& p) const {
         p.fillRect(a, foot - 2, std::max(2, xOf(capped.to) - a), 3, theme().bright);
         QStringList full;
         for (const std::size_t e : capped.parts)
-            full << toQt(focus.fading.mixer->type().emitters[e].name);
+            if (full.size() < kMostNamed)
+                full << toQt(focus.fading.mixer->type().emitters[e].name);
+        if (static_cast<int>(capped.parts.size()) > full.size())
+            full << QStringLiteral("…");
         if (!full.isEmpty())
             words = tr("less than even at the thick foot: %1 at full")
                         .arg(full.join(QStringLiteral(", ")));
