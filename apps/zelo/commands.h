@@ -16,6 +16,7 @@ struct Context {
     std::vector<std::string> books = {}; // --book FILE: read before a command runs
     std::string show = {};               // --show FILE: its palettes and types are known
     std::function<Done()> run = {};      // set by the command that was chosen
+    int exit_code = 0;                   // of a command that was done
 };
 
 void addLight(CLI::App& app, Context& context);
@@ -23,6 +24,7 @@ void addMatch(CLI::App& app, Context& context);
 void addRoutes(CLI::App& app, Context& context); // reach, fade
 void addGradient(CLI::App& app, Context& context);
 void addPlay(CLI::App& app, Context& context);
+void addCheck(CLI::App& app, Context& context);
 void addConvert(CLI::App& app, Context& context);
 void addGels(CLI::App& app, Context& context);
 void addFixtures(CLI::App& app, Context& context);

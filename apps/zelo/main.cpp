@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// zelo: batch work and scripts. Exit 0 done, 1 failed inside, 2 bad input.
+// zelo: batch work and scripts. Exit 0 done, 1 failed inside or something
+// found (check), 2 bad input.
 #include "commands.h"
 #include "files/show_file.h"
 #include "host/paths.h"
@@ -34,6 +35,7 @@ int run(int argc, char** argv) {
     zelo::cli::addRoutes(app, context);
     zelo::cli::addGradient(app, context);
     zelo::cli::addPlay(app, context);
+    zelo::cli::addCheck(app, context);
     zelo::cli::addConvert(app, context);
     zelo::cli::addGels(app, context);
     zelo::cli::addFixtures(app, context);
@@ -79,7 +81,7 @@ int run(int argc, char** argv) {
     }
     if (auto done = context.run(); !done)
         return fail(done.error());
-    return 0;
+    return context.exit_code;
 }
 
 } // namespace

@@ -2539,6 +2539,34 @@
         <source>a route leads between two palettes</source>
         <translation>eine Route führt zwischen zwei Paletten</translation>
     </message>
+    <message>
+        <source>starts {} for {} s, not {}: so it rests in the dark</source>
+        <translation>beginnt {1} s lang {0}, nicht {2}: so ruht sie im Dunkeln</translation>
+    </message>
+    <message>
+        <source>ends {} for {} s, not {}: so it rests in the dark</source>
+        <translation>endet {1} s lang {0}, nicht {2}: so ruht sie im Dunkeln</translation>
+    </message>
+    <message>
+        <source>{} to {} loses {} % of its colour for {} s</source>
+        <translation>{0} nach {1} verliert {3} s lang {2} % der Farbe</translation>
+    </message>
+    <message>
+        <source>{} to {} turns {} for {} s</source>
+        <translation>{0} nach {1} wird {3} s lang {2}</translation>
+    </message>
+    <message>
+        <source>share {} slots</source>
+        <translation>teilen sich {} Slots</translation>
+    </message>
+    <message>
+        <source>runs past the end of its universe</source>
+        <translation>reicht über das Ende ihres Universums</translation>
+    </message>
+    <message>
+        <source>{} is {} out of reach</source>
+        <translation>{} liegt {} außer Reichweite</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>

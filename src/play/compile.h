@@ -52,6 +52,10 @@ struct Compiled {
 Compiled compiled(const show::State& state, const Sources& from, Mixes& mixes,
                   const Compiled* before = nullptr);
 
+// The palette that the colour a cue says of this lamp follows; none, also of a gradient: 0.
+show::PaletteId paletteIn(const Compiled& compiled, std::size_t list, std::size_t cue,
+                          std::uint32_t lamp);
+
 // How colours of these lamps are to fade, whatever the show says.
 struct LampWay {
     std::optional<route::StopWay> way; // nothing: as needed

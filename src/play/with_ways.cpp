@@ -198,17 +198,13 @@ private:
                 byHand(l, static_cast<std::size_t>(before->colour_cue), lamp))
                 continue;
             const show::WayHeld held = show::wayHeld(
-                show_, &asked, paletteIn(l, static_cast<std::size_t>(before->colour_cue), lamp),
-                paletteIn(l, c, lamp));
+                show_, &asked,
+                paletteIn(*compiled_, l, static_cast<std::size_t>(before->colour_cue), lamp),
+                paletteIn(*compiled_, l, c, lamp));
             if (auto way = missing(lamp, before->colour, says[k].colour, held, fading,
                                    k < cue.ways.size() ? cue.ways[k] : nullptr))
                 found.push_back({l, c, k, std::move(way)});
         }
-    }
-    show::PaletteId paletteIn(std::size_t list, std::size_t cue, std::uint32_t lamp) const {
-        const show::Value* value = cueAt(list, cue).values.find(compiled_->fixtures[lamp]);
-        return value && value->colour && !value->colour->laying() ? value->colour->palette()
-                                                                  : show::PaletteId{};
     }
     const show::Cue& cueAt(std::size_t list, std::size_t cue) const {
         return *show_.cue_lists.find(compiled_->lists[list])->cues.entry(cue).second;
@@ -228,6 +224,15 @@ private:
 };
 
 } // namespace
+
+show::PaletteId paletteIn(const Compiled& compiled, std::size_t list, std::size_t cue,
+                          std::uint32_t lamp) {
+    const show::Cue& asked =
+        *compiled.state.show->cue_lists.find(compiled.lists[list])->cues.entry(cue).second;
+    const show::Value* value = asked.values.find(compiled.fixtures[lamp]);
+    return value && value->colour && !value->colour->laying() ? value->colour->palette()
+                                                              : show::PaletteId{};
+}
 
 std::shared_ptr<const Compiled> withWaysOfChanges(const std::shared_ptr<const Compiled>& compiled,
                                                   const Compiled* before, Ways& ways,

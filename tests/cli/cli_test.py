@@ -259,6 +259,38 @@ class Routes(unittest.TestCase):
         lines = run("play", str(DATA / "shows/salt-lanterns.zelo"))
         self.assertIn("standing light", lines.stdout)
 
+    def test_check_of_a_show(self):
+        show = json.loads((DATA / "shows/salt-lanterns.zelo").read_text())
+        first = len(show["colours"])
+        for gel, uv in (("gel:104", [0.4162, 0.5146]), ("gel:338", [0.1399, 0.4791])):
+            show["colours"].append({"asked": gel, "uv": uv, "intent": "truest", "give_up": 0.3})
+        cue = lambda number, colour, **more: {"number": number, "up_s": 4, "down_s": 4, **more,
+                                             "values": [{"fixtures": [1, 2], "intensity": 1, "colour": colour}]}
+        cues = [cue("1", first), cue("2", first + 1, way={"kind": "levels"})]
+        show["cue_lists"] = [{"id": 1, "name": "main", "back_s": 1, "release_s": 1, "cues": cues}]
+        with tempfile.TemporaryDirectory() as folder:
+            path = pathlib.Path(folder) / "show.zelo"
+
+            def check():
+                path.write_text(json.dumps(show))
+                done = run("check", str(path), "--json")
+                found = [f for f in json.loads(done.stdout)["findings"] if f["cue"]]
+                return done.returncode, found
+
+            code, found = check()
+            self.assertEqual(code, 1)
+            self.assertEqual([(f["kind"], f["cue"], f["lamps"]) for f in found[:1]], [("fade", "2", [1, 2])])
+            self.assertIn("around", found[0]["cures"])
+            self.assertTrue(0 <= found[0]["from_s"] < found[0]["to_s"] <= 4)
+            self.assertIn("red to cyan", found[0]["what"])
+            self.assertIn("cue 2 of 'main', lamps 1, 2: red to cyan", run("check", str(path)).stdout)
+            cues[1]["way"] = {"kind": "around"}
+            self.assertEqual(check()[1], [])
+            show["fixtures"][1]["address"] = show["fixtures"][0]["address"] + 1
+            path.write_text(json.dumps(show))
+            self.assertIn("share", run("check", str(path)).stdout)
+        self.assertEqual(run("check", "/nowhere.zelo").returncode, 2)
+
     def test_a_kept_gradient(self):
         demo = str(DATA / "shows/salt-lanterns.zelo")
         g = ask("gradient", "--show", demo, "Tide line")

@@ -1,0 +1,86 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// zelo check: what is wrong with a show before anybody plays it.
+#include "commands.h"
+#include "files/show_file.h"
+#include "play/show_check.h"
+#include "report.h"
+#include "show/edits.h"
+
+#include <fmt/format.h>
+
+namespace zelo::cli {
+
+namespace {
+
+// "1, 2, 5": as people call them.
+std::string lampsText(const show::Show& show, const std::vector<show::FixtureId>& lamps) {
+    std::string text;
+    for (const show::FixtureId id : lamps)
+        text += fmt::format("{}{}", text.empty() ? "" : ", ", show.fixture(id)->number);
+    return fmt::format("lamp{} {}", lamps.size() == 1 ? "" : "s", text);
+}
+
+Done printCheck(Context& context, const std::string& path) {
+    const auto opened = files::readShow(path);
+    if (!opened)
+        return passOn(opened.error());
+    for (const auto& note : opened->notes)
+        fmt::print(stderr, "zelo: {}: {}\n", path, note);
+    const show::Show& show = *opened->show;
+    play::Mixes mixes;
+    const auto from = context.library.sources();
+    const auto found = play::checkShow(
+        play::compiled({opened->show, show::emptyHand()}, *from, mixes), *from, mixes);
+    Json all = Json::array();
+    for (const play::Finding& f : found) {
+        const show::CueList* list = show.cue_lists.find(f.list);
+        Json one{{"kind", play::nameOf(f.kind)},
+                 {"list", list ? Json(list->name) : Json(nullptr)},
+                 {"cue", f.cue ? Json(toText(*f.cue)) : Json(nullptr)},
+                 {"lamps", Json::array()},
+                 {"from_s", f.from_s},
+                 {"to_s", f.to_s},
+                 {"what", f.what.english()},
+                 {"cures", Json::array()}};
+        for (const show::FixtureId id : f.lamps)
+            one["lamps"].push_back(show.fixture(id)->number);
+        for (const route::Cure cure : f.cures)
+            one["cures"].push_back(play::nameOf(cure));
+        all.push_back(std::move(one));
+        if (context.json)
+            continue;
+        fmt::print("{}{}: {}\n",
+                   f.cue ? fmt::format("cue {} of '{}', ", toText(*f.cue), list->name)
+                         : std::string(),
+                   lampsText(show, f.lamps), f.what);
+        if (!f.cures.empty()) {
+            std::string cures;
+            for (const route::Cure cure : f.cures)
+                cures += fmt::format("{}{}", cures.empty() ? "" : ", ", play::nameOf(cure));
+            fmt::print("  cures: {}\n", cures);
+        }
+    }
+    if (context.json)
+        fmt::print("{}\n", Json{{"findings", std::move(all)}}.dump(1));
+    else if (found.empty())
+        fmt::print("nothing found\n");
+    context.exit_code = found.empty() ? 0 : 1;
+    return {};
+}
+
+} // namespace
+
+void addCheck(CLI::App& app, Context& context) {
+    auto* c = app.add_subcommand(
+        "check", "fades that show a colour nobody asked for, clashes, misses; exit 1 when found");
+    auto path = std::make_shared<std::string>();
+    c->add_option("SHOW", *path, "the show (.zelo)")->required();
+    c->add_option("--book", context.books, "another swatch book");
+    c->add_flag("--json", context.json, "JSON on stdout");
+    c->callback([&context, path] {
+        context.show = *path; // its types and palettes are known then
+        context.run = [&context, path] { return printCheck(context, *path); };
+    });
+}
+
+} // namespace zelo::cli
