@@ -2567,6 +2567,10 @@
         <source>{} is {} out of reach</source>
         <translation>{} liegt {} außer Reichweite</translation>
     </message>
+    <message>
+        <source>a white of {} K: must be within {}..{}</source>
+        <translation>ein Weiß von {} K: muss zwischen {} und {} liegen</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -3263,10 +3267,6 @@
         <source>at %1 s of the crossfade</source>
         <translation>bei %1 s des Übergangs</translation>
     </message>
-    <message>
-        <source>white</source>
-        <translation>weiß</translation>
-    </message>
 </context>
 <context>
     <name>zelo::desk::CrossfadeSide</name>
@@ -3377,10 +3377,6 @@
     <message>
         <source>Plays the crossfade in its time; again: stops it</source>
         <translation>Spielt den Übergang in seiner Zeit; noch einmal: hält ihn an</translation>
-    </message>
-    <message>
-        <source>Keeps the way under a name, for other crossfades, cues and ripples</source>
-        <translation>Behält den Weg unter einem Namen, für andere Übergänge, Cues und Wellen</translation>
     </message>
     <message>
         <source>Crossfade, readings</source>
@@ -3540,6 +3536,10 @@
     <message>
         <source>%1, %2: %3</source>
         <translation>%1, %2: %3</translation>
+    </message>
+    <message>
+        <source>Keeps the way under a name, for other crossfades, and for changes from one palette to another</source>
+        <translation>Behält den Weg unter einem Namen, für andere Übergänge und für Wechsel von einer Palette zu einer anderen</translation>
     </message>
 </context>
 <context>

@@ -27,6 +27,12 @@ private:
     double white_[3];
 };
 
+// A brightness between two, evenly in perceived brightness: cube roots in a straight line.
+inline double evenlySeen(double from, double to, double share) {
+    const double root = std::cbrt(from) * (1 - share) + std::cbrt(to) * share;
+    return root * root * root;
+}
+
 inline double distance(const Oklab& a, const Oklab& b) {
     return std::sqrt((a.L - b.L) * (a.L - b.L) + (a.a - b.a) * (a.a - b.a) +
                      (a.b - b.b) * (a.b - b.b));

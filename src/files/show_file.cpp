@@ -162,7 +162,7 @@ Result<OpenedShow> parseShow(std::string_view text) {
     if (auto ok = show::checkText(say(ZELO_TEXT("core", "name")), show.name, show::kLongestName);
         !ok)
         top.complain("name", ok.error().what);
-    show.white_cct_k = top.number("white_cct_k", 4300, 1000, 25000);
+    show.white_cct_k = top.number("white_cct_k", 4300, show::kLeastWhite_k, show::kMostWhite_k);
     readFixtures(top, show);
     readGroups(top, to);
     readPalettes(top, to);

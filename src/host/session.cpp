@@ -256,6 +256,7 @@ void Session::setOnStage(bool on) {
 }
 
 void Session::recompute() {
+    look_ = {}; // what was looked at may be other light now
     computeLight(0);
 }
 

@@ -51,6 +51,21 @@ std::optional<Intent> intentNamed(std::string_view name) {
     return std::nullopt;
 }
 
+MixWish inBoth(const MixWish& a, const MixWish& b) {
+    MixWish both;
+    if (a.intent == b.intent) {
+        both.intent = a.intent;
+        both.give_up = (a.give_up + b.give_up) / 2;
+    }
+    for (const std::size_t part : a.keep_out)
+        if (std::find(b.keep_out.begin(), b.keep_out.end(), part) != b.keep_out.end())
+            both.keep_out.push_back(part);
+    for (const Pin& pin : a.pins)
+        if (std::find(b.pins.begin(), b.pins.end(), pin) != b.pins.end())
+            both.pins.push_back(pin);
+    return both;
+}
+
 Done MixWish::check(std::size_t parts) const {
     if (!(give_up >= 0 && give_up <= 1))
         return fail(ErrorCode::BadValue, ZELO_TEXT("core", "give-up {}: must be within 0..1"),

@@ -46,6 +46,10 @@ struct MixWish {
     friend bool operator==(const MixWish&, const MixWish&) = default;
 };
 
+// What two wishes have in common, for all that lies between them: keep-outs and pins of both, and
+// the intent where it is one.
+MixWish inBoth(const MixWish& a, const MixWish& b);
+
 enum class MixEnd {
     InReach,
     OutOfReach, // drives make the nearest colour

@@ -18,7 +18,6 @@ namespace {
 
 constexpr int kMoments = 101;
 constexpr double kVisible = 0.02; // of the brightest moment
-constexpr double kCap = 1e-3;     // share of the brightness that is told as taken
 constexpr double kFull = 0.995;   // of a drive
 
 Uv whiteOf(const show::Show& show) {
@@ -94,17 +93,6 @@ std::vector<EndLamp> endLamps(const show::State& state, const show::FadeEnd& end
     return all;
 }
 
-mix::MixWish heldByBoth(const mix::MixWish& a, const mix::MixWish& b) {
-    mix::MixWish both;
-    for (const std::size_t part : a.keep_out)
-        if (std::find(b.keep_out.begin(), b.keep_out.end(), part) != b.keep_out.end())
-            both.keep_out.push_back(part);
-    for (const mix::Pin& pin : a.pins)
-        if (std::find(b.pins.begin(), b.pins.end(), pin) != b.pins.end())
-            both.pins.push_back(pin);
-    return both;
-}
-
 // With the intensities of its ends, which fade on their own.
 SeenWay seen(const Fading& f, route::Fade fade, const show::Show& show) {
     SeenWay way;
@@ -115,13 +103,8 @@ SeenWay seen(const Fading& f, route::Fade fade, const show::Show& show) {
         const double t = fade.points[i].t;
         const double a = f.from.level;
         const double b = f.to.level;
-        double level = a + t * (b - a);
-        if (show.even_to_the_eye) {
-            const double root = std::cbrt(a) + t * (std::cbrt(b) - std::cbrt(a));
-            level = root * root * root;
-        }
-        way.level.push_back(level);
-        way.brightness_cd.push_back(level * fade.points[i].brightness_cd);
+        way.level.push_back(show.even_to_the_eye ? colour::evenlySeen(a, b, t) : a + t * (b - a));
+        way.brightness_cd.push_back(way.level.back() * fade.points[i].brightness_cd);
         brightest = std::max(brightest, way.brightness_cd.back());
     }
     const colour::OklabSpace space(colour::toXyz(whiteOf(show)));
@@ -195,16 +178,11 @@ Result<SeenWay> asPlanned(const Fading& given, const std::optional<route::StopWa
 
 std::vector<Capped> cappedOf(const Fading& f, const SeenWay& way) {
     std::vector<Capped> all;
-    const auto& points = way.fade.points;
-    const double a = std::cbrt(points.front().brightness_cd);
-    const double b = std::cbrt(points.back().brightness_cd);
     bool before = false;
-    for (const auto& p : points) {
-        const double even = std::pow(a + p.t * (b - a), 3);
-        const bool taken = way.fade.reach_dip > kCap && p.brightness_cd < (1 - kCap) * even;
-        if (taken && !before)
+    for (const auto& p : way.fade.points) {
+        if (p.capped && !before)
             all.push_back({p.t, p.t, {}});
-        if (taken) {
+        if (p.capped) {
             all.back().to = p.t;
             for (std::size_t e = 0; e < f.mixer->type().emitters.size(); ++e)
                 if (p.drives[e] >= kFull &&
@@ -212,7 +190,7 @@ std::vector<Capped> cappedOf(const Fading& f, const SeenWay& way) {
                         all.back().parts.end())
                     all.back().parts.push_back(e);
         }
-        before = taken;
+        before = p.capped;
     }
     return all;
 }
@@ -316,7 +294,7 @@ CrossfadePicture crossfadePicture(const show::State& state, const show::Lineup& 
                 return;
             }
         }
-        FadingCase one{{a.mixer, a.end, b.end, heldByBoth(a.mixing, b.mixing)}, {}, {}};
+        FadingCase one{{a.mixer, a.end, b.end, mix::inBoth(a.mixing, b.mixing)}, {}, {}};
         one.would = asItWould(one.fading, show);
         auto planned = picture.cases.size() < kMostCases
                            ? asPlanned(one.fading, fade.way, common, show)

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/engine.h"
 
+#include "colour/oklab.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -118,8 +120,7 @@ double Engine::level(double from, double to, double share) const {
         return to;
     if (!program_->even_to_the_eye || share <= 0)
         return from + share * (to - from);
-    const double root = std::cbrt(from) + share * (std::cbrt(to) - std::cbrt(from));
-    return root * root * root;
+    return colour::evenlySeen(from, to, share);
 }
 
 double Engine::valueOf(const List& l, std::size_t list, std::size_t place, std::uint32_t lamp,

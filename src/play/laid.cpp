@@ -110,9 +110,7 @@ double intensityAt(const Gradient& g, const std::vector<double>& at, double plac
     while (i + 2 < at.size() && place > at[i + 1])
         ++i;
     const double x = std::clamp((place - at[i]) / (at[i + 1] - at[i]), 0.0, 1.0);
-    const double seen = std::cbrt(g.intensities[i].intensity) * (1 - x) +
-                        std::cbrt(g.intensities[i + 1].intensity) * x;
-    return seen * seen * seen;
+    return colour::evenlySeen(g.intensities[i].intensity, g.intensities[i + 1].intensity, x);
 }
 
 show::ColourWish wishOf(const Gradient& g, const Uv& uv) {

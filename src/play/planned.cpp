@@ -70,6 +70,8 @@ Ways::Key Ways::keyOf(const Ask& ask) {
     key.ends.insert(key.ends.end(), ask.to.begin(), ask.to.end());
     add(ask.white.u);
     add(ask.white.v);
+    add(static_cast<double>(ask.mixing.intent));
+    add(ask.mixing.give_up);
     for (const std::size_t part : ask.mixing.keep_out)
         add(-1 - static_cast<double>(part));
     for (const mix::Pin& pin : ask.mixing.pins) {

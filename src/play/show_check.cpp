@@ -124,12 +124,7 @@ private:
         return colour::hasChromaticity(xyz) ? colour::toUv(xyz) : white_;
     }
 
-    Sentence hue(const Uv& uv) const {
-        const Uv off = uv - white_;
-        return std::hypot(off.u, off.v) < 0.015
-                   ? Sentence(ZELO_TEXT("core", "white"))
-                   : Sentence(route::hueNameAt(std::atan2(off.v, off.u)));
-    }
+    Sentence hue(const Uv& uv) const { return route::hueWord(uv, white_); }
     Sentence words(const route::FadeFault& fault, const Judged& judged) const {
         const double s = std::round(10 * fault.lasts_s) / 10;
         switch (fault.kind) {

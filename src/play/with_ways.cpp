@@ -153,21 +153,22 @@ private:
                                                        : show::PaletteId{};
     }
 
-    // What the mixes of both keep out and pin.
+    // What the mixes of both want along the way.
     static mix::MixWish both(const AskedLamp& a, const AskedLamp& b) {
-        mix::MixWish mixing;
-        if (!a.colour || !b.colour)
-            return mixing;
-        const mix::MixWish& first = a.colour->wish;
-        const mix::MixWish& second = b.colour->wish;
-        for (const std::size_t part : first.keep_out)
-            if (std::find(second.keep_out.begin(), second.keep_out.end(), part) !=
-                second.keep_out.end())
-                mixing.keep_out.push_back(part);
-        for (const mix::Pin& pin : first.pins)
-            if (std::find(second.pins.begin(), second.pins.end(), pin) != second.pins.end())
-                mixing.pins.push_back(pin);
-        return mixing;
+        return a.colour && b.colour ? mix::inBoth(a.colour->wish, b.colour->wish) : mix::MixWish{};
+    }
+    // Likewise of what two cues say of a lamp.
+    mix::MixWish both(std::size_t list, std::size_t a, std::size_t b, std::uint32_t lamp) const {
+        const auto wishIn = [&](std::size_t cue) -> std::optional<mix::MixWish> {
+            const show::Value* value = cueAt(list, cue).values.find(compiled_->fixtures[lamp]);
+            const auto colour = value ? show::followed(show_, *value).colour : std::nullopt;
+            return colour && compiled_->mixers[lamp]
+                       ? std::optional(wishFor(compiled_->mixers[lamp]->type(), *colour))
+                       : std::nullopt;
+        };
+        const auto first = wishIn(a);
+        const auto second = wishIn(b);
+        return first && second ? mix::inBoth(*first, *second) : mix::MixWish{};
     }
     static const double* colourIn(const Program& p, std::uint32_t lamp) {
         for (const SourcePtr* source : {&p.hand, &p.standing})
@@ -202,7 +203,8 @@ private:
                 paletteIn(*compiled_, l, static_cast<std::size_t>(before->colour_cue), lamp),
                 paletteIn(*compiled_, l, c, lamp));
             if (auto way = missing(lamp, before->colour, says[k].colour, held, fading,
-                                   k < cue.ways.size() ? cue.ways[k] : nullptr))
+                                   k < cue.ways.size() ? cue.ways[k] : nullptr,
+                                   both(l, static_cast<std::size_t>(before->colour_cue), c, lamp)))
                 found.push_back({l, c, k, std::move(way)});
         }
     }

@@ -18,6 +18,7 @@ namespace {
 
 constexpr int kFine = 600;        // points along a way when its pace is worked out
 constexpr double kVisible = 0.02; // of the brightest point: below it colour is not seen
+constexpr double kCapped = 1e-3;  // share of the brightness that is told as taken
 constexpr double kSeen = 0.03;    // of a drive, per 1 % of the way: steps below are never too large
 
 // Slower at both ends: its speed grows and falls evenly over the middle.
@@ -52,12 +53,6 @@ std::vector<Uv> paced(const Curve& curve, const Uv& white, int samples, bool eas
     }
     way.back() = fine.back();
     return way;
-}
-
-// Even in perceived brightness: cube roots in a straight line.
-double evenBrightness(double from, double to, double t) {
-    const double r = std::cbrt(from) * (1 - t) + std::cbrt(to) * t;
-    return r * r * r;
 }
 
 double brightestOf(const mix::Mixer& mixer, const Uv& uv, mix::MixWish wish) {
@@ -233,10 +228,10 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
             const double t = time(i);
             const bool before = t < (wish.kind == Kind::Jump ? wish.jump_at : 0.5);
             const FadePoint& end = before ? first : last;
-            double y = evenBrightness(first.brightness_cd, last.brightness_cd, t);
+            double y = colour::evenlySeen(first.brightness_cd, last.brightness_cd, t);
             if (wish.kind == Kind::Dark)
-                y = evenBrightness(end.brightness_cd, 0,
-                                   down > 0 ? std::min(1.0, (before ? t : 1 - t) / down) : 1);
+                y = colour::evenlySeen(end.brightness_cd, 0,
+                                       down > 0 ? std::min(1.0, (before ? t : 1 - t) / down) : 1);
             y = i == 0 ? first.brightness_cd : i == n - 1 ? last.brightness_cd : y;
             const double most = brightestOf(mixer, end.uv, wish.mixing);
             const double scale = end.brightness_cd > 0 ? std::min(y, most) / end.brightness_cd : 0;
@@ -261,13 +256,14 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
         const auto way = paced(curve, wish.white, n, wish.eased);
         const Most most_of(mixer, way, wish.mixing);
         for (int i = 0; i < n; ++i) {
-            const double planned = evenBrightness(first.brightness_cd, last.brightness_cd,
-                                                  wish.eased ? eased(time(i)) : time(i));
+            const double planned = colour::evenlySeen(first.brightness_cd, last.brightness_cd,
+                                                      wish.eased ? eased(time(i)) : time(i));
             const double most = most_of.at(static_cast<std::size_t>(i), planned);
             if (planned > 0)
                 fade.reach_dip = std::max(fade.reach_dip, 1 - std::min(1.0, most / planned));
             fade.points.push_back({time(i), way[static_cast<std::size_t>(i)], 0,
-                                   std::min(planned, most), Drives(from.size())});
+                                   std::min(planned, most), Drives(from.size()),
+                                   planned > (1 + kCapped) * most});
         }
         std::vector<CalmPoint> points;
         for (const FadePoint& p : fade.points)

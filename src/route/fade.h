@@ -40,6 +40,7 @@ struct FadePoint {
     double saturation = 0;
     double brightness_cd = 0;
     light::Drives drives;
+    bool capped = false; // the reach allows less than was planned
 };
 
 struct Fade {

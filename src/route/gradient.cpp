@@ -13,6 +13,7 @@ using colour::Uv;
 
 namespace {
 
+constexpr double kNoWay2 = 1e-12; // between equal ends: its length, squared
 constexpr int kFinest = 4000;
 constexpr int kFine = 400; // points along one way, at least
 
@@ -336,7 +337,7 @@ StopWay loosened(const StopWay& way, const Uv& from, const Uv& to) {
     StopWay loose = way;
     const Uv along = to - from;
     const double size = dot(along, along);
-    if (!(size > 1e-12))
+    if (!(size > kNoWay2))
         loose.via.clear();
     for (Uv& via : loose.via) {
         const Uv off = via - from;
@@ -348,16 +349,23 @@ StopWay loosened(const StopWay& way, const Uv& from, const Uv& to) {
 StopWay fitted(const StopWay& loose, const Uv& from, const Uv& to) {
     StopWay way = loose;
     const Uv along = to - from;
+    if (!(dot(along, along) > kNoWay2))
+        way.via.clear();
     for (Uv& via : way.via)
         via = from + Uv{via.u * along.u - via.v * along.v, via.u * along.v + via.v * along.u};
     return way;
 }
 
+StopWay ledBack(const StopWay& way) {
+    StopWay back = way;
+    back.side = way.side == Side::Ccw ? Side::Cw : way.side == Side::Cw ? Side::Ccw : way.side;
+    back.jump_at = 1 - way.jump_at;
+    std::reverse(back.via.begin(), back.via.end());
+    return back;
+}
+
 StopWay turnedRound(const StopWay& loose) {
-    StopWay way = loose;
-    way.side = loose.side == Side::Ccw ? Side::Cw : loose.side == Side::Cw ? Side::Ccw : loose.side;
-    way.jump_at = 1 - loose.jump_at;
-    std::reverse(way.via.begin(), way.via.end());
+    StopWay way = ledBack(loose);
     for (Uv& via : way.via)
         via = {1 - via.u, -via.v};
     return way;

@@ -35,7 +35,10 @@ struct StopWay {
 // to the last and y aside to the left, in their distance. Without points it is the same.
 StopWay loosened(const StopWay& way, const colour::Uv& from, const colour::Uv& to);
 StopWay fitted(const StopWay& loose, const colour::Uv& from, const colour::Uv& to);
-StopWay turnedRound(const StopWay& loose); // led from its last end to its first
+// Led from its last end to its first; of one whose points are relative, and of one where they
+// stand.
+StopWay turnedRound(const StopWay& loose);
+StopWay ledBack(const StopWay& way);
 
 enum class Even {
     ToTheEye, // equal Oklab chords from lamp to lamp

@@ -233,7 +233,6 @@ Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
 
 Fade asConsole(const mix::Mixer& mixer, const Steps& steps, const colour::Uv& white, int samples) {
     Fade fade;
-    const auto& channels = mixer.mode().channels;
     std::size_t at = 0;
     for (int i = 0; i < samples; ++i) {
         const double t = static_cast<double>(i) / (samples - 1);
@@ -242,15 +241,7 @@ Fade asConsole(const mix::Mixer& mixer, const Steps& steps, const colour::Uv& wh
         const FadeStep& a = steps.steps[at];
         const FadeStep& b = steps.steps[std::min(at + 1, steps.steps.size() - 1)];
         const double part = b.t > a.t ? std::clamp((t - a.t) / (b.t - a.t), 0.0, 1.0) : 1;
-        Drives drives = a.sent.drives; // lamps without a channel: their level goes evenly too
-        for (std::size_t e = 0; e < drives.size(); ++e)
-            drives[e] += part * (b.sent.drives[e] - drives[e]);
-        for (std::size_t c = 0; c < channels.size(); ++c)
-            if (channels[c].role == light::Role::Part) {
-                const double from = a.sent.values[c];
-                drives[channels[c].part] =
-                    light::driveOf(channels[c], from + part * (b.sent.values[c] - from));
-            }
+        const Drives drives = levelsBetween(mixer, a.sent.drives, b.sent.drives, part);
         const Xyz xyz = mixer.xyzOf(drives);
         fade.points.push_back(
             {t, colour::hasChromaticity(xyz) ? colour::toUv(xyz) : white, 0, xyz.Y, drives});

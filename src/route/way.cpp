@@ -175,6 +175,13 @@ const char* hueNameAt(double angle) {
     return hueNames().front().name;
 }
 
+const char* hueWord(const Uv& uv, const Uv& white) {
+    constexpr double kWhite_uv = 0.01;
+    const Uv off = uv - white;
+    return distance(uv, white) < kWhite_uv ? ZELO_TEXT("core", "white")
+                                           : hueNameAt(std::atan2(off.v, off.u));
+}
+
 SideWords sideWords(const Disc& disc, const Uv& from, const Uv& to, double floor) {
     for (const double at : {0.5, 0.35, 0.65, 0.2, 0.8}) {
         const auto hueOf = [&](Side side) {

@@ -50,6 +50,7 @@ struct HueName {
 };
 std::span<const HueName> hueNames();
 const char* hueNameAt(double angle);
+const char* hueWord(const colour::Uv& uv, const colour::Uv& white); // "white" where it is near that
 
 // What the two sides round the white are called, in the hues above: that of the way half way, or
 // where they are alike that of a point off it. Null where nothing tells them apart.

@@ -42,19 +42,33 @@ Result<ShowPtr> withCrossfade(const ShowPtr& show, std::shared_ptr<const Crossfa
     return nextShow(std::move(next));
 }
 
+Result<ShowPtr> withWhite(const ShowPtr& show, double cct_k) {
+    if (!(cct_k >= kLeastWhite_k && cct_k <= kMostWhite_k))
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "a white of {} K: must be within {}..{}"), cct_k,
+                    kLeastWhite_k, kMostWhite_k);
+    Show next = *show;
+    next.white_cct_k = cct_k;
+    return nextShow(std::move(next));
+}
+
+Result<ShowPtr> withDarkFirst(const ShowPtr& show, bool on) {
+    Show next = *show;
+    next.dark_first = on;
+    return nextShow(std::move(next));
+}
+
 FadeEnd endOf(const Lineup& lineup, const std::function<Shown(FixtureId)>& shown) {
     FadeEnd end;
     std::vector<Values::Change> values;
     for (const FixtureId id : lineup) {
         const Shown now = shown(id);
         Value value;
-        if (const auto intensity = now.trimmed())
-            value.intensity = Source<double>(*intensity);
+        value.intensity = Source<double>(now.trimmed().value_or(0)); // dark is something, too
         if (const auto colour = now.nudged())
             value.colour = Source<ColourWish>(*colour);
         value.parts = now.parts;
-        if (!value.empty())
-            values.emplace_back(id, std::make_shared<const Value>(std::move(value)));
+        values.emplace_back(id, std::make_shared<const Value>(std::move(value)));
     }
     end.lamps = Values::of(std::move(values));
     return end;

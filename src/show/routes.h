@@ -10,6 +10,10 @@ namespace zelo::show {
 // Null: none. BadValue for a way, time or tolerance out of range, NotFound for a look or palette
 // that is not there.
 Result<ShowPtr> withCrossfade(const ShowPtr& show, std::shared_ptr<const Crossfade> crossfade);
+// What ways go round and saturation is measured from. BadValue outside 1 000..25 000 K.
+Result<ShowPtr> withWhite(const ShowPtr& show, double cct_k);
+Result<ShowPtr> withDarkFirst(const ShowPtr& show, bool on);
+
 // What these lamps show now, palettes and gradients worked out, as an end.
 FadeEnd endOf(const Lineup& lineup, const std::function<Shown(FixtureId)>& shown);
 

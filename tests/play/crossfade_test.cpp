@@ -182,6 +182,60 @@ TEST_F(CrossfadeTest, LampsThatALookDoesNotNameStay) {
     EXPECT_EQ(picture().caseOf(1)->fading.to.level, 0);
 }
 
+// Of lamps as they are some may be dark: these fade up.
+TEST_F(CrossfadeTest, DarkLampsAmongThoseThatWereTakenFadeUp) {
+    add("gannet-8");
+    add("gannet-8");
+    const auto hand = show::withIntensity(
+        show::withColour(show::emptyHand(), {lineup[0]}, test::wishFor("gel:214")), {lineup[0]}, 1);
+    between(
+        show::endOf(lineup,
+                    [&](show::FixtureId id) { return show::shownValue(*state.show, *hand, id); }),
+        colour("gel:104"));
+    const auto seen = picture();
+    EXPECT_EQ(seen.caseOf(0)->fading.from.level, 1);
+    EXPECT_EQ(seen.caseOf(1)->fading.from.level, 0);
+    EXPECT_EQ(seen.caseOf(1)->fading.to.level, 1);
+}
+
+// Eased, brightness runs otherwise; it is capped only where the reach takes some.
+TEST_F(CrossfadeTest, EasingIsNoCap) {
+    add("gannet-8");
+    between(colour("gel:104"), colour("gel:214"));
+    around(0);
+    auto seen = picture();
+    ASSERT_TRUE(seen.capped.empty());
+    fade.way->eased = true;
+    seen = picture();
+    EXPECT_TRUE(seen.capped.empty());
+    EXPECT_LT(seen.focus().planned.brightness_cd[5] - seen.focus().planned.brightness_cd[0],
+              0.05 * std::abs(seen.focus().planned.brightness_cd[100] -
+                              seen.focus().planned.brightness_cd[0]))
+        << "it starts slowly";
+}
+
+// What both ends keep out stays out, and the intent of both is what mixes are pulled to.
+TEST_F(CrossfadeTest, WhatBothEndsWantHoldsAlongTheWay) {
+    add("gannet-8");
+    auto from = test::wishFor("gel:104");
+    auto to = test::wishFor("gel:338");
+    from.keep_out = to.keep_out = {"Indigo"};
+    from.intent = to.intent = mix::Intent::Brightest;
+    between({from, {}, {}, {}}, {to, {}, {}, {}});
+    around(0.7);
+    const auto seen = picture();
+    EXPECT_EQ(seen.focus().fading.mixing.intent, mix::Intent::Brightest);
+    const auto& emitters = seen.focus().fading.mixer->type().emitters;
+    std::size_t indigo = 0;
+    while (emitters[indigo].name != "Indigo")
+        ++indigo;
+    for (const auto& p : seen.focus().planned.fade.points)
+        EXPECT_EQ(p.drives[indigo], 0);
+    const auto free_wish = test::wishFor("gel:338");
+    between({from, {}, {}, {}}, {free_wish, {}, {}, {}});
+    EXPECT_TRUE(picture().focus().fading.mixing.keep_out.empty()) << "one of them uses it";
+}
+
 TEST_F(CrossfadeTest, AllWaysAreComparedBetweenTheSameEnds) {
     add("gannet-8");
     between(colour("gel:104"), colour("gel:338"));

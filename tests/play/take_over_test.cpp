@@ -450,6 +450,35 @@ TEST_F(ListTakeOverTest, KeptRoutesArePlayed) {
     EXPECT_GT(as_needed, 0.1);
 }
 
+// An emitter that two cues keep out stays out between them.
+TEST_F(ListTakeOverTest, KeepOutsHoldBetweenCues) {
+    for (const auto& [number, asked] : {std::pair(1000, "xy:0.62,0.33"), {2000, "xy:0.18,0.33"}}) {
+        auto wish = wishFor(asked);
+        wish.keep_out = {"Indigo"};
+        show::Cue cue;
+        cue.number = {number};
+        cue.up_s = cue.down_s = 4;
+        const auto values = show::withColour(show::withIntensity(show::emptyHand(), {{1}, {2}}, 1),
+                                             {{1}, {2}}, wish);
+        show = *show::keepAsCue({show, values}, {{1}, {2}}, {1}, cue, false);
+    }
+    route::StopWay around;
+    around.kind = route::Kind::Around;
+    around.side = route::Side::Cw; // by violet and blue, where it would be used
+    std::size_t indigo = 0;
+    while (compiled->mixers[0]->type().emitters[indigo].name != "Indigo")
+        ++indigo;
+    wayWith([&](show::Show&, show::Cue& cue) { cue.way = around; });
+    const auto& of_cue = compiled->program->lists[0].cues[1].ways;
+    ASSERT_FALSE(of_cue.empty());
+    ASSERT_TRUE(of_cue[0]);
+    for (int i = 0; i <= 100; ++i) {
+        light::Drives row(of_cue[0]->parts);
+        of_cue[0]->at(i / 100.0, row.begin());
+        EXPECT_EQ(row[indigo], 0) << i;
+    }
+}
+
 TEST_F(ListTakeOverTest, AChangedCueIsSeenWhereItPlays) {
     press(What::Next, 0);
     at(5);

@@ -48,6 +48,12 @@ TEST(KeptWay, FitsItselfToOtherEnds) {
     EXPECT_EQ(twice.side, loose.side);
     EXPECT_NEAR(colour::distance(twice.via[0], loose.via[0]), 0, 1e-12);
     EXPECT_TRUE(loosened(way, from, from).via.empty()) << "equal ends have no way between";
+    EXPECT_TRUE(fitted(loose, a, a).via.empty());
+    // Where they stand, points stay there: only the order turns.
+    const StopWay led = ledBack(way);
+    EXPECT_EQ(led.via, (std::vector<Uv>{way.via[1], way.via[0]}));
+    EXPECT_EQ(led.side, Side::Cw);
+    EXPECT_EQ(ledBack(led), way);
 }
 
 TEST(KeptWay, SidesAreCalledByTheHuesTheyGoBy) {

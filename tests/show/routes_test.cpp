@@ -170,5 +170,24 @@ TEST_F(Routes, LampsThatGoTakeTheirEndsAlong) {
     EXPECT_TRUE(end.lamps.find({1})->colour->here());
 }
 
+TEST_F(Routes, ADarkLampIsAnEndToo) {
+    const auto hand =
+        withIntensity(withColour(emptyHand(), {{1}}, test::wishFor("gel:214")), {{1}}, 0.5);
+    const FadeEnd end =
+        endOf({{1}, {2}}, [&](FixtureId id) { return shownValue(*show, *hand, id); });
+    ASSERT_EQ(end.lamps.size(), 2u);
+    EXPECT_EQ(*end.lamps.find({1})->intensity->here(), 0.5);
+    EXPECT_EQ(*end.lamps.find({2})->intensity->here(), 0) << "it showed nothing, and that is told";
+}
+
+TEST_F(Routes, TheWhiteStaysWithinWhatAFileMayHold) {
+    take(withWhite(show, 25'000));
+    EXPECT_EQ(show->white_cct_k, 25'000);
+    for (const double k : {999.0, 25'001.0, -1.0, double(NAN)})
+        EXPECT_FALSE(withWhite(show, k)) << k;
+    take(withDarkFirst(show, false));
+    EXPECT_FALSE(show->dark_first);
+}
+
 } // namespace
 } // namespace zelo::show

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/gradient/stop_track.h"
 
+#include "colour/oklab.h"
+
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
@@ -189,11 +191,11 @@ void StopTrack::paintIntensities(QPainter& p) {
     for (std::size_t i = 0; i + 1 < g.intensities.size(); ++i)
         for (int k = 0; k <= 16; ++k) { // evenly in perceived brightness
             const double x = k / 16.0;
-            const double seen = std::cbrt(g.intensities[i].intensity) * (1 - x) +
-                                std::cbrt(g.intensities[i + 1].intensity) * x;
+            const double level =
+                colour::evenlySeen(g.intensities[i].intensity, g.intensities[i + 1].intensity, x);
             const double at =
                 model_.laid().intensities_at[i] * (1 - x) + model_.laid().intensities_at[i + 1] * x;
-            line << QPointF(xOf(at), (kRibbon - 4) * (1 - seen * seen * seen) + 2);
+            line << QPointF(xOf(at), (kRibbon - 4) * (1 - level) + 2);
         }
     p.setPen(QPen(Qt::black, 3.5));
     p.drawPolyline(line);
