@@ -9,6 +9,7 @@
 #include "desk/crossfade/fade_plot.h"
 #include "desk/crossfade/way_list.h"
 #include "desk/kit/button.h"
+#include "desk/kit/colour_drag.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
 #include "desk/lineup/lineup_panel.h"
@@ -17,10 +18,14 @@
 #include "files/ascii_cues.h"
 #include "show/routes.h"
 
+#include <QDropEvent>
+#include <QHelpEvent>
 #include <QInputDialog>
 #include <QLineEdit>
 #include <QMenu>
+#include <QMimeData>
 #include <QTemporaryDir>
+#include <QToolTip>
 
 namespace zelo::desk {
 namespace {
@@ -200,6 +205,17 @@ TEST_F(CrossfadeTest, TheFloorIsDraggedInTheCurveAndOnTheMap) {
     EXPECT_NEAR(fade().way->floor, 0.85, 1e-9);
 }
 
+// Faster than what it looks like is worked out.
+TEST_F(CrossfadeTest, QuickPressesAllCount) {
+    view().floorField().setFocus();
+    for (int i = 0; i < 4; ++i)
+        QTest::keyClick(&view().floorField(), Qt::Key_Up);
+    EXPECT_NEAR(fade().way->floor, 0.74, 1e-9);
+    EXPECT_NEAR(view().floorField().value(), 74, 1e-9);
+    settle();
+    EXPECT_NEAR(view().floorField().value(), 74, 1e-9);
+}
+
 TEST_F(CrossfadeTest, AWayIsPulledOutOfItsCourse) {
     auto& map = side().map();
     const auto& points = focus().planned.fade.points;
@@ -291,6 +307,62 @@ TEST_F(CrossfadeTest, EndsFromTheSwatchBookByKeysAlone) {
     EXPECT_EQ(model().endName(false), "104 Signal red");
 }
 
+TEST_F(CrossfadeTest, ColoursAreDroppedOnTheEnds) {
+    const auto drop = [&](const QPoint& at, const char* asked) {
+        const std::unique_ptr<QMimeData> mime(colourMime(*light::parseAsked(asked)));
+        QDragEnterEvent enter(at, Qt::CopyAction, mime.get(), Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(&view(), &enter);
+        EXPECT_TRUE(enter.isAccepted());
+        QDropEvent event(at, Qt::CopyAction, mime.get(), Qt::LeftButton, {});
+        QApplication::sendEvent(&view(), &event);
+        settle();
+    };
+    drop({60, 60}, "gel:214");
+    EXPECT_EQ(model().endName(false), "214 Apricot");
+    EXPECT_FALSE(model().chosenTo());
+    drop({view().width() - 60, 60}, "palette:deep water");
+    EXPECT_EQ(model().endName(true), "deep water");
+    EXPECT_TRUE(model().chosenTo());
+    QString told;
+    QObject::connect(&document, &Document::told, &window, [&](const QString& t) { told = t; });
+    drop({60, 60}, "palette:a breath"); // intensity alone
+    EXPECT_FALSE(told.isEmpty());
+    EXPECT_EQ(model().endName(false), "214 Apricot");
+}
+
+TEST_F(CrossfadeTest, TurnedRoundItGoesTheSameWayBack) {
+    const QPoint on = side().map().pointOf(focus().planned.fade.points[50].uv);
+    drag(side().map(), on, on + QPoint(0, -14));
+    const auto via = fade().way->via;
+    ASSERT_EQ(via.size(), 1u);
+    std::vector<colour::Uv> there;
+    for (const auto& p : focus().planned.fade.points)
+        there.push_back(p.uv);
+    plot().setFocus();
+    press(Qt::Key_X);
+    EXPECT_EQ(model().endName(false), "338 Sluice cyan");
+    for (std::size_t i = 0; i < there.size(); ++i)
+        EXPECT_LT(colour::distance(there[there.size() - 1 - i], focus().planned.fade.points[i].uv),
+                  0.002);
+    document.setLineup({}); // and with nothing to look at
+    settle();
+    model().turnRound();
+    EXPECT_EQ(fade().way->via, via) << "no point is lost";
+}
+
+TEST_F(CrossfadeTest, HuesToStayOutOfAreDraggedOnTheMap) {
+    view().options().click();
+    pick("green");
+    const auto before = *fade().way->keep_out;
+    auto& map = side().map();
+    const auto disc = *route::Disc::of(model().picture()->reach,
+                                       colour::planckianUv({document.show().white_cct_k}));
+    const auto at = [&](double angle) { return map.pointOf(disc.fromDisc({0.9, angle})); };
+    drag(map, at(before.to), at(before.to + 0.4));
+    EXPECT_NEAR(std::remainder(fade().way->keep_out->to - before.to - 0.4, 6.283185307), 0, 0.25);
+    EXPECT_EQ(fade().way->keep_out->from, before.from);
+}
+
 TEST_F(CrossfadeTest, EndsFromMenus) {
     view().end(false).click();
     pick("The lamps as they are now");
@@ -354,6 +426,22 @@ TEST_F(CrossfadeTest, StepsForAConsole) {
     side().console().click();
     EXPECT_TRUE(plot().console());
     EXPECT_TRUE(plot().parts()[2].name.contains("console"));
+    // The channel values of a step under the pointer, and for those who cannot see it.
+    const auto rows = side().parts();
+    const auto step = std::find_if(rows.begin(), rows.end(),
+                                   [](const auto& part) { return part.name == "step 1"; });
+    ASSERT_NE(step, rows.end());
+    const auto& sent = model().picture()->steps.steps[1].sent.values;
+    const auto& mode = focus().fading.mixer->mode();
+    for (std::size_t c = 0; c < mode.channels.size(); ++c)
+        if (mode.channels[c].role == light::Role::Part)
+            EXPECT_TRUE(step->value.contains(QString::number(sent[c])))
+                << step->value.toStdString();
+    QHelpEvent help(QEvent::ToolTip, step->place.center(),
+                    side().mapToGlobal(step->place.center()));
+    QApplication::sendEvent(&side(), &help);
+    EXPECT_TRUE(QToolTip::text().contains(mode.channels[0].name.c_str()))
+        << QToolTip::text().toStdString();
     QTemporaryDir dir;
     side().saveSteps(dir.filePath("steps.asc"));
     document.finishWork();
@@ -407,8 +495,28 @@ TEST_F(CrossfadeTest, PlaysInItsTimeAndComesBack) {
     press(Qt::Key_P);
     EXPECT_FALSE(window.fadePlayer().playing());
     ASSERT_TRUE(comes([&] { return colour::distance(shown(1), before) < 0.001; }));
+    // Another type is looked at meanwhile: the engine's fade goes on.
+    plot().setFocus();
+    press(Qt::Key_P);
+    ASSERT_TRUE(comes([&] { return model().moment() > 0.2; }));
+    document.setFocusType(document.typeOf({1}));
+    settle();
+    const auto petrel = model().picture()->caseOf(0)->fading.to.uv;
+    ASSERT_TRUE(comes([&] { return colour::distance(shown(1), petrel) < 0.003; }, 3000));
+    press(Qt::Key_Escape);
+    EXPECT_FALSE(window.fadePlayer().playing());
+    // Twice as slow.
+    choose(side().slower(), 1);
+    clock.restart();
+    plot().setFocus();
+    press(Qt::Key_P);
+    ASSERT_TRUE(comes([&] { return model().moment() >= 1; }));
+    EXPECT_GT(clock.elapsed(), 1500);
+    press(Qt::Key_P);
+    choose(side().slower(), 0);
     // Over and over, until the line is dragged.
     side().loop().click();
+    plot().setFocus();
     press(Qt::Key_P);
     ASSERT_TRUE(comes([&] { return model().moment() >= 1; }));
     ASSERT_TRUE(comes([&] { return model().moment() < 0.5; })) << "again";
@@ -434,7 +542,13 @@ TEST_F(CrossfadeTest, AWayIsKeptAsARoute) {
     view().options().click();
     pick("along the shore");
     EXPECT_EQ(fade().way->floor, 0.7);
-    model().useBetween({2});
+    view().options().click();
+    auto* between =
+        qobject_cast<QMenu*>(QApplication::activePopupWidget())->findChild<QMenu*>("between");
+    ASSERT_TRUE(between);
+    between->actions()[2]->trigger();
+    QApplication::activePopupWidget()->close();
+    settle();
     ASSERT_EQ(document.show().routes_between.size(), 1u);
     EXPECT_EQ(document.show().routes_between[0].route, show::RouteId{2});
     document.undo();
@@ -456,9 +570,13 @@ TEST_F(CrossfadeTest, WithNothingItSaysWhatToDo) {
     chooseGroups({"front"});
     EXPECT_FALSE(model().picture());
     // Two colours from the book begin one.
-    EXPECT_TRUE(model().takeColour(*light::parseAsked("gel:104"), {}));
-    EXPECT_TRUE(model().takeColour(*light::parseAsked("gel:338"), {}));
-    settle();
+    for (const char* number : {"104", "338"}) {
+        press(Qt::Key_Slash);
+        QTest::keyClicks(QApplication::focusWidget(), number);
+        settle();
+        press(Qt::Key_Return);
+        press(Qt::Key_Escape); // out of the field
+    }
     ASSERT_TRUE(model().picture());
     EXPECT_EQ(model().endName(false), "104 Signal red");
     EXPECT_EQ(model().endName(true), "338 Sluice cyan");

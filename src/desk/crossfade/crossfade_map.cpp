@@ -5,6 +5,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
+#include "show/limits.h"
 
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -306,7 +307,8 @@ void CrossfadeMap::keyPressEvent(QKeyEvent* event) {
     const double k = model_.document().show().white_cct_k; // to the left it is cooler
     const double kelvins =
         (event->modifiers() & Qt::ShiftModifier ? 10 : 100) * (step->u < 0 || step->v < 0 ? 1 : -1);
-    model_.setWhite(std::clamp(k + kelvins, 1000.0, 25'000.0), gesture_.step());
+    model_.setWhite(std::clamp(k + kelvins, show::kLeastWhite_k, show::kMostWhite_k),
+                    gesture_.step());
 }
 
 std::vector<PaintedPart> CrossfadeMap::parts() {

@@ -48,6 +48,8 @@ void CrossfadeModel::setSeen(bool seen) {
 
 void CrossfadeModel::rebuild() {
     fade_ = document_.show().crossfade ? document_.show().crossfade : fresh();
+    if (fade_->way) // what needs it is known with the picture
+        way_ = *fade_->way;
     late_ = !seen_;
     if (!seen_)
         return;
@@ -63,14 +65,14 @@ void CrossfadeModel::rebuild() {
             trouble_ = picture->trouble.empty() ? QString() : said(picture->trouble);
             picture_ = picture->trouble.empty() ? picture : nullptr;
             compared_.clear();
-            way_ = fade_->way.value_or(route::StopWay{});
-            if (picture_ && !fade_->way) { // what it needs
-                way_.kind = picture_->focus().planned.fade.kind;
-                way_.floor = 0.8;
+            if (!fade_->way) {
+                way_ = route::StopWay{};
+                if (picture_)
+                    way_.kind = picture_->focus().planned.fade.kind;
             }
             emit modelChanged();
             compare();
-            if (looking())
+            if (looking() && !fades_) // the engine's own fade goes on as it was begun
                 this->show();
         });
     emit modelChanged();
@@ -157,9 +159,7 @@ QString CrossfadeModel::kindName(const std::optional<route::StopWay>& way, const
 }
 
 QString CrossfadeModel::hueName(const Uv& uv) const {
-    const Uv off = uv - colour::planckianUv({document_.show().white_cct_k});
-    return std::hypot(off.u, off.v) < 0.01 ? tr("white")
-                                           : saidText(route::hueNameAt(std::atan2(off.v, off.u)));
+    return saidText(route::hueWord(uv, colour::planckianUv({document_.show().white_cct_k})));
 }
 
 bool CrossfadeModel::goesCcw() const {
@@ -225,13 +225,10 @@ void CrossfadeModel::takeLamps(bool to) {
 }
 
 void CrossfadeModel::turnRound() {
-    const Uv from = endUv(false).value_or(Uv{});
-    const Uv to = endUv(true).value_or(Uv{});
-    edit(tr("Turn the crossfade round"), [&](Crossfade& fade) {
+    edit(tr("Turn the crossfade round"), [](Crossfade& fade) {
         std::swap(fade.from, fade.to);
         if (fade.way)
-            fade.way =
-                route::fitted(route::turnedRound(route::loosened(*fade.way, from, to)), to, from);
+            fade.way = route::ledBack(*fade.way);
     });
 }
 
@@ -265,17 +262,13 @@ void CrossfadeModel::takeWay(const std::optional<route::StopWay>& way) {
 }
 
 void CrossfadeModel::setWhite(double cct_k, int gesture) {
-    show::Show next = document_.show();
-    next.white_cct_k = cct_k;
-    document_.edit(tr("White of the routes"), show::nextShow(std::move(next)),
-                   fmt::format("route-white-{}", gesture));
+    document_.edit(tr("White of the routes"), show::withWhite(document_.state().show, cct_k),
+                   gesture ? fmt::format("route-white-{}", gesture) : std::string());
 }
 
 void CrossfadeModel::setDarkFirst(bool on) {
-    show::Show next = document_.show();
-    next.dark_first = on;
     document_.edit(on ? tr("Colours in the dark first") : tr("Colours not in the dark first"),
-                   show::nextShow(std::move(next)));
+                   show::withDarkFirst(document_.state().show, on));
 }
 
 void CrossfadeModel::apply(route::Cure cure) {
@@ -369,6 +362,7 @@ void CrossfadeModel::setOnLamps(bool on) {
 
 void CrossfadeModel::show() {
     looking_ = true;
+    fades_ = false;
     document_.lookAt(host::Session::Look{handAt(moment_), on_lamps_, 0, {}}, lookWords());
 }
 
@@ -379,7 +373,7 @@ QString CrossfadeModel::lookWords() const {
 void CrossfadeModel::letGo() {
     if (!looking_)
         return;
-    looking_ = false;
+    looking_ = fades_ = false;
     document_.lookAt(host::Session::Look{});
     emit modelChanged();
 }
@@ -416,6 +410,7 @@ show::HandPtr CrossfadeModel::handAt(double share) const {
 }
 
 void CrossfadeModel::fadeOnLamps(double time_s) {
+    fades_ = true;
     document_.lookAt(host::Session::Look{handAt(1), true, time_s, ways()}, lookWords());
 }
 

@@ -99,6 +99,7 @@ private:
     bool chosen_to_ = false;
     double moment_ = 0;
     bool looking_ = false;
+    bool fades_ = false; // on the lamps, by the engine
     bool on_lamps_ = false;
     Shows shows_ = Shows::Planned;
 };

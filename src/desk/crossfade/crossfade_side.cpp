@@ -14,6 +14,7 @@
 #include "desk/kit/watch.h"
 #include "files/fade_cues.h"
 #include "light/frame.h"
+#include "show/limits.h"
 
 #include <QFileDialog>
 #include <QHelpEvent>
@@ -38,7 +39,7 @@ CrossfadeSide::CrossfadeSide(CrossfadeModel& model, FadePlayer& player, FadePlot
       map_(new CrossfadeMap(model, this)),
       white_(new NumberField(tr("White of the routes"),
                              tr("What ways go round, and what saturation is measured from"),
-                             {1000, 25'000, 50, 0}, tr("K"), this)),
+                             {show::kLeastWhite_k, show::kMostWhite_k, 50, 0}, tr("K"), this)),
       tolerance_(new NumberField(tr("Tolerance of the steps"),
                                  tr("How far a console's straight fades between the steps may "
                                     "leave the way: Δu′v′"),
@@ -61,9 +62,11 @@ CrossfadeSide::CrossfadeSide(CrossfadeModel& model, FadePlayer& player, FadePlot
                        this)),
       play_(new Button(tr("Play"), "P", tr("Plays the crossfade in its time; again: stops it"),
                        Button::Kind::Next, this)),
-      keep_(new Button(tr("Keep the way…"), "K",
-                       tr("Keeps the way under a name, for other crossfades, cues and ripples"),
-                       Button::Kind::Plain, this)) {
+      keep_(new Button(
+          tr("Keep the way…"), "K",
+          tr("Keeps the way under a name, for other crossfades, and for changes from one "
+             "palette to another"),
+          Button::Kind::Plain, this)) {
     setAccessibleName(tr("Crossfade, readings"));
     console_->setCheckable(true);
     loop_->setCheckable(true);
@@ -85,10 +88,10 @@ CrossfadeSide::CrossfadeSide(CrossfadeModel& model, FadePlayer& player, FadePlot
             [setTolerance] { setTolerance(show::Crossfade{}.tolerance_uv, 0); });
     connect(console_, &Button::toggled, this, [this](bool on) { plot_.setConsole(on); });
     connect(save_, &Button::clicked, this, [this] {
+        QString name = tr("%1 to %2.asc").arg(model_.endName(false), model_.endName(true));
+        name.replace('/', '-'); // people call palettes what they like
         const auto path = QFileDialog::getSaveFileName(
-            this, tr("Save the steps"),
-            tr("%1 to %2.asc").arg(model_.endName(false), model_.endName(true)),
-            tr("Cues for another desk (*.asc);;Tables (*.csv)"));
+            this, tr("Save the steps"), name, tr("Cues for another desk (*.asc);;Tables (*.csv)"));
         if (!path.isEmpty())
             saveSteps(path);
     });

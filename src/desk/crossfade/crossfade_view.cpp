@@ -211,6 +211,7 @@ void CrossfadeView::openOptions() {
     if (model_.betweenPalettes() && !routes.empty()) {
         auto* between = menu->addMenu(
             tr("For every change from %1 to %2").arg(model_.endName(false), model_.endName(true)));
+        between->setObjectName("between");
         connect(between->addAction(tr("no route of its own")), &QAction::triggered, this,
                 [this] { model_.useBetween({}); });
         for (const auto& [id, route] : routes)

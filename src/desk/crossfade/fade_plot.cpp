@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/crossfade/fade_plot.h"
 
+#include "desk/crossfade/ribbon.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
@@ -118,10 +119,14 @@ void FadePlot::paintEvent(QPaintEvent*) {
     const auto& focus = model_.picture()->focus();
     drawText(p, kLeft, r.ribbons - 20, tr("as it would fade"), typeface(Type::Work), theme().text);
     paintBracket(p, focus.would, r.ribbons);
-    paintRibbon(p, focus.would, r.ribbons, r.ribbon);
-    paintRibbon(p, focus.planned, r.ribbons + r.ribbon, r.ribbon);
+    const auto ribbon = [&](const SeenWay& way, int which) {
+        const QRect place(xOf(0), r.ribbons + which * r.ribbon, xOf(1) - xOf(0), r.ribbon);
+        paintRibbon(p, place, way, model_.document().colours());
+    };
+    ribbon(focus.would, 0);
+    ribbon(focus.planned, 1);
     if (console_)
-        paintRibbon(p, model_.picture()->console, r.ribbons + 2 * r.ribbon, r.ribbon);
+        ribbon(model_.picture()->console, 2);
     paintAxis(p, axisY());
     paintSaturation(p);
     paintBrightness(p);
@@ -130,24 +135,6 @@ void FadePlot::paintEvent(QPaintEvent*) {
     if (hasFocus())
         drawFocusBrackets(p, QRect(xOf(0) - 5, r.ribbons - 5, xOf(1) - xOf(0) + 10,
                                    (console_ ? 3 : 2) * r.ribbon + 10));
-}
-
-// Colours as they are, and darker only where there is less light than evenly from end to end: a
-// brighter end is no brighter stripe.
-void FadePlot::paintRibbon(QPainter& p, const SeenWay& way, int y, int high) const {
-    const auto& points = way.fade.points;
-    const auto& colours = model_.document().colours();
-    const double a = way.brightness_cd.front();
-    const double b = way.brightness_cd.back();
-    const double first = std::cbrt(a > 0 ? a : b);
-    const double last = std::cbrt(b > 0 ? b : a);
-    QLinearGradient light(xOf(0), 0, xOf(1), 0);
-    for (std::size_t i = 0; i < points.size(); ++i) {
-        const double even = std::pow(first + points[i].t * (last - first), 3);
-        const double level = even > 0 ? std::min(1.0, way.brightness_cd[i] / even) : 0;
-        light.setColorAt(points[i].t, colours.of(colour::toXyz(points[i].uv), level));
-    }
-    p.fillRect(xOf(0), y, xOf(1) - xOf(0), high, light);
 }
 
 void FadePlot::paintBracket(QPainter& p, const SeenWay& would, int y) const {

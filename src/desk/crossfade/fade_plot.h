@@ -43,7 +43,6 @@ private:
     int xOf(double share) const;
     double shareAt(double x) const;
     int yOfSaturation(double saturation) const;
-    void paintRibbon(QPainter& p, const play::SeenWay& way, int y, int high) const;
     void paintBracket(QPainter& p, const play::SeenWay& would, int y) const;
     void paintAxis(QPainter& p, int y) const;
     void paintSaturation(QPainter& p) const;

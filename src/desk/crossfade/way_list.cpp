@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/crossfade/way_list.h"
 
+#include "desk/crossfade/ribbon.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
@@ -86,7 +87,6 @@ void WayList::paintEvent(QPaintEvent*) {
     const auto& all = model_.compared();
     if (all.empty())
         return;
-    const auto& colours = model_.document().colours();
     const int name_x = kMargin + kRibbon + 16;
     const auto ends = columns(name_x + kName);
     int figures_from = width() - kMargin;
@@ -103,16 +103,8 @@ void WayList::paintEvent(QPaintEvent*) {
         const bool mine = taken(all[i]);
         if (static_cast<int>(i) == hovered_)
             p.fillRect(row, theme().row);
-        const auto& points = all[i].seen.fade.points;
-        QLinearGradient light(row.left(), 0, row.left() + kRibbon, 0);
-        const double most =
-            std::max({1e-9, all[i].seen.brightness_cd.front(), all[i].seen.brightness_cd.back()});
-        for (std::size_t k = 0; k < points.size(); ++k) {
-            const bool dark = all[i].way && all[i].way->kind == route::Kind::Dark;
-            const double level = dark ? std::min(1.0, all[i].seen.brightness_cd[k] / most) : 1;
-            light.setColorAt(points[k].t, colours.of(colour::toXyz(points[k].uv), level));
-        }
-        p.fillRect(row.left(), row.top() + 2, kRibbon, kRow - 4, light);
+        paintRibbon(p, QRect(row.left(), row.top() + 2, kRibbon, kRow - 4), all[i].seen,
+                    model_.document().colours());
         if (mine) {
             p.setRenderHint(QPainter::Antialiasing);
             drawPointer(p, QPointF(row.left() - 6, row.center().y() + 0.5), Points::Right, 10, 7,
