@@ -32,6 +32,10 @@ Result<Response> Response::ofPieces(std::vector<Piece> pieces) {
     return r;
 }
 
+namespace {
+constexpr double kLevel = 1e-13; // a level is found to this
+}
+
 double Response::drive(double level) const {
     level = std::clamp(level, 0.0, 1.0);
     if (pieces_.empty())
@@ -50,11 +54,28 @@ double Response::level(double wanted) const {
         return std::clamp(wanted, 0.0, 1.0);
     if (wanted <= drive(0))
         return 0;
+    // Its piece, then Newton's steps that never leave what is known to hold it.
     double low = 0;
     double high = 1;
-    while (high - low > 1e-12) {
-        const double middle = (low + high) / 2;
-        (drive(middle) < wanted ? low : high) = middle;
+    const auto piece = std::partition_point(pieces_.begin(), pieces_.end(), [&](const Piece& p) {
+        return p.from <= 0 || (p.from < 1 && drive(p.from) < wanted);
+    });
+    if (piece != pieces_.begin())
+        low = std::max(0.0, (piece - 1)->from);
+    if (piece != pieces_.end())
+        high = std::min(1.0, piece->from);
+    const Piece& p = piece == pieces_.begin() ? *piece : *(piece - 1);
+    double x = (low + high) / 2;
+    while (high - low > kLevel) {
+        const double d = x - p.from;
+        const double value = p.c[0] + d * (p.c[1] + d * (p.c[2] + d * p.c[3]));
+        const double off = std::clamp(value, 0.0, 1.0) - wanted;
+        (off < 0 ? low : high) = x;
+        const double slope = p.c[1] + d * (2 * p.c[2] + d * 3 * p.c[3]);
+        const double next = value > 0 && value < 1 ? x - off / slope : low;
+        if (next > low && next < high && std::abs(next - x) <= kLevel)
+            return next;
+        x = next > low && next < high ? next : (low + high) / 2;
     }
     return high;
 }

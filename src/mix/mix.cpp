@@ -9,6 +9,7 @@
 #include "mix/detail/sampled.h"
 #include "mix/hull.h"
 #include "mix/miss.h"
+#include "mix/nearest_making.h"
 #include "mix/quadratic.h"
 
 #include <algorithm>
@@ -219,6 +220,26 @@ Drives Mixer::dimmed(const Drives& drives, double factor) const {
     return nearestTo(less, factor * xyzOf(drives)).value_or(less);
 }
 
+// Of the free emitters alone, in their order.
+std::optional<Drives> Mixer::nearestFree(const Problem& p, const Drives& target,
+                                         const Xyz& exact) const {
+    Drives wanted(p.free.size());
+    for (std::size_t i = 0; i < p.free.size(); ++i)
+        wanted[i] = target[p.free[i]];
+    if (const auto near = nearestMaking(wanted, p.xyz, exact - p.base))
+        return near;
+    Quadratic q;
+    q.n = p.free.size();
+    for (std::size_t i = 0; i < q.n; ++i) {
+        for (std::size_t j = 0; j < q.n; ++j)
+            q.G[i][j] = i == j ? 1 : 0;
+        q.g[i] = -wanted[i];
+    }
+    q.equalities = 3;
+    setColourRows(q, p, exact, exact.Y);
+    return minimise(q);
+}
+
 // Light that does not add up (droop) is taken along its tangents at the drives it had last, until
 // it holds: between measured drives it is straight, so that two rounds mostly do.
 std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact,
@@ -249,16 +270,7 @@ std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact,
             }
             p.xyz = p.own_xyz;
         }
-        Quadratic q;
-        q.n = p.free.size();
-        for (std::size_t i = 0; i < q.n; ++i) {
-            for (std::size_t j = 0; j < q.n; ++j)
-                q.G[i][j] = i == j ? 1 : 0;
-            q.g[i] = -target[p.free[i]];
-        }
-        q.equalities = 3;
-        setColourRows(q, p, exact, exact.Y);
-        const auto free = minimise(q);
+        const auto free = nearestFree(p, target, exact);
         if (!free)
             return found;
         found = p.whole(*free);

@@ -141,6 +141,8 @@ private:
                           std::span<const light::Drives> starts) const;
     std::optional<light::Drives> leanest(const Problem& p, const colour::Xyz& d,
                                          double least_y) const;
+    std::optional<light::Drives> nearestFree(const Problem& p, const light::Drives& target,
+                                             const colour::Xyz& exact) const;
     void setColourRows(Quadratic& q, const Problem& p, const colour::Xyz& d, double least_y) const;
     std::optional<light::Drives> truest(const Problem& p, const colour::Spectrum& wanted,
                                         const colour::Xyz& d, double least_y, bool exactly) const;

@@ -2,6 +2,8 @@
 // Laws that every mix keeps, tried on colours and wishes that nobody thought of.
 #include "light/levels.h"
 #include "mix/hull.h"
+#include "mix/nearest_making.h"
+#include "mix/quadratic.h"
 #include "mix/rounding.h"
 #include "support/shipped.h"
 
@@ -121,6 +123,58 @@ RC_GTEST_PROP(AnyMix, RoundingTogetherIsNeverWorseThanAlone, ()) {
     const bool tungsten = mixer.type().droops() && !mixer.additive(); // its colour is its dimmer's
     RC_ASSERT(tungsten || miss(rounded(mixer, mix.drives, level)) <=
                               miss(roundedAlone(mixer, mix.drives, level)) + 1e-9);
+}
+
+// The quick way and the general one lead to the same drives, wherever the quick one settles.
+RC_GTEST_PROP(AnyProjection, IsTheNearestThatMakesTheLight, ()) {
+    const Mixer& mixer = anyMixer();
+    if (!mixer.additive() || mixer.type().droops())
+        return; // not the one sum that this is about
+    const std::size_t n = mixer.type().emitters.size();
+    light::Drives target(n);
+    light::Drives source(n);
+    std::vector<colour::Xyz> xyz;
+    Quadratic q;
+    colour::Xyz light;
+    for (std::size_t e = 0; e < n; ++e) {
+        target[e] = share();
+        source[e] = share() < 0.3 ? 1 : 0.01 + 0.99 * share();
+        xyz.push_back(mixer.partLight(e));
+        light += source[e] * xyz[e];
+    }
+    const double scale = norm(light);
+    q.n = n;
+    q.equalities = 3;
+    for (std::size_t i = 0; i < n; ++i) {
+        for (std::size_t j = 0; j < n; ++j)
+            q.G[i][j] = i == j ? 1 : 0;
+        q.g[i] = -target[i];
+        q.row[0][i] = xyz[i].X / scale;
+        q.row[1][i] = xyz[i].Y / scale;
+        q.row[2][i] = xyz[i].Z / scale;
+    }
+    q.rhs = {light.X / scale, light.Y / scale, light.Z / scale};
+    const auto general = minimise(q);
+    const auto quick = nearestMaking(target, xyz, light);
+    if (!quick || !general)
+        return;
+    for (std::size_t e = 0; e < n; ++e)
+        RC_ASSERT(std::abs((*quick)[e] - (*general)[e]) < 1e-6);
+}
+
+// Not an answer to everything: light that no drives make, and too few that may move.
+TEST(Projection, SaysNothingWhereItCannotSettle) {
+    const std::vector<colour::Xyz> xyz{{1, 0.5, 0}, {0.4, 1, 0.1}, {0.2, 0.1, 1}};
+    const light::Drives target(3);
+    EXPECT_FALSE(nearestMaking(target, xyz, {9, 9, 9})) << "more than there is";
+    EXPECT_FALSE(nearestMaking(target, std::span(xyz).first(2), {1, 1, 0.05}));
+    const auto made = nearestMaking(target, xyz, {0.58, 0.69, 0.45});
+    ASSERT_TRUE(made);
+    colour::Xyz sum;
+    for (std::size_t e = 0; e < 3; ++e)
+        sum += (*made)[e] * xyz[e];
+    EXPECT_NEAR(sum.X, 0.58, 1e-12);
+    EXPECT_NEAR(sum.Z, 0.45, 1e-12);
 }
 
 } // namespace

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "route/detail/level_light.h"
 
+#include "mix/symmetric3.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -11,31 +13,8 @@ using light::Drives;
 
 namespace {
 
-constexpr std::size_t kTable = 512; // steps of a level; straight between them
+constexpr std::size_t kTable = 128; // steps of a level; straight between them
 constexpr double kDark = 0.002;     // levels that are as good as off, or at full
-
-struct Matrix { // symmetric, 3 × 3
-    double a[3][3] = {};
-};
-
-// Null when it has no inverse worth the name.
-bool solve(const Matrix& m, const Xyz& right, Xyz& out) {
-    const auto& a = m.a;
-    const double c00 = a[1][1] * a[2][2] - a[1][2] * a[2][1];
-    const double c01 = a[1][2] * a[2][0] - a[1][0] * a[2][2];
-    const double c02 = a[1][0] * a[2][1] - a[1][1] * a[2][0];
-    const double det = a[0][0] * c00 + a[0][1] * c01 + a[0][2] * c02;
-    const double scale = a[0][0] * a[1][1] * a[2][2];
-    if (!(std::abs(det) > 1e-9 * scale) || !(scale > 0))
-        return false;
-    const double c11 = a[0][0] * a[2][2] - a[0][2] * a[2][0];
-    const double c12 = a[0][1] * a[2][0] - a[0][0] * a[2][1];
-    const double c22 = a[0][0] * a[1][1] - a[0][1] * a[1][0];
-    out = {(c00 * right.X + c01 * right.Y + c02 * right.Z) / det,
-           (c01 * right.X + c11 * right.Y + c12 * right.Z) / det,
-           (c02 * right.X + c12 * right.Y + c22 * right.Z) / det};
-    return true;
-}
 
 } // namespace
 
@@ -48,8 +27,11 @@ LevelLight::LevelLight(const mix::Mixer& mixer)
         responses_.push_back(response && !response->linear() ? response : nullptr);
         for (std::size_t i = 0; i <= kTable; ++i) {
             const double level = static_cast<double>(i) / kTable;
-            light_.push_back(
-                mixer.emitterAt(e, responses_[e] ? responses_[e]->drive(level) : level));
+            const Xyz light =
+                mixer.emitterAt(e, responses_[e] ? responses_[e]->drive(level) : level);
+            if (i > 0)
+                light_.back().more = light - light_.back().here;
+            light_.push_back({light, {}});
         }
     }
 }
@@ -81,12 +63,12 @@ Xyz LevelLight::between(const Levels& a, const Levels& b, double share) const {
         if (!(level > 0))
             continue;
         const double x = std::min(level, 1.0) * kTable;
-        const auto i = std::min(static_cast<std::size_t>(x), kTable - 1);
+        const auto i = static_cast<std::size_t>(x);
+        const Place& place = light_[e * (kTable + 1) + i];
         const double on = x - static_cast<double>(i);
-        const Xyz* table = &light_[e * (kTable + 1) + i];
-        sum.X += table[0].X + on * (table[1].X - table[0].X);
-        sum.Y += table[0].Y + on * (table[1].Y - table[0].Y);
-        sum.Z += table[0].Z + on * (table[1].Z - table[0].Z);
+        sum.X += place.here.X + on * place.more.X;
+        sum.Y += place.here.Y + on * place.more.Y;
+        sum.Z += place.here.Z + on * place.more.Z;
     }
     return sum;
 }
@@ -94,8 +76,7 @@ Xyz LevelLight::between(const Levels& a, const Levels& b, double share) const {
 Xyz LevelLight::slope(std::size_t emitter, double level) const {
     const auto i =
         std::min(static_cast<std::size_t>(std::clamp(level, 0.0, 1.0) * kTable), kTable - 1);
-    const Xyz* table = &light_[emitter * (kTable + 1) + i];
-    return static_cast<double>(kTable) * (table[1] - table[0]);
+    return static_cast<double>(kTable) * light_[emitter * (kTable + 1) + i].more;
 }
 
 // Newton's steps of least size, first with what may go both ways, then with all that is lit, then
@@ -111,21 +92,18 @@ bool LevelLight::moved(Levels& levels, const Xyz& to) const {
             const Xyz off = to - at(tried);
             if (norm(off) <= 0.5 * kNear * size)
                 break;
-            Matrix m;
+            mix::Symmetric3 m;
             std::array<Xyz, light::kMostParts> slopes;
             for (std::size_t e = 0; e < emitters_; ++e) {
                 const double d = levels[e];
                 const bool free = set == 2 || (d > kDark && (set == 1 || d < 1 - kDark));
                 slopes[e] = free && mixer_.usable(e) ? slope(e, tried[e]) : Xyz{};
-                const double s[3] = {slopes[e].X, slopes[e].Y, slopes[e].Z};
-                for (int i = 0; i < 3; ++i)
-                    for (int j = 0; j < 3; ++j)
-                        m.a[i][j] += s[i] * s[j];
+                m.add(slopes[e]);
             }
-            Xyz lambda;
-            fine = solve(m, off, lambda);
+            const auto lambda = m.solve(off);
+            fine = lambda.has_value();
             for (std::size_t e = 0; e < emitters_ && fine; ++e)
-                tried[e] += dot(slopes[e], lambda);
+                tried[e] += dot(slopes[e], *lambda);
         }
         for (std::size_t e = 0; e < emitters_ && fine; ++e) {
             fine = tried[e] >= -1e-4 && tried[e] <= 1 + 1e-4;

@@ -30,7 +30,10 @@ private:
     const mix::Mixer& mixer_;
     std::size_t emitters_;
     std::vector<const light::Response*> responses_; // null: its level is its drive
-    std::vector<colour::Xyz> light_;                // emitter by emitter, at even levels
+    struct Place {
+        colour::Xyz here, more; // and to the next place
+    };
+    std::vector<Place> light_; // emitter by emitter, at even levels
 };
 
 } // namespace zelo::route
