@@ -93,11 +93,12 @@ struct Steps {
 };
 
 // Few cue steps such that straight-line fading of channel values between them stays within
-// `tolerance_uv` and 5 % brightness of the fade, moment by moment. Where emitters make the light,
-// nodes may leave the way within the tolerance and a search takes the fewest it finds (within 3 %
-// of the least over finer grids); never more than the greedy answer along the way itself (each
-// reaches as far as it can). Re-simulated from the rounded values; where two neighbouring points
-// alone break the tolerance, both are steps. Cost: some milliseconds.
+// `tolerance_uv` and 5 % brightness of the fade, of the place of it that is nearest and at most 3 %
+// of the time away (a light that comes that much early is not seen to be). Where emitters make the
+// light, nodes may leave the way within the tolerance and a search takes the fewest it finds; never
+// more than the greedy answer along the way itself (each reaches as far as it can). Re-simulated
+// from the rounded values; where two neighbouring points alone break the tolerance, both are steps.
+// Cost: some milliseconds.
 Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv = 0.006);
 
 // What a console makes of them: each channel in a straight line from step to step.

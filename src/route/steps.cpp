@@ -17,6 +17,21 @@ namespace {
 constexpr double kVisible = 0.02; // of the brightest point: below it colour is not seen
 constexpr double kBrightness = 0.05;
 
+double brightestOf(const Fade& fade) {
+    double brightest = 0;
+    for (const FadePoint& p : fade.points)
+        brightest = std::max(brightest, p.brightness_cd);
+    return brightest;
+}
+
+Tube tubeOf(const Fade& fade, double tolerance_uv, double brightness) {
+    const double brightest = brightestOf(fade);
+    std::vector<Tube::Point> points;
+    for (const FadePoint& p : fade.points)
+        points.push_back({p.t, p.uv, p.brightness_cd, p.brightness_cd > kVisible * brightest});
+    return {std::move(points), tolerance_uv, brightness * brightest};
+}
+
 // Channel values, not whole yet; of a part without a channel its drive stands behind them.
 using Values = std::vector<double>;
 
@@ -25,23 +40,16 @@ struct Node {
     Values values;
 };
 
-struct Off {
-    double uv = 0, brightness = 0;
-};
-
 class Along {
 public:
     Along(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv)
-        : mixer_(mixer), points_(fade.points), tolerance_uv_(tolerance_uv) {
-        for (const FadePoint& p : points_) {
-            brightest_ = std::max(brightest_, p.brightness_cd);
+        : mixer_(mixer), tube_(tubeOf(fade, tolerance_uv, kBrightness)) {
+        for (const FadePoint& p : fade.points)
             way_.push_back(valuesOf(p.drives));
-        }
     }
-    std::size_t size() const { return points_.size(); }
-    bool dark() const { return !(brightest_ > 0); }
+    std::size_t size() const { return way_.size(); }
     const Values& way(std::size_t at) const { return way_[at]; }
-    double time(std::size_t at) const { return points_[at].t; }
+    double time(std::size_t at) const { return tube_.points()[at].t; }
 
     Values valuesOf(const Drives& drives) const {
         Values values(mixer_.mode().channels.size() + drives.size());
@@ -77,25 +85,17 @@ public:
         return whole;
     }
 
-    Off offAt(std::size_t k, const Node& a, const Node& b) const {
-        const double t = b.at > a.at ? (time(k) - time(a.at)) / (time(b.at) - time(a.at)) : 0;
+    // Of the straight line from node to node, at point `at` of the way.
+    Xyz lightAt(std::size_t at, const Node& a, const Node& b) const {
+        const double t = b.at > a.at ? (time(at) - time(a.at)) / (time(b.at) - time(a.at)) : 0;
         Values between = a.values;
         for (std::size_t i = 0; i < between.size(); ++i)
             between[i] += t * (b.values[i] - between[i]);
-        const Xyz xyz = mixer_.xyzOf(drivesOf(between));
-        const FadePoint& p = points_[k];
-        Off off;
-        off.brightness = std::abs(xyz.Y - p.brightness_cd) / brightest_;
-        if (p.brightness_cd > kVisible * brightest_ && colour::hasChromaticity(xyz))
-            off.uv = distance(colour::toUv(xyz), p.uv);
-        return off;
+        return mixer_.xyzOf(drivesOf(between));
     }
     // Within the tolerance on all points between; the middle is looked at first.
     bool holds(const Node& a, const Node& b) const {
-        const auto fine = [&](std::size_t k) {
-            const Off off = offAt(k, a, b);
-            return off.uv <= tolerance_uv_ && off.brightness <= kBrightness;
-        };
+        const auto fine = [&](std::size_t k) { return tube_.holds(k, lightAt(k, a, b)); };
         const std::size_t middle = (a.at + b.at) / 2;
         if (!fine(middle))
             return false;
@@ -104,21 +104,19 @@ public:
                 return false;
         return true;
     }
-    Off worst(const Node& a, const Node& b) const {
-        Off all;
+    Tube::Off worst(const Node& a, const Node& b) const {
+        Tube::Off all;
         for (std::size_t k = a.at; k <= b.at; ++k) {
-            const Off off = offAt(k, a, b);
+            const Tube::Off off = tube_.off(k, lightAt(k, a, b));
             all.uv = std::max(all.uv, off.uv);
-            all.brightness = std::max(all.brightness, off.brightness);
+            all.brightness_cd = std::max(all.brightness_cd, off.brightness_cd);
         }
         return all;
     }
 
 private:
     const mix::Mixer& mixer_;
-    const std::vector<FadePoint>& points_;
-    double tolerance_uv_;
-    double brightest_ = 0;
+    Tube tube_;
     std::vector<Values> way_;
 };
 
@@ -148,29 +146,19 @@ std::vector<Node> greedy(const Along& tube, NodeAt nodeAt) {
     return nodes;
 }
 
-} // namespace
-
-namespace {
-
 // With nodes that may leave the way within the tolerance: their points and drives. Empty where
 // none are found, or light does not add up.
 std::vector<std::pair<std::size_t, Drives>>
 freeNodes(const mix::Mixer& mixer, const LevelLight& lamp, const Fade& fade, double tolerance_uv) {
-    Tube tube;
-    double brightest = 0;
-    for (const FadePoint& p : fade.points)
-        brightest = std::max(brightest, p.brightness_cd);
-    tube.colour_uv = tolerance_uv;
-    tube.brightness_cd = 0.95 * kBrightness * brightest;
+    const Tube tube = tubeOf(fade, tolerance_uv, 0.95 * kBrightness);
+    std::vector<LevelLight::Levels> levels;
     for (const FadePoint& p : fade.points) {
-        const auto levels = lamp.levelsOf(p.drives);
-        const Xyz light = lamp.at(levels);
-        if (norm(light - mixer.xyzOf(p.drives)) > 1e-3 * brightest)
+        levels.push_back(lamp.levelsOf(p.drives));
+        if (norm(lamp.at(levels.back()) - mixer.xyzOf(p.drives)) > 1e-3 * brightestOf(fade))
             return {};
-        tube.points.push_back({p.t, levels, light, p.brightness_cd > kVisible * brightest});
     }
     std::vector<std::pair<std::size_t, Drives>> all;
-    for (const TubeNode& node : fewestPieces(lamp, tube))
+    for (const TubeNode& node : fewestPieces(lamp, tube, levels))
         all.emplace_back(node.at, node.at == 0 || node.at + 1 == fade.points.size()
                                       ? fade.points[node.at].drives
                                       : lamp.drivesOf(node.levels));
@@ -180,13 +168,14 @@ freeNodes(const mix::Mixer& mixer, const LevelLight& lamp, const Fade& fade, dou
 } // namespace
 
 Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
-    const Along along(mixer, fade, tolerance_uv);
+    const double brightest = brightestOf(fade);
     Steps steps;
-    if (along.dark()) {
+    if (!(brightest > 0)) {
         steps.steps = {{0, mix::rounded(mixer, fade.points.front().drives, 1)},
                        {1, mix::rounded(mixer, fade.points.back().drives, 1)}};
         return steps;
     }
+    const Along along(mixer, fade, tolerance_uv);
     const auto nodeOf = [&](std::size_t at, const Drives& drives, FadeStep& step) {
         step.t = along.time(at);
         return Node{at, along.rounded(along.valuesOf(drives), step.sent)};
@@ -194,9 +183,10 @@ Steps stepsFor(const mix::Mixer& mixer, const Fade& fade, double tolerance_uv) {
     // Every node as it is sent, held against the way.
     const auto judge = [&](Steps& judged, const std::vector<Node>& nodes) {
         for (std::size_t j = 0; j + 1 < nodes.size(); ++j) {
-            const Off off = along.worst(nodes[j], nodes[j + 1]);
+            const Tube::Off off = along.worst(nodes[j], nodes[j + 1]);
             judged.worst_uv = std::max(judged.worst_uv, off.uv);
-            judged.worst_brightness = std::max(judged.worst_brightness, off.brightness);
+            judged.worst_brightness =
+                std::max(judged.worst_brightness, off.brightness_cd / brightest);
         }
     };
     std::vector<std::optional<FadeStep>> known(along.size());

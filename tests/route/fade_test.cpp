@@ -5,6 +5,7 @@
 #include "files/gdtf_reader.h"
 #include "route/fade.h"
 #include "support/general_solvers.h"
+#include "support/near_way.h"
 #include "support/shipped.h"
 #include "support/vectors.h"
 
@@ -275,8 +276,8 @@ TEST(Steps, StayWithinTheToleranceWhenFadedStraight) {
                     steps.steps[k - 1].t + part * (steps.steps[k].t - steps.steps[k - 1].t);
                 const auto xyz = c.mixer->xyzOf(levelsBetween(
                     *c.mixer, steps.steps[k - 1].sent.drives, steps.steps[k].sent.drives, part));
-                const auto& p = fade->points[static_cast<std::size_t>(std::lround(100 * t))];
-                EXPECT_LT(colour::distance(colour::toUv(xyz), p.uv), 0.006 + 0.012) << c.name;
+                EXPECT_LT(test::offWay(*fade, t, colour::toUv(xyz), 0.03), 0.006 + 0.002)
+                    << c.name << " " << t;
             }
     }
     EXPECT_LE(most, 16);

@@ -15,21 +15,18 @@ using Levels = LevelLight::Levels;
 namespace {
 
 constexpr double kOut = 0.98;      // how far out in the tube nodes stand
-constexpr std::size_t kWindow = 2; // ends of pieces that are followed: so far before the farthest
-constexpr int kRing = 8;           // places about each point, as bright, brighter and darker
+constexpr std::size_t kWindow = 1; // ends of pieces that are followed: so far before the farthest
+constexpr int kRing = 6;           // places about each point, as bright, brighter and darker
 constexpr std::size_t kPlaces = 3 + 3 * kRing;
 
 class Search {
 public:
-    Search(const LevelLight& lamp, const Tube& tube)
-        : lamp_(lamp), tube_(tube), places_(tube.points.size()) {
-        for (const TubePoint& p : tube.points)
-            uv_.push_back(colour::hasChromaticity(p.light) ? colour::toUv(p.light) : Uv{});
-    }
+    Search(const LevelLight& lamp, const Tube& tube, const std::vector<Levels>& levels)
+        : lamp_(lamp), tube_(tube), levels_(levels), places_(levels.size()) {}
 
     std::vector<TubeNode> nodes() {
         std::vector<std::vector<Step>> layers{{{0, 0, -1}}};
-        const std::size_t last = tube_.points.size() - 1;
+        const std::size_t last = tube_.last();
         while (layers.back().front().at < last) {
             auto next = beyond(layers.back());
             if (next.empty())
@@ -62,26 +59,25 @@ private:
             return *places_[at];
         places_[at].emplace();
         Places& all = *places_[at];
-        const TubePoint& p = tube_.points[at];
-        all[0] = p.levels;
-        if (!p.seen || at == 0 || at + 1 == tube_.points.size())
+        const Tube::Point& p = tube_.points()[at];
+        all[0] = levels_[at];
+        if (!p.seen || at == 0 || at == tube_.last())
             return all;
-        const Uv uv = uv_[at];
         std::size_t i = 1;
         const auto add = [&](const Uv& off, double dy) {
-            Levels levels = p.levels;
-            if (p.light.Y + dy > 0 &&
-                lamp_.moved(levels, (p.light.Y + dy) * colour::toXyz(uv + off)))
+            Levels levels = levels_[at];
+            if (p.brightness_cd + dy > 0 &&
+                lamp_.moved(levels, (p.brightness_cd + dy) * colour::toXyz(p.uv + off)))
                 all[i] = levels;
             ++i;
         };
-        const double dy = 0.95 * tube_.brightness_cd;
+        const double dy = 0.95 * tube_.brightness_cd();
         for (const double brighter : {0.0, dy, -dy}) {
             if (brighter != 0)
                 add({0, 0}, brighter);
             for (int k = 0; k < kRing; ++k) {
                 const double angle = 2 * 3.14159265358979323846 * k / kRing;
-                const double r = kOut * tube_.colour_uv;
+                const double r = kOut * tube_.colour_uv();
                 add({r * std::cos(angle), r * std::sin(angle)}, brighter);
             }
         }
@@ -90,17 +86,9 @@ private:
 
     bool fits(std::size_t k, std::size_t a, const Levels& from, std::size_t b,
               const Levels& to) const {
-        const TubePoint& p = tube_.points[k];
-        const double share = (p.t - tube_.points[a].t) / (tube_.points[b].t - tube_.points[a].t);
-        const Xyz x = lamp_.between(from, to, share);
-        if (std::abs(x.Y - p.light.Y) > tube_.brightness_cd)
-            return false;
-        if (!p.seen)
-            return true;
-        if (!colour::hasChromaticity(x))
-            return false;
-        const Uv off = colour::toUv(x) - uv_[k];
-        return dot(off, off) <= tube_.colour_uv * tube_.colour_uv;
+        const auto& points = tube_.points();
+        const double share = (points[k].t - points[a].t) / (points[b].t - points[a].t);
+        return tube_.holds(k, lamp_.between(from, to, share));
     }
     // Where the piece before broke the next one mostly breaks too.
     bool holds(std::size_t a, const Levels& from, std::size_t b, const Levels& to) {
@@ -116,8 +104,8 @@ private:
 
     // All ends of one more piece that are near the farthest; the first is one of the farthest.
     std::vector<Step> beyond(const std::vector<Step>& layer) {
-        const std::size_t last = tube_.points.size() - 1;
-        std::vector<std::array<int, kPlaces>> from(tube_.points.size());
+        const std::size_t last = tube_.last();
+        std::vector<std::array<int, kPlaces>> from(last + 1);
         for (auto& row : from)
             row.fill(-1);
         std::size_t farthest = 0;
@@ -154,15 +142,16 @@ private:
 
     const LevelLight& lamp_;
     const Tube& tube_;
-    std::vector<Uv> uv_; // of the points
+    const std::vector<Levels>& levels_; // of the points
     std::vector<std::optional<Places>> places_;
     std::size_t broke_ = 0; // where a piece left the tube last
 };
 
 } // namespace
 
-std::vector<TubeNode> fewestPieces(const LevelLight& lamp, const Tube& tube) {
-    return Search(lamp, tube).nodes();
+std::vector<TubeNode> fewestPieces(const LevelLight& lamp, const Tube& tube,
+                                   const std::vector<Levels>& levels) {
+    return Search(lamp, tube, levels).nodes();
 }
 
 } // namespace zelo::route
