@@ -18,6 +18,7 @@ Changes changesBetween(const show::State& before, const show::State& now) {
            a.even_to_the_eye == b.even_to_the_eye && a.way == b.way && a.routes == b.routes &&
            a.routes_between == b.routes_between),
          Change::Values);
+    note(!(a.cue_lists == b.cue_lists && a.faders == b.faders), Change::Cues);
     note(!(a.palettes == b.palettes && a.measured == b.measured && a.favourites == b.favourites),
          Change::Palettes);
     note(!(*before.hand == *now.hand), Change::Hand);

@@ -22,6 +22,7 @@ enum class Change : unsigned {
     Seen = 1 << 12,      // eye or camera: what shows light shows it otherwise
     Found = 1 << 13,     // the finder has something new
     Crossfade = 1 << 14, // the one that is worked on, kept routes
+    Cues = 1 << 15,      // lists and faders
 };
 
 class Changes {
@@ -30,7 +31,7 @@ public:
     constexpr Changes(Change one) : bits_(static_cast<unsigned>(one)) {}
     static constexpr Changes all() {
         Changes every;
-        every.bits_ = (1u << 15) - 1;
+        every.bits_ = (1u << 16) - 1;
         return every;
     }
     constexpr Changes operator|(Changes o) const {

@@ -237,11 +237,30 @@ void Session::pressControls() {
     for (const show::FixtureId id : controls_.solo)
         solo.push_back(id.value);
     player_->solo(std::move(solo));
-    if (!player_->press({What::Master, 0, controls_.master, {}}) ||
-        !player_->press({What::Dark, 0, controls_.dark ? 1.0 : 0.0, {}}))
-        log(LogLevel::Warning, "more presses at once than can be played");
+    pressNow({What::Master, 0, controls_.master, {}});
+    pressNow({What::Dark, 0, controls_.dark ? 1.0 : 0.0, {}});
     const std::lock_guard lock(light_mutex_);
     controls_now_ = controls_;
+}
+
+void Session::pressNow(const play::Command& command) {
+    if (!player_->press(command))
+        log(LogLevel::Warning, "more presses at once than can be played");
+}
+
+void Session::press(show::CueListId list, play::Command::What what, double value) {
+    if (look_.hand)
+        lookAt(Look{});
+    pressNow({what, static_cast<std::uint32_t>(list.value), value, {}, true});
+    look();
+}
+
+void Session::setFader(show::FaderId fader, double level) {
+    if (look_.hand)
+        lookAt(Look{});
+    pressNow(
+        {play::Command::What::Fader, static_cast<std::uint32_t>(fader.value), level, {}, true});
+    look();
 }
 
 void Session::setTimeInHand(double seconds) {

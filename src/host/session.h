@@ -96,6 +96,10 @@ public:
     const play::Controls& controls() const { return controls_; }
     // In which changes by hand fade, s: 0 to kLongestInHand_s. A drag is at once all the same.
     void setTimeInHand(double seconds);
+
+    // --- play: in the next frame. A look at something ends.
+    void press(show::CueListId list, play::Command::What what, double value = 0);
+    void setFader(show::FaderId fader, double level); // 0..1
     double timeInHand() const { return time_in_hand_s_; }
     // In rehearsal the fixtures hold what they last showed on stage.
     void setOnStage(bool on);
@@ -125,6 +129,7 @@ private:
     Done stays(const char* what, const Error& error);
     void computeLight(std::optional<double> fade_s);
     void pressControls();
+    void pressNow(const play::Command& command);
     void planWays();
     void showStage();
     Library& library_;

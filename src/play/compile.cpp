@@ -54,6 +54,9 @@ public:
         for (const auto& [id, list] : show_.cue_lists) {
             PlayedList played;
             played.back_s = list->back_s;
+            played.at_end = list->at_end == show::AtEnd::Again      ? PlayedList::AtEnd::Again
+                            : list->at_end == show::AtEnd::ToAndFro ? PlayedList::AtEnd::ToAndFro
+                                                                    : PlayedList::AtEnd::Stop;
             played.release_s = list->release_s;
             for (const auto& [number, cue] : list->cues)
                 played.cues.push_back(playedCue(*cue, list->cues.item(number)));
@@ -217,6 +220,7 @@ private:
         played.down_delay_s = cue.down_delay_s;
         played.colour_s = cue.colour_s;
         played.colour_delay_s = cue.colour_delay_s;
+        played.dark_first = cue.dark_first;
         played.follow = cue.follow == show::FollowWhen::AfterStart ? PlayedCue::Follow::AfterStart
                         : cue.follow == show::FollowWhen::WhenDone ? PlayedCue::Follow::WhenDone
                                                                    : PlayedCue::Follow::None;

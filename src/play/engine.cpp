@@ -444,19 +444,33 @@ Engine::From Engine::intensityFrom(std::uint32_t lamp) const {
 // --- time
 
 double Engine::followAt(const List& l, const PlayedList& played) const {
-    if (!l.follows || l.cue < 0 || static_cast<std::size_t>(l.cue) + 1 >= played.cues.size())
+    if (!l.follows || l.cue < 0 || nextOf(l, played) < 0)
         return HUGE_VAL;
     const PlayedCue& cue = played.cues[static_cast<std::size_t>(l.cue)];
     if (cue.follow == PlayedCue::Follow::AfterStart)
         return l.started_s + cue.follow_s;
     if (cue.follow != PlayedCue::Follow::WhenDone)
         return HUGE_VAL;
+    return endOf(l);
+}
+
+double Engine::endOf(const List& l) {
     double end = l.started_s;
     for (const auto* fades : {&l.intensity, &l.colour})
         for (const Fade& f : *fades)
             if (f.state != Fade::State::None)
                 end = std::max(end, f.end_s);
     return end;
+}
+
+Engine::ListNow Engine::listNow(std::size_t list) const {
+    const List& l = lists_[list];
+    const PlayedList& played = program_->lists[list];
+    ListNow now{l.cue, -1, l.held, l.rate, l.time_s - l.started_s, endOf(l) - l.started_s, {}};
+    now.next = nextOf(l, played);
+    if (const double at = followAt(l, played); at != HUGE_VAL)
+        now.follow_s = at - l.started_s;
+    return now;
 }
 
 void Engine::run(double t_s) {
@@ -473,7 +487,8 @@ void Engine::run(double t_s) {
 }
 
 void Engine::advance(double t_s) {
-    // A list whose cues follow one another at once stops at its end: the loop is bounded.
+    // A list whose cues follow one another at once stops where it comes round: the loop is bounded.
+    constexpr double kLeastRound_s = 0.02;
     for (;;) {
         std::size_t first = lists_.size();
         double when = t_s;
@@ -495,6 +510,14 @@ void Engine::advance(double t_s) {
         run(when);
         lists_[first].time_s =
             std::max(lists_[first].time_s, followAt(lists_[first], program_->lists[first]));
+        List& l = lists_[first];
+        if (nextOf(l, program_->lists[first]) == 0) {
+            if (l.time_s - l.round_s < kLeastRound_s) {
+                l.follows = false;
+                continue;
+            }
+            l.round_s = l.time_s;
+        }
         next(first);
     }
     if (t_s > now_s_)
@@ -620,7 +643,7 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
         } else {
             l.ways[place] = {};
         }
-        if (!p.dark_first)
+        if (!cue.dark_first.value_or(p.dark_first))
             continue;
         if (was_dark) // before its light comes
             colour.begin_s = colour.end_s = l.time_s;
@@ -629,14 +652,30 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
     }
 }
 
+int Engine::nextOf(const List& l, const PlayedList& played) {
+    const int last = static_cast<int>(played.cues.size()) - 1;
+    if (l.turned)
+        return l.cue > 0 ? l.cue - 1 : l.cue < last ? l.cue + 1 : -1;
+    if (l.cue < last)
+        return l.cue + 1;
+    const bool more = last > 0; // a cue alone has no other to go to
+    return !more                                          ? -1
+           : played.at_end == PlayedList::AtEnd::Again    ? 0
+           : played.at_end == PlayedList::AtEnd::ToAndFro ? last - 1
+                                                          : -1;
+}
+
 void Engine::next(std::size_t list) {
     List& l = lists_[list];
-    const auto& cues = program_->lists[list].cues;
+    const PlayedList& played = program_->lists[list];
     l.follows = false;
-    if (static_cast<std::size_t>(l.cue + 1) >= cues.size())
+    const int to = nextOf(l, played);
+    if (to < 0)
         return;
-    ++l.cue;
-    start(list, cues[static_cast<std::size_t>(l.cue)], false, false);
+    const bool onward = to == l.cue + 1;
+    l.turned = played.at_end == PlayedList::AtEnd::ToAndFro && !onward;
+    l.cue = to;
+    start(list, played.cues[static_cast<std::size_t>(to)], !onward, false);
 }
 
 void Engine::back(std::size_t list) {
@@ -644,6 +683,7 @@ void Engine::back(std::size_t list) {
     if (l.cue <= 0)
         return;
     --l.cue;
+    l.turned = false;
     start(list, program_->lists[list].cues[static_cast<std::size_t>(l.cue)], true, true);
 }
 
@@ -653,8 +693,9 @@ void Engine::jump(std::size_t list, double number) {
     for (std::size_t i = 0; i < cues.size(); ++i) {
         if (cues[i].number != number)
             continue;
-        if (static_cast<int>(i) == l.cue + 1)
+        if (static_cast<int>(i) == l.cue + 1 && !l.turned)
             return next(list);
+        l.turned = false;
         l.cue = static_cast<int>(i);
         return start(list, cues[i], true, false);
     }
@@ -664,6 +705,7 @@ void Engine::release(std::size_t list) {
     List& l = lists_[list];
     const PlayedList& played = program_->lists[list];
     l.cue = -1;
+    l.turned = false;
     l.follows = false;
     l.held = false;
     for (std::size_t place = 0; place < played.lamps.size(); ++place) {
@@ -706,10 +748,18 @@ void Engine::solo(std::span<const int> ids) {
         }
 }
 
-void Engine::apply(const Command& c, double t_s) {
+void Engine::apply(const Command& command, double t_s) {
     advance(t_s);
     using What = Command::What;
-    const bool of_list = c.what <= What::Release;
+    const bool of_list = command.what <= What::Release;
+    Command c = command;
+    if (c.by_id) {
+        const auto& ids = of_list ? program_->list_ids : program_->fader_ids;
+        const auto it = std::lower_bound(ids.begin(), ids.end(), static_cast<int>(c.which));
+        if (it == ids.end() || *it != static_cast<int>(c.which))
+            return;
+        c.which = static_cast<std::uint32_t>(it - ids.begin());
+    }
     const std::size_t most = of_list                 ? lists_.size()
                              : c.what == What::Fader ? level_.size()
                                                      : program_->lamps;

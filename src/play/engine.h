@@ -33,9 +33,10 @@ struct Command {
         Dark    // on: 1, off: 0
     };
     What what = What::Next;
-    std::uint32_t which = 0; // list, fader or lamp
+    std::uint32_t which = 0; // list, fader or lamp: its place in the program
     double value = 0;
     std::array<double, light::kMostParts> drives = {}; // of HandColour
+    bool by_id = false; // `which` is what a list or a fader is called, in whatever program plays
 };
 
 // What lamps show: a row of intensities and one of drives, before rounding.
@@ -90,6 +91,17 @@ public:
     bool runs() const;
     bool moves(std::uint32_t lamp) const;
     std::optional<std::size_t> cueOf(std::size_t list) const; // it stands in; nothing: none
+    // Where a list is, at the time of the last frame or command; times are the list's own.
+    struct ListNow {
+        int cue = -1, next = -1; // places; below 0: none
+        bool held = false;
+        double rate = 1;
+        double since_s = 0;             // since the cue began
+        double lasts_s = 0;             // from the cue's beginning to the end of all its fades
+        std::optional<double> follow_s; // from its beginning until the next one follows
+    };
+    ListNow listNow(std::size_t list) const;
+    double faderLevel(std::size_t fader) const { return level_[fader]; }
     const Program& program() const { return *program_; }
 
 private:
@@ -116,6 +128,8 @@ private:
         double rate = 1;
         bool held = false;
         int cue = -1;
+        bool turned = false;                        // goes from its end to its beginning
+        double round_s = -HUGE_VAL;                 // when it last came to its first cue by itself
         double started_s = 0;                       // own time when that cue began
         bool follows = false;                       // the cue's follow is still to come
         std::vector<Fade> intensity, colour;        // by its own lamps
@@ -133,6 +147,8 @@ private:
     void advance(double t_s);
     void run(double t_s);                                              // no follow in between
     double followAt(const List& list, const PlayedList& played) const; // own time; HUGE_VAL: never
+    static double endOf(const List& list);                             // of all its fades, own time
+    static int nextOf(const List& list, const PlayedList& played);     // below 0: none
     void next(std::size_t list);
     void back(std::size_t list);
     void jump(std::size_t list, double number);

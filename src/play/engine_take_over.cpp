@@ -70,6 +70,8 @@ void Engine::takeList(std::size_t list, const Engine& before, std::size_t old_li
     l.time_s = old.time_s;
     l.rate = old.rate;
     l.held = old.held;
+    l.round_s = old.round_s;
+    l.turned = old.turned && p.lists[list].at_end == PlayedList::AtEnd::ToAndFro;
     l.started_s = old.started_s;
     l.follows = old.follows;
     if (old.cue >= 0) { // the cue of this number, or the last one before it

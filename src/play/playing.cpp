@@ -13,7 +13,9 @@ Moment roomFor(const Compiled& compiled, const Engine& engine, const SentValues&
             values.values(),
             std::vector<Engine::From>(lamps),
             std::vector<Engine::From>(lamps),
-            false};
+            false,
+            std::vector<Engine::ListNow>(compiled.program->lists.size()),
+            std::vector<double>(compiled.program->faders.size())};
 }
 
 } // namespace
@@ -51,6 +53,10 @@ void Playing::step(double t_s) {
         m.intensity[lamp] = engine_.intensityFrom(lamp);
         m.colour[lamp] = engine_.colourFrom(lamp);
     }
+    for (std::size_t list = 0; list < m.lists.size(); ++list)
+        m.lists[list] = engine_.listNow(list);
+    for (std::size_t fader = 0; fader < m.faders.size(); ++fader)
+        m.faders[fader] = engine_.faderLevel(fader);
     told_.publish();
 }
 

@@ -18,6 +18,8 @@ struct Moment {
     std::vector<light::ChannelValues> values;    // by lamp, as they were sent
     std::vector<Engine::From> intensity, colour; // by lamp: where they come from
     bool runs = false;                           // goes on changing by itself
+    std::vector<Engine::ListNow> lists;          // by list
+    std::vector<double> faders;                  // by fader: 0..1
 };
 
 class Playing {
@@ -27,7 +29,10 @@ public:
     const std::shared_ptr<const Compiled>& compiled() const { return compiled_; }
     // Goes on from another one at t; what is new fades in this time.
     void takeOver(Playing& before, double t_s, double fade_s);
-    void apply(const Command& command, double t_s) { engine_.apply(command, t_s); }
+    void apply(const Command& command, double t_s) {
+        engine_.apply(command, t_s);
+        told_once_ = false; // a list that is held changes no light
+    }
     void solo(std::span<const int> ids) { engine_.solo(ids); }
     void rest(std::span<const Rest> rests); // values for what rests
     void step(double t_s);                  // the next frame

@@ -60,6 +60,7 @@ struct PlayedCue {
     std::optional<double> colour_s, colour_delay_s; // without: those of the lamp's intensity
     enum class Follow { None, AfterStart, WhenDone } follow = Follow::None;
     double follow_s = 0;
+    std::optional<bool> dark_first;    // without: the program's
     SourcePtr changes = saysNothing(); // what it says
     // To each colour that it says, from the one that the cues before it left. Null, or not there at
     // all: not planned.
@@ -67,7 +68,8 @@ struct PlayedCue {
 };
 
 struct PlayedList {
-    std::vector<PlayedCue> cues; // by number
+    std::vector<PlayedCue> cues;                                     // by number
+    enum class AtEnd { Stop, Again, ToAndFro } at_end = AtEnd::Stop; // what next does there
     double back_s = 0, release_s = 0;
     std::vector<std::uint32_t> lamps = {}; // that any cue says something of, ascending
     // By place in these: an entry for each cue that says something of it, ascending.

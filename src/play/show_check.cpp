@@ -72,9 +72,10 @@ private:
                             before ? before->intensity.value_or(0) : 0};
             setup.after = {drivesOf(lamp, after ? after->colour : nullptr),
                            after ? after->intensity.value_or(0) : 0};
-            if (program_.dark_first && !(setup.before.intensity > 0))
+            const bool dark_first = cue.dark_first.value_or(program_.dark_first);
+            if (dark_first && !(setup.before.intensity > 0))
                 setup.before.drives = setup.after.drives;
-            if (program_.dark_first && !(setup.after.intensity > 0))
+            if (dark_first && !(setup.after.intensity > 0))
                 setup.after.drives = setup.before.drives;
             if (setup.before.drives == setup.after.drives)
                 continue; // light of one colour comes and goes

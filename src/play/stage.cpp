@@ -58,7 +58,10 @@ public:
           rests_(rests), until_(until) {}
 
     Stage run() {
-        Stage stage{compiled_.state, controls_, {}, compiled_.laid, moment_.runs, true};
+        Stage stage{compiled_.state, controls_,    {},  lists(), {},
+                    compiled_.laid,  moment_.runs, true};
+        for (std::size_t i = 0; i < compiled_.faders.size(); ++i)
+            stage.faders.push_back({compiled_.faders[i], moment_.faders[i]});
         stage.lamps.reserve(compiled_.fixtures.size());
         for (std::uint32_t lamp = 0; lamp < compiled_.fixtures.size(); ++lamp)
             stage.lamps.push_back(lampOf(lamp));
@@ -67,6 +70,21 @@ public:
     }
 
 private:
+    std::vector<StageList> lists() const {
+        std::vector<StageList> all;
+        for (std::size_t i = 0; i < compiled_.lists.size(); ++i) {
+            const Engine::ListNow& now = moment_.lists[i];
+            const auto& cues = compiled_.state.show->cue_lists.find(compiled_.lists[i])->cues;
+            const auto number = [&](int cue) {
+                return cue < 0 ? std::nullopt
+                               : std::optional(cues.entry(static_cast<std::size_t>(cue)).first);
+            };
+            all.push_back({compiled_.lists[i], number(now.cue), number(now.next), now.held,
+                           now.rate, now.since_s, now.lasts_s, now.follow_s});
+        }
+        return all;
+    }
+
     StageLamp lampOf(std::uint32_t at) {
         const Program& p = *compiled_.program;
         const AskedLamp& asked = compiled_.asked[at];
@@ -163,6 +181,12 @@ const StageLamp* Stage::lamp(show::FixtureId id) const {
         std::lower_bound(lamps.begin(), lamps.end(), id,
                          [](const StageLamp& l, show::FixtureId i) { return l.id < i; });
     return it != lamps.end() && it->id == id ? &*it : nullptr;
+}
+
+const StageList* Stage::list(show::CueListId id) const {
+    const auto it =
+        std::find_if(lists.begin(), lists.end(), [&](const StageList& l) { return l.id == id; });
+    return it == lists.end() ? nullptr : &*it;
 }
 
 Stage stageOf(const Compiled& compiled, const Moment& moment, const Controls& controls,

@@ -53,10 +53,28 @@ struct StageLamp {
     double miss_uv = 0;
 };
 
+// Where a cue list is. Times are its own: they run as its rate says.
+struct StageList {
+    show::CueListId id;
+    std::optional<show::CueNumber> cue, next; // it stands in; that Next starts
+    bool held = false;
+    double rate = 1;
+    double since_s = 0;                  // since the cue began
+    double lasts_s = 0;                  // from there to the end of all its fades
+    std::optional<double> follow_s = {}; // from there until the next one follows by itself
+    bool fades() const { return cue && since_s < lasts_s; }
+};
+struct StageFader {
+    show::FaderId id;
+    double level = 0; // 0..1
+};
+
 struct Stage {
     show::State state;
     Controls controls;
     std::vector<StageLamp> lamps; // by fixture id
+    std::vector<StageList> lists = {};
+    std::vector<StageFader> faders = {};
     // The gradients that lamps show, laid out.
     std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid = {};
     bool runs = false; // goes on changing by itself
@@ -64,6 +82,7 @@ struct Stage {
 
     const show::Show& show() const { return *state.show; }
     const StageLamp* lamp(show::FixtureId id) const;
+    const StageList* list(show::CueListId id) const;
 };
 
 // Channel values rounded together: the same light on the same type is searched once. Of one thread.

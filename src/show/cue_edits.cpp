@@ -3,6 +3,7 @@
 
 #include "show/detail/kept_checks.h"
 
+#include <algorithm>
 #include <cmath>
 
 namespace zelo::show {
@@ -132,7 +133,17 @@ Result<ShowPtr> keepCue(const ShowPtr& show, CueListId list, Cue cue) {
 
 Result<ShowPtr> keepAsCue(const State& state, const Lineup& lineup, CueListId list, Cue cue,
                           bool changed_only) {
-    const CueList* into = state.show->cue_lists.find(list);
+    std::vector<Values::Change> shown;
+    for (const FixtureId id : lineup)
+        shown.emplace_back(id,
+                           std::make_shared<const Value>(valueOf(*state.show, *state.hand, id)));
+    return keepAsCue(state.show, Values{}.changed(std::move(shown)), lineup, list, std::move(cue),
+                     changed_only);
+}
+
+Result<ShowPtr> keepAsCue(const ShowPtr& show, const Values& shown, const Lineup& lineup,
+                          CueListId list, Cue cue, bool changed_only) {
+    const CueList* into = show->cue_lists.find(list);
     if (!into)
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue list with id {}"), list.value);
     CueList before = *into;
@@ -142,7 +153,8 @@ Result<ShowPtr> keepAsCue(const State& state, const Lineup& lineup, CueListId li
                               : standsFor(before, before.cues.entry(before.cues.size() - 1).first);
     std::vector<Values::Change> values;
     for (const FixtureId id : lineup) {
-        Value value = valueOf(*state.show, *state.hand, id);
+        const Value* there = shown.find(id);
+        Value value = there ? *there : Value{};
         if (const Value* known = changed_only ? stands.find(id) : nullptr) {
             if (value.intensity == known->intensity)
                 value.intensity.reset();
@@ -158,7 +170,7 @@ Result<ShowPtr> keepAsCue(const State& state, const Lineup& lineup, CueListId li
         return fail(ErrorCode::BadValue, ZELO_TEXT("core", "cue {}: nothing in it to keep"),
                     toText(cue.number));
     cue.values = Values::of(std::move(values));
-    return keepCue(state.show, list, std::move(cue));
+    return keepCue(show, list, std::move(cue));
 }
 
 Result<ShowPtr> removeCue(const ShowPtr& show, CueListId list, CueNumber number) {
@@ -174,6 +186,166 @@ Result<ShowPtr> removeCue(const ShowPtr& show, CueListId list, CueNumber number)
     CueList next = **open;
     next.cues = next.cues.without(number);
     return withList(show, std::move(next));
+}
+
+namespace {
+
+// Those cues, when they may all be changed.
+Result<std::vector<std::shared_ptr<const Cue>>> openCues(const CueList& list,
+                                                         const CueNumbers& numbers) {
+    std::vector<std::shared_ptr<const Cue>> cues;
+    for (const CueNumber number : numbers) {
+        const auto& cue = list.cues.item(number);
+        if (!cue)
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue {} in '{}'"), toText(number),
+                        list.name);
+        if (cue->locked)
+            return passOn(lockedCue(*cue).error());
+        cues.push_back(cue);
+    }
+    return cues;
+}
+
+} // namespace
+
+Result<ShowPtr> changeCues(const ShowPtr& show, CueListId list, const CueNumbers& numbers,
+                           const std::function<void(Cue&)>& change) {
+    ShowPtr next = show;
+    for (const CueNumber number : numbers) {
+        const CueList* now = next->cue_lists.find(list);
+        const Cue* cue = now ? now->cues.find(number) : nullptr;
+        if (now && !cue)
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue {} in '{}'"), toText(number),
+                        now->name);
+        Cue changed = cue ? *cue : Cue{};
+        change(changed);
+        changed.number = number;
+        auto kept = keepCue(next, list, std::move(changed));
+        if (!kept)
+            return kept;
+        next = *kept;
+    }
+    return next;
+}
+
+Result<ShowPtr> removeCues(const ShowPtr& show, CueListId list, const CueNumbers& numbers) {
+    const auto open = openList(*show, list);
+    if (!open)
+        return passOn(open.error());
+    if (const auto cues = openCues(**open, numbers); !cues)
+        return passOn(cues.error());
+    CueList next = **open;
+    next.cues = next.cues.withoutIf([&](CueNumber n, const Cue&) {
+        return std::find(numbers.begin(), numbers.end(), n) != numbers.end();
+    });
+    return withList(show, std::move(next));
+}
+
+Result<ShowPtr> renumberCues(const ShowPtr& show, CueListId list, const CueNumbers& numbers,
+                             CueNumber first, CueNumber step) {
+    const auto open = openList(*show, list);
+    if (!open)
+        return passOn(open.error());
+    const auto cues = openCues(**open, numbers);
+    if (!cues)
+        return passOn(cues.error());
+    CueList next = **open;
+    next.cues = next.cues.withoutIf([&](CueNumber n, const Cue&) {
+        return std::find(numbers.begin(), numbers.end(), n) != numbers.end();
+    });
+    long long to = first.thousandths;
+    std::vector<Table<CueNumber, Cue>::Change> renumbered;
+    for (const auto& cue : *cues) {
+        if (to < 1 || to > kMostCueNumber)
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "cue {}: its new number would be out of range"),
+                        toText(cue->number));
+        Cue moved = *cue;
+        moved.number = {static_cast<int>(to)};
+        if (next.cues.find(moved.number))
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "there is a cue {} already"),
+                        toText(moved.number));
+        renumbered.emplace_back(moved.number, std::make_shared<const Cue>(std::move(moved)));
+        to += step.thousandths;
+    }
+    next.cues = next.cues.changed(std::move(renumbered));
+    return withList(show, std::move(next));
+}
+
+Result<ShowPtr> swapCues(const ShowPtr& show, CueListId list, CueNumber a, CueNumber b) {
+    const auto open = openList(*show, list);
+    if (!open)
+        return passOn(open.error());
+    const auto cues = openCues(**open, {a, b});
+    if (!cues)
+        return passOn(cues.error());
+    Cue first = *(*cues)[0];
+    Cue second = *(*cues)[1];
+    std::swap(first.number, second.number);
+    CueList next = **open;
+    next.cues = next.cues.with(a, std::move(second)).with(b, std::move(first));
+    return withList(show, std::move(next));
+}
+
+Result<Copied> insertCues(const ShowPtr& show, CueListId list, std::optional<CueNumber> after,
+                          std::vector<Cue> cues) {
+    Copied copied{show, {}};
+    for (Cue& cue : cues) {
+        const CueList* now = copied.show->cue_lists.find(list);
+        if (!now)
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue list with id {}"),
+                        list.value);
+        const auto number = numberAfter(*now, after);
+        if (!number)
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "no number is free after cue {}: renumber first"),
+                        after ? toText(*after) : "0");
+        cue.number = *number;
+        cue.locked = false;
+        const auto kept = keepCue(copied.show, list, std::move(cue));
+        if (!kept)
+            return passOn(kept.error());
+        copied.show = *kept;
+        copied.numbers.push_back(*number);
+        after = number;
+    }
+    return copied;
+}
+
+Result<ShowPtr> letGoInCue(const ShowPtr& show, CueListId list, CueNumber number,
+                           const Lineup& lineup, CueSays what) {
+    return changeCues(show, list, {number}, [&](Cue& cue) {
+        std::vector<Values::Change> changes;
+        for (const FixtureId id : lineup)
+            if (const Value* value = cue.values.find(id)) {
+                Value less = *value;
+                if (what != CueSays::Colour)
+                    less.intensity.reset();
+                if (what != CueSays::Intensity) {
+                    less.colour.reset();
+                    less.parts.clear();
+                }
+                changes.emplace_back(id,
+                                     less.empty() ? nullptr : std::make_shared<const Value>(less));
+            }
+        cue.values = cue.values.changed(std::move(changes));
+    });
+}
+
+Result<ShowPtr> asInCue(const ShowPtr& show, CueListId list, CueNumber number, CueNumber as,
+                        const Lineup& lineup) {
+    const CueList* in = show->cue_lists.find(list);
+    if (in && !in->cues.find(as))
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue {} in '{}'"), toText(as),
+                    in->name);
+    const Values stands = in ? standsFor(*in, as) : Values{};
+    return changeCues(show, list, {number}, [&](Cue& cue) {
+        std::vector<Values::Change> changes;
+        for (const FixtureId id : lineup)
+            if (const auto& value = stands.item(id))
+                changes.emplace_back(id, value);
+        cue.values = cue.values.changed(std::move(changes));
+    });
 }
 
 std::optional<CueNumber> numberAfter(const CueList& list, std::optional<CueNumber> after) {

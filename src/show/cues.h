@@ -32,6 +32,7 @@ struct Cue {
     std::optional<double> colour_s, colour_delay_s; // without: those of the lamp's intensity
     RouteId route = {};                             // of its colours, kept; none: its own way
     std::optional<route::StopWay> way = {};         // without: the show's
+    std::optional<bool> dark_first = {};            // without: the show's
     FollowWhen follow = FollowWhen::No;
     double follow_s = 0; // of AfterStart
     Values values;       // what it changes
@@ -39,10 +40,12 @@ struct Cue {
     friend bool operator==(const Cue&, const Cue&) = default;
 };
 
+enum class AtEnd { Stop, Again, ToAndFro }; // what Next does there; stored by name
 struct CueList : Head<CueListId> {
     Table<CueNumber, Cue> cues;
     double back_s = 1;    // of all that goes back by one
     double release_s = 1; // of all that is let go
+    AtEnd at_end = AtEnd::Stop;
     friend bool operator==(const CueList&, const CueList&) = default;
 };
 

@@ -154,6 +154,20 @@ Result<ShowPtr> renameShow(const ShowPtr& show, std::string name) {
     return nextShow(std::move(next));
 }
 
+Result<ShowPtr> restAtZero(
+    const ShowPtr& show, const std::vector<FixtureId>& ids,
+    const std::function<std::shared_ptr<const light::FixtureType>(const std::string&)>& type) {
+    std::vector<FixtureId> there;
+    for (const FixtureId id : ids)
+        if (show->fixture(id))
+            there.push_back(id);
+    return changeEach(show, there, [&](Fixture& f, std::size_t) {
+        const auto its = type(f.type);
+        for (std::size_t e = 0; its && e < its->emitters.size(); ++e)
+            f.home[its->emitters[e].name] = 0;
+    });
+}
+
 Result<ShowPtr> addFixtures(const ShowPtr& show, std::vector<Fixture> fixtures,
                             std::vector<FixtureId>* added) {
     if (show->fixtures.size() + fixtures.size() > kMostFixtures)

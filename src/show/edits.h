@@ -27,6 +27,10 @@ Result<State> removeFixtures(const State& state, const std::vector<FixtureId>& i
 // NotFound, or as addFixture.
 Result<ShowPtr> changeEach(const ShowPtr& show, std::span<const FixtureId> ids,
                            const std::function<void(Fixture&, std::size_t)>& change);
+// Of those that are there and have a type: no emitter of theirs is on where no colour is asked for.
+Result<ShowPtr> restAtZero(
+    const ShowPtr& show, const std::vector<FixtureId>& ids,
+    const std::function<std::shared_ptr<const light::FixtureType>(const std::string&)>& type);
 // Adds all of them, or none; `added` takes their ids. TooLarge beyond what a show may hold.
 Result<ShowPtr> addFixtures(const ShowPtr& show, std::vector<Fixture> fixtures,
                             std::vector<FixtureId>* added = nullptr);

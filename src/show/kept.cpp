@@ -451,6 +451,10 @@ Result<ShowPtr> changeStage(const ShowPtr& show, StagePlan stage) {
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "the stage's outline: must be within -{}..{} m"), kFarthest_m,
                     kFarthest_m);
+    if (far(stage.figures) || stage.figures.size() > kMostFigures)
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "figures on stage: {} at most, within -{}..{} m"),
+                    kMostFigures, kFarthest_m, kFarthest_m);
     for (Area& area : stage.areas) {
         area.name = toUtf8(std::move(area.name));
         if (auto ok = checkText(say(ZELO_TEXT("core", "area")), area.name, kLongestName); !ok)

@@ -103,6 +103,7 @@ struct Area { // a named part of the stage
 struct StagePlan { // what is drawn beneath the lamps
     std::vector<Point> outline;
     std::vector<Area> areas;
+    std::vector<Point> figures = {}; // where people stand in the stage picture; empty: as it comes
     std::string unknown = {};
     friend bool operator==(const StagePlan&, const StagePlan&) = default;
 };

@@ -41,9 +41,10 @@ bool trimmed(const Value& value) {
     return value.trim != 1 || value.nudge.u != 0 || value.nudge.v != 0;
 }
 
-HandPtr brighterBy(const State& state, const Lineup& lineup, double ratio) {
+HandPtr brighterBy(const State& state, const Lineup& lineup, double ratio,
+                   const std::function<bool(FixtureId)>& lit) {
     return held(changed(*state.hand, lineup, [&](FixtureId id, Value& v) {
-        if (!valueOf(*state.show, *state.hand, id).intensity)
+        if (!valueOf(*state.show, *state.hand, id).intensity && !(lit && lit(id)))
             return false;
         if (v.intensity && v.intensity->here())
             v.intensity = std::clamp(*v.intensity->here() * v.trim * ratio, 0.0, 1.0);

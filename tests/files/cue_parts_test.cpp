@@ -134,5 +134,30 @@ TEST(CueParts, UnknownMembersAreKept) {
     EXPECT_TRUE(checkShowText(written));
 }
 
+TEST(CueParts, EndsOfListsAndDarkFirstComeBack) {
+    show::CueList list;
+    list.name = "rounds";
+    list.at_end = show::AtEnd::ToAndFro;
+    auto show = *show::addCueList(show::emptyState().show, list);
+    show::Cue cue;
+    cue.dark_first = false;
+    show = *show::keepCue(show, {1}, cue);
+    show::StagePlan plan;
+    plan.figures = {{1, 2}, {-3, 0.5}};
+    show = *show::changeStage(show, plan);
+    const auto written = *showText(*show, {});
+    EXPECT_TRUE(checkShowText(written));
+    const auto opened = parseShow(written);
+    ASSERT_TRUE(opened) << opened.error().text();
+    const auto& back = *opened->show->cue_lists.find({1});
+    EXPECT_EQ(back.at_end, show::AtEnd::ToAndFro);
+    EXPECT_EQ(back.cues.find({1000})->dark_first, false);
+    EXPECT_EQ(opened->show->stage->figures, plan.figures);
+    auto bad = nlohmann::json::parse(written);
+    bad["cue_lists"][0]["at_end"] = "round";
+    EXPECT_NE(parseShow(bad.dump()).error().text().find("stop, again, to and fro"),
+              std::string::npos);
+}
+
 } // namespace
 } // namespace zelo::files

@@ -276,5 +276,95 @@ TEST(Engine, WhatIsNotThereDoesNothing) {
     EXPECT_EQ(row.intensity[2], 0.9);
 }
 
+// Three cues at 0.25, 0.5 and 1, each in a second; what a list does at its end.
+std::shared_ptr<const Program> threeCues(PlayedList::AtEnd at_end, double follow_s = -1) {
+    Program p;
+    p.lamps = 1;
+    p.first = {0, 1};
+    p.home = {1};
+    p.exempt = {0};
+    p.lamp_ids = {1};
+    p.list_ids = {7};
+    PlayedList list;
+    list.at_end = at_end;
+    for (const double level : {0.25, 0.5, 1.0}) {
+        PlayedCue cue;
+        cue.number = static_cast<double>(list.cues.size()) + 1;
+        cue.up_s = cue.down_s = follow_s == 0 ? 0 : 1;
+        if (follow_s >= 0) {
+            cue.follow = PlayedCue::Follow::AfterStart;
+            cue.follow_s = follow_s;
+        }
+        auto says = std::make_shared<Source>();
+        says->add(0, level, {});
+        cue.changes = std::move(says);
+        list.cues.push_back(std::move(cue));
+    }
+    p.lists.push_back(std::move(list));
+    complete(p);
+    return std::make_shared<const Program>(std::move(p));
+}
+
+TEST(Engine, AtItsEndAListStopsBeginsAgainOrGoesToAndFro) {
+    using AtEnd = PlayedList::AtEnd;
+    const auto cuesOf = [](AtEnd at_end) {
+        Engine engine(threeCues(at_end));
+        std::vector<int> cues;
+        for (int i = 0; i < 8; ++i) {
+            const int next = engine.listNow(0).next;
+            engine.apply(press(Command::What::Next), 2.0 * i);
+            EXPECT_TRUE(next < 0 || engine.listNow(0).cue == next) << "it says what comes";
+            cues.push_back(engine.listNow(0).cue);
+        }
+        Shown row = engine.rows();
+        engine.frame(16, row);
+        const double levels[] = {0.25, 0.5, 1.0};
+        EXPECT_DOUBLE_EQ(row.intensity[0], levels[cues.back()]) << "as the cue stands for";
+        return cues;
+    };
+    EXPECT_EQ(cuesOf(AtEnd::Stop), (std::vector<int>{0, 1, 2, 2, 2, 2, 2, 2}));
+    EXPECT_EQ(cuesOf(AtEnd::Again), (std::vector<int>{0, 1, 2, 0, 1, 2, 0, 1}));
+    EXPECT_EQ(cuesOf(AtEnd::ToAndFro), (std::vector<int>{0, 1, 2, 1, 0, 1, 2, 1}));
+}
+
+// By itself it goes on for as long as it is let; cues in no time cannot keep it from coming back.
+TEST(Engine, AListThatGoesRoundByItselfIsBounded) {
+    Engine engine(threeCues(PlayedList::AtEnd::Again, 1));
+    Shown row = engine.rows();
+    engine.apply(press(Command::What::Next), 0);
+    for (const auto& [t, cue] : {std::pair(0.5, 0), {1.5, 1}, {2.5, 2}, {3.5, 0}, {31.5, 1}}) {
+        engine.frame(t, row);
+        EXPECT_EQ(engine.listNow(0).cue, cue) << t;
+    }
+    EXPECT_NEAR(*engine.listNow(0).follow_s, 1, 1e-12);
+    for (const auto at_end : {PlayedList::AtEnd::Again, PlayedList::AtEnd::ToAndFro}) {
+        Engine at_once(threeCues(at_end, 0));
+        at_once.apply(press(Command::What::Next), 0);
+        at_once.frame(3600, row); // comes back at all
+        EXPECT_FALSE(at_once.listNow(0).follow_s);
+    }
+}
+
+TEST(Engine, SaysWhereAListIs) {
+    Engine engine(threeCues(PlayedList::AtEnd::Stop));
+    EXPECT_EQ(engine.listNow(0).cue, -1);
+    EXPECT_EQ(engine.listNow(0).next, 0);
+    Command by_id = press(Command::What::Next, 7);
+    by_id.by_id = true;
+    engine.apply(by_id, 10);
+    by_id.which = 8; // no such list
+    engine.apply(by_id, 10);
+    EXPECT_EQ(engine.listNow(0).cue, 0);
+    Shown row = engine.rows();
+    engine.apply(press(Command::What::Rate, 0, 2), 10);
+    engine.frame(10.25, row);
+    EXPECT_NEAR(engine.listNow(0).since_s, 0.5, 1e-12) << "in its own time";
+    EXPECT_EQ(engine.listNow(0).lasts_s, 1);
+    engine.apply(press(Command::What::Hold), 10.25);
+    engine.frame(20, row);
+    EXPECT_TRUE(engine.listNow(0).held);
+    EXPECT_NEAR(engine.listNow(0).since_s, 0.5, 1e-12);
+}
+
 } // namespace
 } // namespace zelo::play

@@ -27,11 +27,13 @@ struct Cue {
     enum { No, After, Done } follow = No;
     double after = 0;
     Look look;
+    std::optional<bool> dark_first = {};
 };
 
 struct ListShow {
     std::vector<Cue> cues;
     double back = 0, release = 0;
+    enum { Stop, Again, ToAndFro } at_end = Stop;
 };
 
 struct FaderShow {
@@ -75,16 +77,20 @@ public:
 
     void next(std::size_t l, double t) {
         goTo(t);
-        start(l, lists_[l].cue + 1, false, false);
+        goOn(l);
     }
     void back(std::size_t l, double t) {
         goTo(t);
-        if (lists_[l].cue > 0)
+        if (lists_[l].cue > 0) {
+            lists_[l].turned = false;
             start(l, lists_[l].cue - 1, true, true);
+        }
     }
     void jump(std::size_t l, int cue, double t) {
         goTo(t);
-        start(l, cue, cue != lists_[l].cue + 1, false);
+        const bool whole = lists_[l].turned || cue != lists_[l].cue + 1;
+        lists_[l].turned = false;
+        start(l, cue, whole, false);
     }
     void hold(std::size_t l, double t) {
         goTo(t);
@@ -104,6 +110,7 @@ public:
         goTo(t);
         List& list = lists_[l];
         list.cue = -1;
+        list.turned = false;
         list.follows = false;
         list.held = false;
         const double end = list.now + show_.lists[l].release;
@@ -148,7 +155,8 @@ private:
     using Without = std::set<std::size_t>;
     struct List {
         double now = 0, rate = 1, started = 0;
-        bool held = false, follows = false;
+        bool held = false, follows = false, turned = false;
+        double round = -1e9; // when it last came to its first cue by itself
         int cue = -1;
         std::map<int, Way<double>> intensity;
         std::map<int, Way<Colour>> colour;
@@ -244,11 +252,40 @@ private:
     }
 
     // --- time: from follow to follow
+    std::optional<int> nextOf(std::size_t l) const {
+        const List& list = lists_[l];
+        const int count = static_cast<int>(show_.lists[l].cues.size());
+        std::vector<int> round; // the cues in the order in which they come, from the first on
+        for (int i = 0; i < count; ++i)
+            round.push_back(i);
+        if (show_.lists[l].at_end == ListShow::ToAndFro)
+            for (int i = count - 2; i > 0; --i)
+                round.push_back(i);
+        const auto place = list.turned ? round.size() - static_cast<std::size_t>(list.cue)
+                                       : static_cast<std::size_t>(list.cue + 1);
+        if (list.turned && list.cue == 0)
+            return count > 1 ? std::optional(1) : std::nullopt;
+        const auto next = list.turned ? place + 1 : place;
+        if (next < round.size())
+            return round[next];
+        if (count < 2 || show_.lists[l].at_end == ListShow::Stop)
+            return std::nullopt;
+        return 0;
+    }
+    void goOn(std::size_t l) {
+        List& list = lists_[l];
+        list.follows = false;
+        const auto next = nextOf(l);
+        if (!next)
+            return;
+        const bool onward = *next == list.cue + 1;
+        list.turned = show_.lists[l].at_end == ListShow::ToAndFro && !onward;
+        start(l, *next, !onward, false);
+    }
     std::optional<double> followsAt(std::size_t l) const { // in the list's time
         const List& list = lists_[l];
         const auto& cues = show_.lists[l].cues;
-        if (!list.follows || list.held || list.cue < 0 ||
-            list.cue + 1 >= static_cast<int>(cues.size()))
+        if (!list.follows || list.held || list.cue < 0 || !nextOf(l))
             return std::nullopt;
         const Cue& cue = cues[static_cast<std::size_t>(list.cue)];
         if (cue.follow == Cue::After)
@@ -278,7 +315,15 @@ private:
                 break;
             run(when);
             lists_[*which].now = std::max(lists_[*which].now, *followsAt(*which));
-            start(*which, lists_[*which].cue + 1, false, false);
+            if (nextOf(*which) == 0) { // a round
+                List& list = lists_[*which];
+                if (list.now - list.round < 0.02) {
+                    list.follows = false;
+                    continue;
+                }
+                list.round = list.now;
+            }
+            goOn(*which);
         }
         run(t);
     }
@@ -341,9 +386,10 @@ private:
             const int since = says.colour ? event : list.colour[lamp].since;
             Way<Colour> way{now, says.colour, begin,
                             begin + (own ? cue.colour.value_or(time) : time), since};
-            if (show_.dark_first && dark(shown))
+            const bool dark_first = cue.dark_first.value_or(show_.dark_first);
+            if (dark_first && dark(shown))
                 way.begin = way.end = list.now;
-            else if (show_.dark_first && goes && dark(to) && dark(under))
+            else if (dark_first && goes && dark(to) && dark(under))
                 way.begin = way.end = arrives;
             list.colour[lamp] = way;
         }

@@ -42,6 +42,8 @@ slow::Show randomShow() {
         slow::ListShow list;
         list.back = number(3);
         list.release = number(3);
+        list.at_end = *rc::gen::element(slow::ListShow::Stop, slow::ListShow::Stop,
+                                        slow::ListShow::Again, slow::ListShow::ToAndFro);
         for (int c = *rc::gen::inRange(1, 6); c > 0; --c) {
             slow::Cue cue;
             cue.up = number(4);
@@ -50,6 +52,8 @@ slow::Show randomShow() {
             cue.down_delay = number(1);
             if (*rc::gen::arbitrary<bool>())
                 cue.colour = number(4);
+            if (*rc::gen::inRange(0, 4) == 0)
+                cue.dark_first = *rc::gen::arbitrary<bool>();
             if (*rc::gen::arbitrary<bool>())
                 cue.colour_delay = number(1);
             switch (*rc::gen::inRange(0, 4)) {
@@ -99,6 +103,9 @@ std::shared_ptr<const Program> programOf(const slow::Show& show) {
         PlayedList list;
         list.back_s = l.back;
         list.release_s = l.release;
+        list.at_end = l.at_end == slow::ListShow::Again      ? PlayedList::AtEnd::Again
+                      : l.at_end == slow::ListShow::ToAndFro ? PlayedList::AtEnd::ToAndFro
+                                                             : PlayedList::AtEnd::Stop;
         for (const auto& c : l.cues) {
             PlayedCue cue;
             cue.number = static_cast<double>(list.cues.size()) + 1;
@@ -108,6 +115,7 @@ std::shared_ptr<const Program> programOf(const slow::Show& show) {
             cue.down_delay_s = c.down_delay;
             cue.colour_s = c.colour;
             cue.colour_delay_s = c.colour_delay;
+            cue.dark_first = c.dark_first;
             cue.follow = c.follow == slow::Cue::After  ? PlayedCue::Follow::AfterStart
                          : c.follow == slow::Cue::Done ? PlayedCue::Follow::WhenDone
                                                        : PlayedCue::Follow::None;

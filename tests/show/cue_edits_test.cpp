@@ -165,5 +165,78 @@ TEST_F(Cues, FadersPlayLooks) {
     EXPECT_TRUE(removeLook(state.show, {1}));
 }
 
+// Numbers are places in the list: what moves takes its values along.
+TEST_F(Cues, AreRenumberedMovedAndCopied) {
+    for (const int n : {1000, 2000, 3000})
+        keep(n, lit(all, "gel:214", n / 10000.0), all);
+    const auto levelIn = [&](int number) {
+        return *standsFor(list(), {number}).find({1})->intensity;
+    };
+    const auto first = levelIn(1000);
+    const auto second = levelIn(2000);
+    auto next = renumberCues(state.show, {1}, {{2000}, {3000}}, {5000}, {500});
+    ASSERT_TRUE(next) << next.error().text();
+    state.show = *next;
+    EXPECT_FALSE(cue(2000));
+    ASSERT_TRUE(cue(5000) && cue(5500));
+    EXPECT_EQ(levelIn(5000), second);
+    EXPECT_FALSE(renumberCues(state.show, {1}, {{5000}}, {1000}, {1000})) << "it is taken";
+    EXPECT_FALSE(renumberCues(state.show, {1}, {{5000}, {5500}}, {999'999'999}, {1000}));
+    EXPECT_FALSE(renumberCues(state.show, {1}, {{7000}}, {8000}, {1000})) << "not there";
+    state.show = *swapCues(state.show, {1}, {1000}, {5000});
+    EXPECT_EQ(levelIn(1000), second);
+    EXPECT_EQ(levelIn(5000), first);
+    const auto copied = insertCues(state.show, {1}, CueNumber{1000}, {*cue(1000), *cue(5000)});
+    ASSERT_TRUE(copied) << copied.error().text();
+    EXPECT_EQ(copied->numbers, (CueNumbers{{2000}, {3000}}));
+    EXPECT_EQ(copied->show->cue_lists.find({1})->cues.find({3000})->values, cue(5000)->values);
+}
+
+TEST_F(Cues, ManyAreChangedAtOnceOrNone) {
+    for (const int n : {1000, 2000, 3000})
+        keep(n, lit(all, "gel:214", n / 10000.0), all);
+    state.show = *changeCues(state.show, {1}, {{1000}, {3000}}, [](Cue& c) { c.up_s = 7; });
+    EXPECT_EQ(cue(1000)->up_s, 7);
+    EXPECT_EQ(cue(2000)->up_s, Cue().up_s);
+    state.show = *changeCues(state.show, {1}, {{3000}}, [](Cue& c) { c.locked = true; });
+    const auto refused =
+        changeCues(state.show, {1}, {{1000}, {3000}}, [](Cue& c) { c.down_s = 9; });
+    ASSERT_FALSE(refused);
+    EXPECT_NE(refused.error().text().find("cue 3 is locked"), std::string::npos);
+    EXPECT_EQ(cue(1000)->down_s, Cue().down_s);
+    EXPECT_FALSE(removeCues(state.show, {1}, {{1000}, {3000}}));
+    EXPECT_FALSE(swapCues(state.show, {1}, {1000}, {3000}));
+    EXPECT_FALSE(changeCues(state.show, {1}, {{1000}}, [](Cue& c) { c.up_s = -1; }));
+    state.show = *removeCues(state.show, {1}, {{1000}, {2000}});
+    EXPECT_EQ(list().cues.size(), 1u);
+}
+
+// Let go: as the cues before it left it. As in another cue: from here on.
+TEST_F(Cues, LampsAreLetGoOrTakenFromAnotherCue) {
+    keep(1000, lit(all, "gel:214", 0.2), all);
+    keep(2000, lit(all, "gel:338", 0.6), all);
+    keep(3000, lit(all, "gel:104", 0.9), all);
+    const auto levelIn = [&](int number, int lamp) {
+        return standsFor(list(), {number}).find({lamp})->intensity;
+    };
+    state.show = *letGoInCue(state.show, {1}, {3000}, {{1}, {2}}, CueSays::Intensity);
+    EXPECT_EQ(levelIn(3000, 1), levelIn(2000, 1));
+    EXPECT_EQ(standsFor(list(), {3000}).find({1})->colour, cue(3000)->values.find({3})->colour);
+    state.show = *letGoInCue(state.show, {1}, {3000}, {{1}}, CueSays::Both);
+    EXPECT_FALSE(cue(3000)->values.find({1})) << "it says nothing of it any more";
+    state.show = *asInCue(state.show, {1}, {3000}, {1000}, {{4}});
+    EXPECT_EQ(levelIn(3000, 4), levelIn(1000, 4));
+    EXPECT_FALSE(asInCue(state.show, {1}, {3000}, {9000}, {{4}}));
+}
+
+TEST_F(Cues, LampsRestAtZero) {
+    const auto type = std::make_shared<light::FixtureType>();
+    for (const char* name : {"Red", "Green", "Blue"})
+        type->emitters.push_back({name, {}});
+    state.show = *restAtZero(state.show, {{1}, {9}}, [&](const std::string&) { return type; });
+    EXPECT_EQ(state.show->fixture({1})->home.size(), type->emitters.size());
+    EXPECT_TRUE(state.show->fixture({2})->home.empty());
+}
+
 } // namespace
 } // namespace zelo::show

@@ -281,19 +281,11 @@ void CrossfadeModel::apply(route::Cure cure) {
             way.jump_at = picture_ && picture_->focus().fading.from.dark() ? 0 : 1;
         });
     case route::Cure::HomeAtZero: {
-        std::vector<show::FixtureId> dark;
-        for (const show::FixtureId id : document_.lineup())
-            if (document_.show().fixture(id))
-                dark.push_back(id);
         document_.edit(
             tr("Lamps rest with their emitters at zero"),
-            show::changeEach(document_.state().show, dark, [&](show::Fixture& f, std::size_t) {
-                const auto type = document_.library().type(f.type);
-                if (!type)
-                    return;
-                for (const auto& emitter : type->emitters)
-                    f.home[emitter.name] = 0;
-            }));
+            show::restAtZero(document_.state().show, document_.lineup(),
+                             [&](const std::string& id) { return document_.library().type(id); }));
+        return;
         return;
     }
     case route::Cure::OtherRoute:

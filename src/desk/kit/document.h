@@ -76,6 +76,10 @@ public:
     void setOnStage(bool on) { session_->setOnStage(on); }
     void setTimeInHand(double seconds) { session_->setTimeInHand(seconds); }
     double timeInHand() const { return session_->timeInHand(); }
+    void press(show::CueListId list, play::Command::What what, double value = 0) {
+        session_->press(list, what, value);
+    }
+    void setFader(show::FaderId fader, double level) { session_->setFader(fader, level); }
     Done addBook(const std::filesystem::path& path); // a swatch book, for all shows
 
     // --- files

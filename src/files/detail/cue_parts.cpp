@@ -19,6 +19,25 @@ constexpr std::pair<show::FollowWhen, const char*> kFollows[] = {
     {show::FollowWhen::AfterStart, "after start"},
     {show::FollowWhen::WhenDone, "when done"}};
 
+constexpr std::pair<show::AtEnd, const char*> kEnds[] = {{show::AtEnd::Stop, "stop"},
+                                                         {show::AtEnd::Again, "again"},
+                                                         {show::AtEnd::ToAndFro, "to and fro"}};
+
+// The member's name among these; the first when it is not there.
+template <class All>
+auto readNamed(JsonObject& o, const char* member, const All& all) {
+    const std::string text = o.text(member, all[0].second);
+    std::vector<const char*> names;
+    for (const auto& [value, name] : all) {
+        if (text == name)
+            return value;
+        names.push_back(name);
+    }
+    o.complain(member, say(ZELO_TEXT("core", "'{}': expected one of {}"), text,
+                           fmt::format("{}", fmt::join(names, ", "))));
+    return all[0].first;
+}
+
 std::optional<double> readTime(JsonObject& o, const char* name) {
     return o.member(name) ? std::optional(o.number(name, 0, 0, show::kLongest_s)) : std::nullopt;
 }
@@ -47,14 +66,9 @@ Cue readCue(JsonObject& o, Reading& to) {
     cue.colour_delay_s = readTime(o, "colour_delay_s");
     cue.route = {o.integer("route", 0, 0, show::kLastId)};
     cue.way = readWayMember(o);
-    const std::string follow = o.text("follow", "no");
-    const auto known = std::find_if(std::begin(kFollows), std::end(kFollows),
-                                    [&](const auto& f) { return follow == f.second; });
-    if (known != std::end(kFollows))
-        cue.follow = known->first;
-    else
-        o.complain("follow", say(ZELO_TEXT("core", "'{}': expected one of {}"), follow,
-                                 "no, after start, when done"));
+    if (o.member("dark_first"))
+        cue.dark_first = o.flag("dark_first");
+    cue.follow = readNamed(o, "follow", kFollows);
     cue.follow_s = readTime(o, "follow_s").value_or(0);
     cue.values = readValues(o, "values", to);
     cue.unknown = o.unknown();
@@ -83,6 +97,8 @@ Json cueJson(const Cue& cue) {
         j["route"] = cue.route.value;
     if (cue.way)
         j["way"] = wayJson(*cue.way);
+    if (cue.dark_first)
+        j["dark_first"] = *cue.dark_first;
     for (const auto& [when, name] : kFollows)
         if (when == cue.follow && when != show::FollowWhen::No)
             j["follow"] = name;
@@ -116,6 +132,7 @@ void readCueLists(JsonObject& top, Reading& to) {
                 "", say(ZELO_TEXT("core", "a cue list needs an id and a name that no other has")));
         list.back_s = readTime(o, "back_s").value_or(list.back_s);
         list.release_s = readTime(o, "release_s").value_or(list.release_s);
+        list.at_end = readNamed(o, "at_end", kEnds);
         std::vector<Table<CueNumber, Cue>::Change> cues;
         std::set<CueNumber> numbers;
         o.each("cues", show::kMostCues, [&](const Json& one, const JsonPath& at) {
@@ -171,6 +188,9 @@ std::string cueListText(const show::CueList& list, Tables& tables) {
     Json j = headJson(list);
     j["back_s"] = list.back_s;
     j["release_s"] = list.release_s;
+    for (const auto& [end, name] : kEnds)
+        if (end == list.at_end && end != show::AtEnd::Stop)
+            j["at_end"] = name;
     writeUnknown(j, list.unknown);
     std::vector<std::string> cues;
     for (const auto& [number, cue] : list.cues)

@@ -312,6 +312,7 @@ void readStage(JsonObject& top, Reading& to) {
         stage.areas.push_back(std::move(read));
         o.take(a.error());
     });
+    stage.figures = readOutline(o, "figures");
     stage.unknown = o.unknown();
     top.take(o.error());
     auto checked = show::changeStage(std::make_shared<const Show>(), stage);
@@ -597,6 +598,8 @@ Json stageJson(const show::StagePlan& stage) {
         writeUnknown(area, a.unknown);
         j["areas"].push_back(std::move(area));
     }
+    if (!stage.figures.empty())
+        j["figures"] = outlineJson(stage.figures);
     writeUnknown(j, stage.unknown);
     return j;
 }

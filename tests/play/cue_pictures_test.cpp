@@ -1,0 +1,126 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What cues and lamps show, as a list draws it and a cue keeps it.
+#include "play/cue_pictures.h"
+#include "play/shipped.h"
+#include "play/shown_values.h"
+#include "show/cue_edits.h"
+#include "show/edits.h"
+#include "show/kept.h"
+#include "show/trims.h"
+#include "support/asked.h"
+
+#include <gtest/gtest.h>
+
+namespace zelo::play {
+namespace {
+
+using show::emptyHand;
+using test::wishFor;
+using What = Command::What;
+
+class CuePicturesTest : public ::testing::Test {
+protected:
+    CuePicturesTest() {
+        for (int i = 0; i < 3; ++i) {
+            show::Fixture f;
+            f.type = "gannet-8";
+            f.address = 1 + 40 * i;
+            show = *show::addFixture(show, f);
+        }
+        show::CueList list;
+        list.name = "main";
+        show = *show::addCueList(show, list);
+        keep(1000, {{1}, {2}}, "gel:104", 0.5);
+        keep(2000, {{2}}, "gel:338", 1);
+    }
+    void keep(int number, const show::Lineup& lamps, const char* asked, double intensity) {
+        show::Cue cue;
+        cue.number = {number};
+        cue.up_s = cue.down_s = 4;
+        show = *show::keepAsCue({show, lit(lamps, asked, intensity)}, lamps, {1}, cue, true);
+    }
+    static show::HandPtr lit(const show::Lineup& lamps, const char* asked, double intensity) {
+        return show::withIntensity(show::withColour(emptyHand(), lamps, wishFor(asked)), lamps,
+                                   intensity);
+    }
+    // At t seconds after these presses.
+    Stage at(double t, const std::vector<Command>& presses, const show::HandPtr& hand) {
+        compiled_ = std::make_shared<const Compiled>(compiled({show, hand}, shipped, mixes));
+        Playing playing(compiled_);
+        for (const Command& c : presses)
+            playing.apply(c, 0);
+        playing.step(t);
+        Rounding rounding;
+        std::vector<Rest> rests;
+        return stageOf(*compiled_, playing.newest(), {}, rounding, rests);
+    }
+    Shipped shipped;
+    Mixes mixes;
+    show::ShowPtr show = show::emptyState().show;
+    std::shared_ptr<const Compiled> compiled_;
+    const show::Lineup all{{1}, {2}, {3}};
+};
+
+TEST_F(CuePicturesTest, ShowWhatEachCueStandsFor) {
+    const auto made = compiled({show, emptyHand()}, shipped, mixes);
+    const auto pictures = cuePictures(made, {1}, all);
+    ASSERT_EQ(pictures.size(), 2u);
+    EXPECT_EQ(pictures[1][0].intensity, 0.5) << "from the cue before";
+    EXPECT_FALSE(pictures[1][0].told);
+    EXPECT_TRUE(pictures[1][1].told);
+    EXPECT_EQ(pictures[1][2].intensity, 0) << "the list knows nothing of it";
+    const auto uv = [](const CueLamp& lamp) { return colour::toUv(lamp.at_full); };
+    EXPECT_LT(colour::distance(uv(pictures[0][0]), uv(pictures[1][0])), 1e-9);
+    EXPECT_GT(colour::distance(uv(pictures[0][1]), uv(pictures[1][1])), 0.1) << "red, then cyan";
+    EXPECT_TRUE(cuePictures(made, {9}, all).empty());
+}
+
+// Whatever a lamp's light comes from: a cue of it plays the same again.
+TEST_F(CuePicturesTest, WhatLampsShowIsKeptWithItsLinks) {
+    show = *show::keepPalette(show, *lit({{3}}, "gel:214", 1), {{3}}, show::KeepWhat::Colour,
+                              "straw", {});
+    const auto* straw = show->palette({show->last_palette_id});
+    const auto hand =
+        show::withIntensity(show::withPalette(emptyHand(), {{3}}, *straw), {{3}}, 0.7);
+    const Stage stage = at(10, {{What::Next}, {What::Next}}, hand);
+    ASSERT_EQ(stage.list({1})->cue, show::CueNumber{2000});
+    EXPECT_FALSE(stage.list({1})->fades());
+    const auto shown = shownValues(stage, all);
+    ASSERT_EQ(shown.size(), 3u);
+    const auto& first = show->cue_lists.find({1})->cues.find({1000})->values;
+    EXPECT_EQ(shown.find({1})->colour, first.find({1})->colour) << "as the cue before said it";
+    EXPECT_EQ(shown.find({1})->intensity, first.find({1})->intensity);
+    EXPECT_EQ(shown.find({2})->colour,
+              show->cue_lists.find({1})->cues.find({2000})->values.find({2})->colour);
+    EXPECT_EQ(shown.find({3})->colour, hand->find({3})->colour) << "with its palette";
+    // Kept as a cue over everything, it is the same light.
+    show::Cue cue;
+    cue.number = {3000};
+    show = *show::keepAsCue(show, shown, all, {1}, cue, false);
+    const Stage again = at(30, {{What::Jump, 0, 3}}, emptyHand());
+    for (std::size_t i = 0; i < 3; ++i)
+        EXPECT_EQ(again.lamps[i].sent.values, stage.lamps[i].sent.values) << i;
+}
+
+// Halfway a fade goes to its end; what is trimmed keeps the light, not the trim.
+TEST_F(CuePicturesTest, WhatFadesIsKeptAsItWillBe) {
+    const Stage stage = at(2, {{What::Next}}, emptyHand());
+    ASSERT_TRUE(stage.lamp({1})->moving);
+    EXPECT_TRUE(stage.list({1})->fades());
+    EXPECT_NEAR(stage.list({1})->since_s, 2, 1e-9);
+    EXPECT_LT(stage.lamp({1})->intensity, 0.4);
+    const auto faded = shownValues(stage, {{1}});
+    EXPECT_EQ(*faded.find({1})->intensity, show::Source<double>(0.5));
+    const auto trims =
+        show::brighterBy({show, emptyHand()}, {{1}}, 0.5, [](show::FixtureId) { return true; });
+    const Stage trimmed = at(9, {{What::Next}}, trims);
+    const auto shown = shownValues(trimmed, {{1}});
+    const auto* value = shown.find({1});
+    ASSERT_TRUE(value);
+    EXPECT_NEAR(trimmed.lamp({1})->intensity, 0.25, 1e-9);
+    EXPECT_EQ(value->trim, 1);
+    EXPECT_EQ(*value->intensity, show::Source<double>(trimmed.lamp({1})->intensity));
+}
+
+} // namespace
+} // namespace zelo::play
