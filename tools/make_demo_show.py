@@ -181,7 +181,7 @@ CUES = [
     (30, "Out", 6, 6, {"locked": True}, [(name, None, 0) for name in ("front", "back", "cyc", "left", "right", "lanterns", "sea")]),
 ]
 by_name = {g["name"]: g["fixtures"] for g in groups}
-palette_of = {p["colour"]["asked"]: p["id"] for p in palettes if p.get("colour")}
+palette_of = {p["colour"]["asked"]: p["id"] for p in palettes if "colour" in p and "intensity" not in p}
 
 
 def told(group, asked, intensity):

@@ -16,6 +16,7 @@ struct StartWish {
     std::vector<std::string> lineup; // names of groups
     std::string pick;                // a colour for the lineup
     double moment = 0;               // of the crossfade, share of its time
+    std::string cue;                 // the first list goes to it, halfway, and holds there
     std::string theme = "booth";
     std::string log_level = "info"; // debug, info, warning or error
     std::string shot;               // draw the window to this PNG once all is computed, and exit

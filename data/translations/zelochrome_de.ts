@@ -2,6 +2,65 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de">
 <context>
+    <name>CueText</name>
+    <message>
+        <source>done</source>
+        <translation>fertig</translation>
+    </message>
+    <message>
+        <source>a number such as 7 or 7.5</source>
+        <translation>eine Nummer wie 7 oder 7.5</translation>
+    </message>
+    <message>
+        <source>a time, or two for up and down: 0.5/1</source>
+        <translation>eine Zeit, oder zwei für auf und ab: 0,5/1</translation>
+    </message>
+    <message>
+        <source>a time, with a delay: 6+1, or nothing</source>
+        <translation>eine Zeit, mit Verzögerung: 6+1, oder nichts</translation>
+    </message>
+    <message>
+        <source>a time after its start, “%1”, or nothing</source>
+        <translation>eine Zeit nach seinem Beginn, „%1“ oder nichts</translation>
+    </message>
+    <message>
+        <source>a time: 2.5, or 1:30</source>
+        <translation>eine Zeit: 2,5 oder 1:30</translation>
+    </message>
+    <message>
+        <source>cue</source>
+        <translation>Cue</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>up</source>
+        <translation>auf</translation>
+    </message>
+    <message>
+        <source>down</source>
+        <translation>ab</translation>
+    </message>
+    <message>
+        <source>delay</source>
+        <translation>Verz.</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>follow</source>
+        <translation>folgt</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>Notiz</translation>
+    </message>
+</context>
+<context>
     <name>QObject</name>
     <message>
         <source>No lamp here takes the colour.</source>
@@ -384,6 +443,30 @@
             <numerusform>%n Abgleich loslassen</numerusform>
             <numerusform>%n Abgleiche loslassen</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>Cues</source>
+        <translation>Cues</translation>
+    </message>
+    <message>
+        <source>Levels</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>Straight</source>
+        <translation>Gerade</translation>
+    </message>
+    <message>
+        <source>Around</source>
+        <translation>Herum</translation>
+    </message>
+    <message>
+        <source>Through dark</source>
+        <translation>Durchs Dunkel</translation>
+    </message>
+    <message>
+        <source>Jump</source>
+        <translation>Sprung</translation>
     </message>
 </context>
 <context>
@@ -2571,6 +2654,22 @@
         <source>a white of {} K: must be within {}..{}</source>
         <translation>ein Weiß von {} K: muss zwischen {} und {} liegen</translation>
     </message>
+    <message>
+        <source>cue {}: its new number would be out of range</source>
+        <translation>Cue {}: seine neue Nummer wäre außerhalb des Bereichs</translation>
+    </message>
+    <message>
+        <source>there is a cue {} already</source>
+        <translation>es gibt schon einen Cue {}</translation>
+    </message>
+    <message>
+        <source>no number is free after cue {}: renumber first</source>
+        <translation>nach Cue {} ist keine Nummer frei: erst neu nummerieren</translation>
+    </message>
+    <message>
+        <source>figures on stage: {} at most, within -{}..{} m</source>
+        <translation>Figuren auf der Bühne: höchstens {}, zwischen -{} und {} m</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -3158,26 +3257,6 @@
     <message>
         <source>%1, miss %2</source>
         <translation>%1, daneben %2</translation>
-    </message>
-    <message>
-        <source>Levels</source>
-        <translation>Pegel</translation>
-    </message>
-    <message>
-        <source>Straight</source>
-        <translation>Gerade</translation>
-    </message>
-    <message>
-        <source>Around</source>
-        <translation>Herum</translation>
-    </message>
-    <message>
-        <source>Through dark</source>
-        <translation>Durch Dunkel</translation>
-    </message>
-    <message>
-        <source>Jump</source>
-        <translation>Sprung</translation>
     </message>
     <message>
         <source>As needed</source>
@@ -3788,6 +3867,601 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::CueForm</name>
+    <message>
+        <source>What is kept</source>
+        <translation>Was behalten wird</translation>
+    </message>
+    <message>
+        <source>Which values go into the cue (← →)</source>
+        <translation>Welche Werte in den Cue kommen (← →)</translation>
+    </message>
+    <message>
+        <source>what changed</source>
+        <translation>was sich änderte</translation>
+    </message>
+    <message>
+        <source>what is in hand</source>
+        <translation>was in der Hand ist</translation>
+    </message>
+    <message>
+        <source>all of the lineup</source>
+        <translation>alles der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Intensity or colour</source>
+        <translation>Helligkeit oder Farbe</translation>
+    </message>
+    <message>
+        <source>Which of the two the cue says (← →)</source>
+        <translation>Was von beiden der Cue sagt (← →)</translation>
+    </message>
+    <message>
+        <source>both</source>
+        <translation>beides</translation>
+    </message>
+    <message>
+        <source>intensity</source>
+        <translation>Helligkeit</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Enter</source>
+        <translation>Enter</translation>
+    </message>
+    <message>
+        <source>Keeps it</source>
+        <translation>Behält es</translation>
+    </message>
+    <message>
+        <source>Keep as a cue</source>
+        <translation>Als Cue behalten</translation>
+    </message>
+    <message>
+        <source>Number</source>
+        <translation>Nummer</translation>
+    </message>
+    <message>
+        <source>Of the cue: 7, or 7.5 between 7 and 8. One that is there is kept over.</source>
+        <translation>Des Cues: 7, oder 7.5 zwischen 7 und 8. Einer, den es gibt, wird überschrieben.</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>What the cue is called</source>
+        <translation>Wie der Cue heißt</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>What is otherwise than the cues before left it: %1 looked at.</source>
+        <translation>Was anders ist, als die Cues davor es ließen: %1 angesehen.</translation>
+    </message>
+    <message>
+        <source>What is in hand, of %1.</source>
+        <translation>Was in der Hand ist, von %1.</translation>
+    </message>
+    <message>
+        <source>All that is shown, of %1.</source>
+        <translation>Alles, was gezeigt wird, von %1.</translation>
+    </message>
+    <message>
+        <source>Cue %1 %2 is there: what it says of %3 is lost. Enter again keeps over it.</source>
+        <translation>Cue %1 %2 gibt es: was er von %3 sagt, geht verloren. Noch einmal Enter überschreibt ihn.</translation>
+    </message>
+    <message>
+        <source>Cues</source>
+        <translation>Cues</translation>
+    </message>
+    <message>
+        <source>Keep cue %1</source>
+        <translation>Cue %1 behalten</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CueModel</name>
+    <message numerus="yes">
+        <source>lamps %1</source>
+        <translation>
+            <numerusform>Lampe %1</numerusform>
+            <numerusform>Lampen %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Colour in the dark first</source>
+        <translation>Farbe erst im Dunkeln</translation>
+    </message>
+    <message>
+        <source>Colour at once</source>
+        <translation>Farbe sofort</translation>
+    </message>
+    <message>
+        <source>Emitters rest at zero</source>
+        <translation>Emitter ruhen bei null</translation>
+    </message>
+    <message>
+        <source>Go round the white</source>
+        <translation>Ums Weiß herum</translation>
+    </message>
+    <message>
+        <source>cue %1, at rest</source>
+        <translation>Cue %1, in Ruhe</translation>
+    </message>
+    <message>
+        <source>cue %1</source>
+        <translation>Cue %1</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cues</source>
+        <translation>
+            <numerusform>%n Cue</numerusform>
+            <numerusform>%n Cues</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>Remove %1</source>
+        <translation>%1 entfernen</translation>
+    </message>
+    <message>
+        <source>Renumber %1</source>
+        <translation>%1 neu nummerieren</translation>
+    </message>
+    <message>
+        <source>Move cue %1</source>
+        <translation>Cue %1 verschieben</translation>
+    </message>
+    <message numerus="yes">
+        <source>Insert %n cues</source>
+        <translation>
+            <numerusform>%n Cue einfügen</numerusform>
+            <numerusform>%n Cues einfügen</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>No cues in what was copied: rows of number, name, up, down, delay, colour, follow and note are expected.</source>
+        <translation>Keine Cues in dem, was kopiert wurde: erwartet werden Zeilen mit Nummer, Name, auf, ab, Verzögerung, Farbe, folgt und Notiz.</translation>
+    </message>
+    <message>
+        <source>No number is free there: renumber first.</source>
+        <translation>Dort ist keine Nummer frei: erst neu nummerieren.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Paste %n cues</source>
+        <translation>
+            <numerusform>%n Cue einfügen</numerusform>
+            <numerusform>%n Cues einfügen</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n rows were left out: they are no cues</source>
+        <translation>
+            <numerusform>%n Zeile wurde ausgelassen: sie ist kein Cue</numerusform>
+            <numerusform>%n Zeilen wurden ausgelassen: sie sind keine Cues</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Lamps rest with their emitters at zero</source>
+        <translation>Lampen ruhen mit Emittern bei null</translation>
+    </message>
+    <message>
+        <source>Let go in cue %1</source>
+        <translation>In Cue %1 loslassen</translation>
+    </message>
+    <message>
+        <source>Cue %1 as in cue %2</source>
+        <translation>Cue %1 wie in Cue %2</translation>
+    </message>
+    <message>
+        <source>as needed</source>
+        <translation>nach Bedarf</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CueRows</name>
+    <message>
+        <source>Time of lamps that get brighter, s</source>
+        <translation>Zeit der Lampen, die heller werden, s</translation>
+    </message>
+    <message>
+        <source>Time of lamps that get darker, s</source>
+        <translation>Zeit der Lampen, die dunkler werden, s</translation>
+    </message>
+    <message>
+        <source>Before the fade begins, s; 0.5/1 for up and down</source>
+        <translation>Bevor der Übergang beginnt, s; 0,5/1 für auf und ab</translation>
+    </message>
+    <message>
+        <source>Time of colours, s, where it is not that of the lamp&apos;s intensity; 6+1 with a delay</source>
+        <translation>Zeit der Farben, s, wo sie nicht die der Helligkeit ist; 6+1 mit Verzögerung</translation>
+    </message>
+    <message>
+        <source>The next cue follows so long after this one&apos;s start, or when it is done</source>
+        <translation>Der nächste Cue folgt so lange nach dem Beginn von diesem, oder wenn er fertig ist</translation>
+    </message>
+    <message>
+        <source>The way that colours take</source>
+        <translation>Der Weg, den Farben nehmen</translation>
+    </message>
+    <message>
+        <source>The fade check: a colour nobody asked for</source>
+        <translation>Die Prüfung der Übergänge: eine Farbe, die niemand wollte</translation>
+    </message>
+    <message>
+        <source>cue</source>
+        <translation>Cue</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>looks</source>
+        <translation>Bild</translation>
+    </message>
+    <message>
+        <source>up</source>
+        <translation>auf</translation>
+    </message>
+    <message>
+        <source>down</source>
+        <translation>ab</translation>
+    </message>
+    <message>
+        <source>delay</source>
+        <translation>Verz.</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>follow</source>
+        <translation>folgt</translation>
+    </message>
+    <message>
+        <source>route</source>
+        <translation>Route</translation>
+    </message>
+    <message>
+        <source>“%1”: expected %2</source>
+        <translation>„%1“: erwartet wird %2</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CueTable</name>
+    <message>
+        <source>Cues</source>
+        <translation>Cues</translation>
+    </message>
+    <message>
+        <source>A row a cue. Type into a cell, or Enter; all chosen rows are changed. Ctrl+↑ ↓ moves a cue, Shift+Enter goes to it.</source>
+        <translation>Eine Zeile je Cue. In eine Zelle tippen, oder Enter; alle gewählten Zeilen werden geändert. Strg+↑ ↓ verschiebt einen Cue, Umschalt+Enter geht zu ihm.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cues copied</source>
+        <translation>
+            <numerusform>%n Cue kopiert</numerusform>
+            <numerusform>%n Cues kopiert</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Way of the colours</source>
+        <translation>Weg der Farben</translation>
+    </message>
+    <message>
+        <source>route</source>
+        <translation>Route</translation>
+    </message>
+    <message>
+        <source>As needed, or as the show says</source>
+        <translation>Nach Bedarf, oder wie die Show es sagt</translation>
+    </message>
+    <message>
+        <source>Kept routes</source>
+        <translation>Behaltene Routen</translation>
+    </message>
+    <message>
+        <source>Go to cue %1	Shift+Enter</source>
+        <translation>Zu Cue %1 gehen	Umschalt+Enter</translation>
+    </message>
+    <message>
+        <source>Lamps of the lineup: let go here</source>
+        <translation>Lampen der Lampenreihe: hier loslassen</translation>
+    </message>
+    <message>
+        <source>intensity and colour</source>
+        <translation>Helligkeit und Farbe</translation>
+    </message>
+    <message>
+        <source>intensity</source>
+        <translation>Helligkeit</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>Lamps of the lineup: from here on as in cue</source>
+        <translation>Lampen der Lampenreihe: von hier an wie in Cue</translation>
+    </message>
+    <message>
+        <source>Unlock</source>
+        <translation>Entsperren</translation>
+    </message>
+    <message>
+        <source>Lock: refuses every change</source>
+        <translation>Sperren: lehnt jede Änderung ab</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>Way of the colours…</source>
+        <translation>Weg der Farben…</translation>
+    </message>
+    <message>
+        <source>Copy	Ctrl+C</source>
+        <translation>Kopieren	Strg+C</translation>
+    </message>
+    <message>
+        <source>Paste	Ctrl+V</source>
+        <translation>Einfügen	Strg+V</translation>
+    </message>
+    <message>
+        <source>Remove	Del</source>
+        <translation>Entfernen	Entf</translation>
+    </message>
+    <message>
+        <source>held</source>
+        <translation>angehalten</translation>
+    </message>
+    <message>
+        <source>%1 of %2 s</source>
+        <translation>%1 von %2 s</translation>
+    </message>
+    <message>
+        <source>goes on in %1 s</source>
+        <translation>weiter in %1 s</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CuesView</name>
+    <message>
+        <source>Cues</source>
+        <translation>Cues</translation>
+    </message>
+    <message>
+        <source>Lists, what happens at the end of one, its times; a new list</source>
+        <translation>Listen, was am Ende geschieht, ihre Zeiten; eine neue Liste</translation>
+    </message>
+    <message>
+        <source>Find a cue</source>
+        <translation>Einen Cue finden</translation>
+    </message>
+    <message>
+        <source>A number, or a part of a name or a note; Enter finds the next one</source>
+        <translation>Eine Nummer, oder ein Teil eines Namens oder einer Notiz; Enter findet den nächsten</translation>
+    </message>
+    <message>
+        <source>Note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>The note of the cue with the keyboard</source>
+        <translation>Die Notiz des Cues mit der Tastatur</translation>
+    </message>
+    <message>
+        <source>Rate</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>How fast the list plays: 10 to 1000 %</source>
+        <translation>Wie schnell die Liste spielt: 10 bis 1000 %</translation>
+    </message>
+    <message>
+        <source>What the fade check found, and its cures</source>
+        <translation>Was die Prüfung der Übergänge fand, und die Mittel dagegen</translation>
+    </message>
+    <message>
+        <source>Back</source>
+        <translation>Zurück</translation>
+    </message>
+    <message>
+        <source>Shift+Space</source>
+        <translation>Umschalt+Leer</translation>
+    </message>
+    <message>
+        <source>To the cue before, in its own time</source>
+        <translation>Zum Cue davor, in eigener Zeit</translation>
+    </message>
+    <message>
+        <source>Hold</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source>Stops what runs, and lets it go on (Ctrl+Space)</source>
+        <translation>Hält an, was läuft, und lässt es weitergehen (Strg+Leertaste)</translation>
+    </message>
+    <message>
+        <source>Next</source>
+        <translation>Weiter</translation>
+    </message>
+    <message>
+        <source>Space</source>
+        <translation>Leertaste</translation>
+    </message>
+    <message>
+        <source>Starts the next cue</source>
+        <translation>Beginnt den nächsten Cue</translation>
+    </message>
+    <message>
+        <source>find a cue</source>
+        <translation>Cue finden</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>No cue has “%1”.</source>
+        <translation>Kein Cue hat „%1“.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n fades to look at</source>
+        <translation>
+            <numerusform>%n Übergang ansehen</numerusform>
+            <numerusform>%n Übergänge ansehen</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Next: none</source>
+        <translation>Weiter: keiner</translation>
+    </message>
+    <message>
+        <source>Next: %1 %2</source>
+        <translation>Weiter: %1 %2</translation>
+    </message>
+    <message>
+        <source>Next: %1</source>
+        <translation>Weiter: %1</translation>
+    </message>
+    <message>
+        <source>Go on</source>
+        <translation>Los</translation>
+    </message>
+    <message>
+        <source>rate</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>No cues yet. Set lamps as they are to be and press K: what they show is kept as a cue, and Space plays one after the other.</source>
+        <translation>Noch keine Cues. Lampen stellen, wie sie sein sollen, und K drücken: was sie zeigen, wird als Cue behalten, und die Leertaste spielt einen nach dem anderen.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cues</source>
+        <translation>
+            <numerusform>%n Cue</numerusform>
+            <numerusform>%n Cues</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Fades to look at</source>
+        <translation>Übergänge zum Ansehen</translation>
+    </message>
+    <message>
+        <source>Cue %1: %2</source>
+        <translation>Cue %1: %2</translation>
+    </message>
+    <message>
+        <source>Show the cue</source>
+        <translation>Den Cue zeigen</translation>
+    </message>
+    <message>
+        <source>Cue lists</source>
+        <translation>Cuelisten</translation>
+    </message>
+    <message>
+        <source>A new list…</source>
+        <translation>Eine neue Liste…</translation>
+    </message>
+    <message>
+        <source>Name of the new list</source>
+        <translation>Name der neuen Liste</translation>
+    </message>
+    <message>
+        <source>New list %1</source>
+        <translation>Neue Liste %1</translation>
+    </message>
+    <message>
+        <source>At the end of the list</source>
+        <translation>Am Ende der Liste</translation>
+    </message>
+    <message>
+        <source>Next does nothing</source>
+        <translation>Weiter tut nichts</translation>
+    </message>
+    <message>
+        <source>it begins again</source>
+        <translation>beginnt sie von vorn</translation>
+    </message>
+    <message>
+        <source>it goes to and fro</source>
+        <translation>läuft sie hin und her</translation>
+    </message>
+    <message>
+        <source>End of the list</source>
+        <translation>Ende der Liste</translation>
+    </message>
+    <message>
+        <source>%1: %2 s…</source>
+        <translation>%1: %2 s…</translation>
+    </message>
+    <message>
+        <source>“%1”: expected a time: 2.5, or 1:30</source>
+        <translation>„%1“: erwartet wird eine Zeit: 2,5 oder 1:30</translation>
+    </message>
+    <message>
+        <source>Time of Back</source>
+        <translation>Zeit von Zurück</translation>
+    </message>
+    <message>
+        <source>Time of letting go</source>
+        <translation>Zeit des Loslassens</translation>
+    </message>
+    <message>
+        <source>Two presses of Next: %1 s apart at least…</source>
+        <translation>Zweimal Weiter: mindestens %1 s Abstand…</translation>
+    </message>
+    <message>
+        <source>Two presses of Next: so many seconds apart at least</source>
+        <translation>Zweimal Weiter: so viele Sekunden Abstand mindestens</translation>
+    </message>
+    <message>
+        <source>Let go of the list</source>
+        <translation>Die Liste loslassen</translation>
+    </message>
+    <message>
+        <source>Rename the list…</source>
+        <translation>Die Liste umbenennen…</translation>
+    </message>
+    <message>
+        <source>Name of the list</source>
+        <translation>Name der Liste</translation>
+    </message>
+    <message>
+        <source>Rename the list</source>
+        <translation>Die Liste umbenennen</translation>
+    </message>
+    <message>
+        <source>Remove the list</source>
+        <translation>Die Liste entfernen</translation>
+    </message>
+    <message>
+        <source>Remove a list</source>
+        <translation>Eine Liste entfernen</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cues, rehearsed: the stage stays</source>
+        <translation><numerusform>%n Cue, geprobt: die Bühne bleibt</numerusform><numerusform>%n Cues, geprobt: die Bühne bleibt</numerusform></translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::Document</name>
     <message>
         <source>Unsaved work cannot be written: %1</source>
@@ -3906,6 +4580,116 @@
     <message>
         <source>%1 %</source>
         <translation>%1 %</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FaderBank</name>
+    <message>
+        <source>add…</source>
+        <translation>dazu…</translation>
+    </message>
+    <message>
+        <source>A look onto a fader</source>
+        <translation>Ein Look auf einen Fader</translation>
+    </message>
+    <message>
+        <source>The next eight faders</source>
+        <translation>Die nächsten acht Fader</translation>
+    </message>
+    <message>
+        <source>Looks on faders</source>
+        <translation>Looks auf Fadern</translation>
+    </message>
+    <message>
+        <source>page %1 of %2</source>
+        <translation>Seite %1 von %2</translation>
+    </message>
+    <message>
+        <source>Which look?</source>
+        <translation>Welcher Look?</translation>
+    </message>
+    <message>
+        <source>Add fader %1</source>
+        <translation>Fader %1 dazu</translation>
+    </message>
+    <message>
+        <source>None yet. Keep a look (K in Match), then add it here: its fader mixes it freely over what plays.</source>
+        <translation>Noch keine. Einen Look behalten (K in Match), dann hier dazunehmen: sein Fader mischt ihn frei zu dem, was spielt.</translation>
+    </message>
+    <message>
+        <source>No looks yet: keep one first (K in Match)</source>
+        <translation>Noch keine Looks: erst einen behalten (K in Match)</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FaderStrip</name>
+    <message>
+        <source>Fader</source>
+        <translation>Fader</translation>
+    </message>
+    <message>
+        <source>let go</source>
+        <translation>loslassen</translation>
+    </message>
+    <message>
+        <source>Its light goes: what lies below shows again</source>
+        <translation>Sein Licht geht: was darunter liegt, zeigt sich wieder</translation>
+    </message>
+    <message>
+        <source>Fader %1</source>
+        <translation>Fader %1</translation>
+    </message>
+    <message>
+        <source>%1: adds its light to that of others; %2 at full while it is held. Right click for more.</source>
+        <translation>%1: sein Licht kommt zu dem der anderen dazu; %2 ganz auf, solange gedrückt. Rechtsklick für mehr.</translation>
+    </message>
+    <message>
+        <source>%1: the brightest shows, and the latest colour; %2 at full while it is held. Right click for more.</source>
+        <translation>%1: das Hellste zeigt sich, und die letzte Farbe; %2 ganz auf, solange gedrückt. Rechtsklick für mehr.</translation>
+    </message>
+    <message>
+        <source>Let go of %1</source>
+        <translation>%1 loslassen</translation>
+    </message>
+    <message>
+        <source>Adds its light to that of others</source>
+        <translation>Sein Licht kommt zu dem der anderen dazu</translation>
+    </message>
+    <message>
+        <source>How a fader takes part</source>
+        <translation>Wie ein Fader mitspielt</translation>
+    </message>
+    <message>
+        <source>Another look</source>
+        <translation>Ein anderer Look</translation>
+    </message>
+    <message>
+        <source>Look of a fader</source>
+        <translation>Look eines Faders</translation>
+    </message>
+    <message>
+        <source>Rename…</source>
+        <translation>Umbenennen…</translation>
+    </message>
+    <message>
+        <source>Rename the fader</source>
+        <translation>Den Fader umbenennen</translation>
+    </message>
+    <message>
+        <source>Its name</source>
+        <translation>Sein Name</translation>
+    </message>
+    <message>
+        <source>Rename a fader</source>
+        <translation>Einen Fader umbenennen</translation>
+    </message>
+    <message>
+        <source>Remove the fader</source>
+        <translation>Den Fader entfernen</translation>
+    </message>
+    <message>
+        <source>Remove a fader</source>
+        <translation>Einen Fader entfernen</translation>
     </message>
 </context>
 <context>
@@ -5441,10 +6225,6 @@ In der Hand</translation>
         <translation>Cues</translation>
     </message>
     <message>
-        <source>Not built yet. Here will be the cue list, the stage picture and the faders.</source>
-        <translation>Noch nicht gebaut. Hier werden die Cueliste, das Bühnenbild und die Schieber sein.</translation>
-    </message>
-    <message>
         <source>Ripple</source>
         <translation>Welle</translation>
     </message>
@@ -6159,6 +6939,78 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>in Crossfade: the saturation floor</source>
         <translation>in Übergang: der Sättigungsboden</translation>
+    </message>
+    <message>
+        <source>Next cue</source>
+        <translation>Nächster Cue</translation>
+    </message>
+    <message>
+        <source>Back by a cue</source>
+        <translation>Einen Cue zurück</translation>
+    </message>
+    <message>
+        <source>Hold what runs, or let it go on</source>
+        <translation>Anhalten, was läuft, oder weitergehen lassen</translation>
+    </message>
+    <message>
+        <source>Go to the cue with the keyboard</source>
+        <translation>Zum Cue mit der Tastatur gehen</translation>
+    </message>
+    <message>
+        <source>Keep as a cue</source>
+        <translation>Als Cue behalten</translation>
+    </message>
+    <message>
+        <source>Remove the chosen cues</source>
+        <translation>Die gewählten Cues entfernen</translation>
+    </message>
+    <message>
+        <source>Copy cues, also for a spreadsheet</source>
+        <translation>Cues kopieren, auch für eine Tabelle</translation>
+    </message>
+    <message>
+        <source>Paste cues, also from a spreadsheet</source>
+        <translation>Cues einfügen, auch aus einer Tabelle</translation>
+    </message>
+    <message>
+        <source>Find a cue</source>
+        <translation>Einen Cue finden</translation>
+    </message>
+    <message>
+        <source>Cue lists: new, rename, at the end…</source>
+        <translation>Cuelisten: neu, umbenennen, am Ende…</translation>
+    </message>
+    <message>
+        <source>Fades to look at, with their cures</source>
+        <translation>Übergänge zum Ansehen, mit Mitteln dagegen</translation>
+    </message>
+    <message>
+        <source>Let go of the cue list</source>
+        <translation>Die Cueliste loslassen</translation>
+    </message>
+    <message>
+        <source>Stage picture in a window of its own</source>
+        <translation>Bühnenbild in eigenem Fenster</translation>
+    </message>
+    <message>
+        <source>in the list: types over a cell; moves the cue</source>
+        <translation>in der Liste: eine Zelle überschreiben; den Cue verschieben</translation>
+    </message>
+    <message>
+        <source>Enter or a text, Ctrl+↑ ↓</source>
+        <translation>Enter oder Text, Strg+↑ ↓</translation>
+    </message>
+    <message>
+        <source>in Cues: eight faders at full while held</source>
+        <translation>in Cues: acht Fader ganz auf, solange gedrückt</translation>
+    </message>
+    <message>
+        <source>on the stage picture: moves a figure; another one</source>
+        <translation>auf dem Bühnenbild: eine Figur bewegen; eine andere</translation>
+    </message>
+    <message>
+        <source>arrows, Page Down</source>
+        <translation>Pfeile, Bild ab</translation>
     </message>
 </context>
 <context>
@@ -7343,6 +8195,84 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>Rehearsal</source>
         <translation>Probe</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::StageView</name>
+    <message>
+        <source>Stage picture</source>
+        <translation>Bühnenbild</translation>
+    </message>
+    <message>
+        <source>The light of all lamps on floor, cyc and figures, as it is now. Figures can be dragged; arrows move the chosen one, Page Down chooses another. Right click to save it, or for a window of its own.</source>
+        <translation>Das Licht aller Lampen auf Boden, Rundhorizont und Figuren, wie es jetzt ist. Figuren lassen sich ziehen; Pfeile bewegen die gewählte, Bild ab wählt eine andere. Rechtsklick zum Speichern, oder für ein eigenes Fenster.</translation>
+    </message>
+    <message>
+        <source>No lamps yet: add some in Rig.</source>
+        <translation>Noch keine Lampen: in Rig welche dazunehmen.</translation>
+    </message>
+    <message>
+        <source>Move a figure</source>
+        <translation>Eine Figur bewegen</translation>
+    </message>
+    <message>
+        <source>Figure %1</source>
+        <translation>Figur %1</translation>
+    </message>
+    <message>
+        <source>%1 m, %2 m</source>
+        <translation>%1 m, %2 m</translation>
+    </message>
+    <message>
+        <source>Writing %1</source>
+        <translation>%1 wird geschrieben</translation>
+    </message>
+    <message>
+        <source>The picture is at %1.</source>
+        <translation>Das Bild ist in %1.</translation>
+    </message>
+    <message>
+        <source>%1 cannot be written</source>
+        <translation>%1 kann nicht geschrieben werden</translation>
+    </message>
+    <message>
+        <source>Save the stage picture</source>
+        <translation>Das Bühnenbild speichern</translation>
+    </message>
+    <message>
+        <source>Pictures (*.png)</source>
+        <translation>Bilder (*.png)</translation>
+    </message>
+    <message>
+        <source>Save the picture…</source>
+        <translation>Das Bild speichern…</translation>
+    </message>
+    <message>
+        <source>In a window of its own</source>
+        <translation>In eigenem Fenster</translation>
+    </message>
+    <message>
+        <source>One more figure</source>
+        <translation>Eine Figur mehr</translation>
+    </message>
+    <message>
+        <source>Add a figure</source>
+        <translation>Eine Figur dazu</translation>
+    </message>
+    <message>
+        <source>One figure less</source>
+        <translation>Eine Figur weniger</translation>
+    </message>
+    <message>
+        <source>Remove a figure</source>
+        <translation>Eine Figur entfernen</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::StageWindow</name>
+    <message>
+        <source>Stage picture</source>
+        <translation>Bühnenbild</translation>
     </message>
 </context>
 <context>

@@ -46,6 +46,75 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::CueModel</name>
+    <message numerus="yes">
+        <source>lamps %1</source>
+        <translation>
+            <numerusform>lamp %1</numerusform>
+            <numerusform>lamps %1</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cues</source>
+        <translation>
+            <numerusform>%n cue</numerusform>
+            <numerusform>%n cues</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Insert %n cues</source>
+        <translation>
+            <numerusform>Insert %n cue</numerusform>
+            <numerusform>Insert %n cues</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Paste %n cues</source>
+        <translation>
+            <numerusform>Paste %n cue</numerusform>
+            <numerusform>Paste %n cues</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n rows were left out: they are no cues</source>
+        <translation>
+            <numerusform>%n row was left out: it is no cue</numerusform>
+            <numerusform>%n rows were left out: they are no cues</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CueTable</name>
+    <message numerus="yes">
+        <source>%n cues copied</source>
+        <translation>
+            <numerusform>%n cue copied</numerusform>
+            <numerusform>%n cues copied</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::CuesView</name>
+    <message numerus="yes">
+        <source>%n fades to look at</source>
+        <translation>
+            <numerusform>%n fade to look at</numerusform>
+            <numerusform>%n fades to look at</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cues</source>
+        <translation>
+            <numerusform>%n cue</numerusform>
+            <numerusform>%n cues</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cues, rehearsed: the stage stays</source>
+        <translation><numerusform>%n cue, rehearsed: the stage stays</numerusform><numerusform>%n cues, rehearsed: the stage stays</numerusform></translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::FindPanel</name>
     <message numerus="yes">
         <source>Add the %n new one(s) in this order</source>

@@ -399,9 +399,13 @@ void Session::showStage() {
         on_screen = on_screen_;
     }
     if (on_screen) {
+        auto stage = std::make_shared<play::Stage>(
+            play::computeStage(on_screen->state, controls, *on_screen->from, mixes_));
+        stage->lists.clear(); // what is played goes on meanwhile
+        stage->faders.clear();
+        play::tellPlay(*playing->compiled(), playing->newest(), *stage);
         if (on_stage)
-            on_stage(std::make_shared<const play::Stage>(
-                play::computeStage(on_screen->state, controls, *on_screen->from, mixes_)));
+            on_stage(std::move(stage));
         return;
     }
     std::vector<play::Rest> rests;

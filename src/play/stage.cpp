@@ -58,10 +58,8 @@ public:
           rests_(rests), until_(until) {}
 
     Stage run() {
-        Stage stage{compiled_.state, controls_,    {},  lists(), {},
-                    compiled_.laid,  moment_.runs, true};
-        for (std::size_t i = 0; i < compiled_.faders.size(); ++i)
-            stage.faders.push_back({compiled_.faders[i], moment_.faders[i]});
+        Stage stage{compiled_.state, controls_, {}, {}, {}, compiled_.laid, moment_.runs, true};
+        tellPlay(compiled_, moment_, stage);
         stage.lamps.reserve(compiled_.fixtures.size());
         for (std::uint32_t lamp = 0; lamp < compiled_.fixtures.size(); ++lamp)
             stage.lamps.push_back(lampOf(lamp));
@@ -70,21 +68,6 @@ public:
     }
 
 private:
-    std::vector<StageList> lists() const {
-        std::vector<StageList> all;
-        for (std::size_t i = 0; i < compiled_.lists.size(); ++i) {
-            const Engine::ListNow& now = moment_.lists[i];
-            const auto& cues = compiled_.state.show->cue_lists.find(compiled_.lists[i])->cues;
-            const auto number = [&](int cue) {
-                return cue < 0 ? std::nullopt
-                               : std::optional(cues.entry(static_cast<std::size_t>(cue)).first);
-            };
-            all.push_back({compiled_.lists[i], number(now.cue), number(now.next), now.held,
-                           now.rate, now.since_s, now.lasts_s, now.follow_s});
-        }
-        return all;
-    }
-
     StageLamp lampOf(std::uint32_t at) {
         const Program& p = *compiled_.program;
         const AskedLamp& asked = compiled_.asked[at];
@@ -181,6 +164,21 @@ const StageLamp* Stage::lamp(show::FixtureId id) const {
         std::lower_bound(lamps.begin(), lamps.end(), id,
                          [](const StageLamp& l, show::FixtureId i) { return l.id < i; });
     return it != lamps.end() && it->id == id ? &*it : nullptr;
+}
+
+void tellPlay(const Compiled& compiled, const Moment& moment, Stage& to) {
+    for (std::size_t i = 0; i < compiled.lists.size(); ++i) {
+        const Engine::ListNow& now = moment.lists[i];
+        const auto& cues = compiled.state.show->cue_lists.find(compiled.lists[i])->cues;
+        const auto number = [&](int cue) {
+            return cue < 0 ? std::nullopt
+                           : std::optional(cues.entry(static_cast<std::size_t>(cue)).first);
+        };
+        to.lists.push_back({compiled.lists[i], number(now.cue), number(now.next), now.held,
+                            now.rate, now.since_s, now.lasts_s, now.follow_s});
+    }
+    for (std::size_t i = 0; i < compiled.faders.size(); ++i)
+        to.faders.push_back({compiled.faders[i], moment.faders[i]});
 }
 
 const StageList* Stage::list(show::CueListId id) const {

@@ -104,6 +104,9 @@ private:
     std::map<Key, Entry> known_;
 };
 
+// Where lists and faders are at that moment.
+void tellPlay(const Compiled& compiled, const Moment& moment, Stage& to);
+
 // A moment of play. `rests` takes the values of what rests, for the next frame. After this time no
 // more is rounded together, and the stage is not `whole`.
 Stage stageOf(

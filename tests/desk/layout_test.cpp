@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Every text of every view at every size of window: none over another, none cut.
 #include "desk/crossfade/crossfade_side.h"
+#include "desk/cues/cue_model.h"
 #include "desk/gradient/gradient_model.h"
 #include "desk/gradient/gradient_view.h"
 #include "desk/kit/button.h"
@@ -347,6 +348,41 @@ TEST_F(LayoutTest, CrossfadeInAllItsWays) {
     settle();
     EXPECT_FALSE(window.crossfadeSide().cures().empty());
     expectClean("from dark");
+}
+
+TEST_F(LayoutTest, CuesStandingRehearsingAndNone) {
+    chooseGroups({"front", "back"});
+    window.showView(MainWindow::Cues);
+    auto& cues = window.cueModel();
+    comes([&] { return !cues.allFindings().empty(); }, 30000);
+    expectClean("at the beginning");
+    cues.setGuard(0);
+    cues.jump({18000});
+    EXPECT_TRUE(comes([&] { return cues.current() == show::CueNumber{18000}; }));
+    cues.hold();
+    cues.change({{18000}}, "x", [](show::Cue& cue) {
+        cue.note = std::string(200, 'n');
+        cue.name = "The two sisters meet on the quay";
+        cue.up_s = 3600;
+        cue.up_delay_s = 12.5;
+        cue.colour_s = 6.25;
+        cue.colour_delay_s = 90;
+        cue.follow = show::FollowWhen::WhenDone;
+    });
+    for (const auto& f : document.show().faders)
+        document.setFader(f.first, 1);
+    settle();
+    expectClean("standing in a cue");
+    document.setOnStage(false);
+    cues.jump({12000});
+    settle();
+    expectClean("rehearsing");
+    show::Show bare = *document.state().show;
+    bare.cue_lists = {};
+    bare.faders = {};
+    document.edit("x", Result<show::ShowPtr>(show::nextShow(std::move(bare))));
+    settle();
+    expectClean("none");
 }
 
 // What stands in the header only now and then, and what trims say.

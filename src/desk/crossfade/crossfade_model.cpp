@@ -3,6 +3,7 @@
 
 #include "colour/cct.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/words.h"
 #include "show/kept.h"
 #include "show/routes.h"
 
@@ -144,12 +145,9 @@ std::optional<Uv> CrossfadeModel::endUv(bool to) const {
 }
 
 QString CrossfadeModel::kindName(const std::optional<route::StopWay>& way, const char* by) const {
-    static const char* const kNames[] = {QT_TR_NOOP("Levels"), QT_TR_NOOP("Straight"),
-                                         QT_TR_NOOP("Around"), QT_TR_NOOP("Through dark"),
-                                         QT_TR_NOOP("Jump")};
     if (!way)
         return tr("As needed");
-    const QString name = tr(kNames[static_cast<int>(way->kind)]);
+    const QString name = wayKindName(way->kind);
     if (way->kind != Kind::Around)
         return name;
     if (by)

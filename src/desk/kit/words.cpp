@@ -56,6 +56,22 @@ QStringList intentNames() {
             QObject::tr("Leanest")};
 }
 
+QString wayKindName(route::Kind kind) {
+    switch (kind) {
+    case route::Kind::Levels:
+        return QObject::tr("Levels");
+    case route::Kind::Straight:
+        return QObject::tr("Straight");
+    case route::Kind::Around:
+        return QObject::tr("Around");
+    case route::Kind::Dark:
+        return QObject::tr("Through dark");
+    case route::Kind::Jump:
+        break;
+    }
+    return QObject::tr("Jump");
+}
+
 QString gainName(mix::Gain gain) {
     switch (gain) {
     case mix::Gain::Ssi:

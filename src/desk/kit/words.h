@@ -4,6 +4,7 @@
 
 #include "colour/observer.h"
 #include "mix/trade_off.h"
+#include "route/way.h"
 
 #include <QString>
 #include <QStringList>
@@ -14,7 +15,8 @@ namespace zelo::desk {
 QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& got,
                   const colour::Uv& white);
 
-QStringList intentNames(); // by mix::Intent
+QStringList intentNames();             // by mix::Intent
+QString wayKindName(route::Kind kind); // "Through dark"
 QString gainName(mix::Gain gain);
 QString observerName(colour::Observer observer);
 

@@ -11,13 +11,10 @@
 namespace zelo::desk {
 
 QString nameOf(CommandGroup group) {
-    const QStringList names{QObject::tr("Show"),
-                            QObject::tr("Edit"),
-                            QObject::tr("View"),
-                            QObject::tr("Lineup"),
-                            QObject::tr("Colour"),
-                            QObject::tr("Rig"),
-                            QObject::tr("On a number or a list"),
+    const QStringList names{QObject::tr("Show"),   QObject::tr("Edit"),
+                            QObject::tr("View"),   QObject::tr("Lineup"),
+                            QObject::tr("Colour"), QObject::tr("Cues"),
+                            QObject::tr("Rig"),    QObject::tr("On a number or a list"),
                             QObject::tr("Help")};
     return names[static_cast<int>(group)];
 }
@@ -28,10 +25,13 @@ QString keysShown(const Command& command) {
 
 Shortcuts::Shortcuts(const std::vector<Command>& commands, QWidget* window) {
     for (const Command& c : commands) {
+        const Keys keys = QKeySequence::listFromString(c.key);
+        if (c.only_in)
+            taken_.emplace_back(*c.only_in, keys);
         if (!c.run || c.key.isEmpty())
             continue;
         auto* action = new QAction(c.text, window);
-        action->setShortcuts(QKeySequence::listFromString(c.key));
+        action->setShortcuts(keys);
         action->setShortcutContext(Qt::WindowShortcut);
         if (c.only_in) {
             of_views_.emplace_back(*c.only_in, action);
@@ -42,6 +42,7 @@ Shortcuts::Shortcuts(const std::vector<Command>& commands, QWidget* window) {
             });
         } else {
             QObject::connect(action, &QAction::triggered, window, c.run);
+            of_all_.emplace_back(keys, action);
         }
         window->addAction(action);
     }
@@ -50,6 +51,15 @@ Shortcuts::Shortcuts(const std::vector<Command>& commands, QWidget* window) {
 void Shortcuts::setView(int view) {
     for (const auto& [of, action] : of_views_)
         action->setEnabled(of == view);
+    for (const auto& [keys, action] : of_all_) {
+        Keys left = keys;
+        for (const auto& [of, taken] : taken_)
+            if (of == view)
+                for (const QKeySequence& key : taken)
+                    left.removeAll(key);
+        if (left != action->shortcuts())
+            action->setShortcuts(left);
+    }
 }
 
 namespace {

@@ -11,7 +11,7 @@
 
 namespace zelo::desk {
 
-enum class CommandGroup { Show, Edit, View, Lineup, Colour, Rig, Numbers, Help };
+enum class CommandGroup { Show, Edit, View, Lineup, Colour, Cues, Rig, Numbers, Help };
 QString nameOf(CommandGroup group);
 
 struct Command {
@@ -25,15 +25,19 @@ struct Command {
 
 QString keysShown(const Command& command); // "1, Ctrl+1"
 
-// The keys of a window: those of one view only while it is shown. What has the focus claims its
-// own keys first (kit/keys.h).
+// The keys of a window: those of one view only while it is shown; the same keys do nothing else
+// there. A command of a view without anything to run names keys that the view itself watches. What
+// has the focus claims its own keys first (kit/keys.h).
 class Shortcuts {
 public:
     Shortcuts(const std::vector<Command>& commands, QWidget* window);
     void setView(int view);
 
 private:
+    using Keys = QList<QKeySequence>;
     std::vector<std::pair<int, QAction*>> of_views_;
+    std::vector<std::pair<int, Keys>> taken_; // by a view
+    std::vector<std::pair<Keys, QAction*>> of_all_;
 };
 
 // Type a part of a command's name, Enter does it. Closes by itself; not modal.

@@ -6,6 +6,7 @@
 #include "desk/crossfade/crossfade_side.h"
 #include "desk/crossfade/crossfade_view.h"
 #include "desk/crossfade/fade_player.h"
+#include "desk/cues/cues_view.h"
 #include "desk/gradient/gradient_side.h"
 #include "desk/gradient/gradient_view.h"
 #include "desk/gradient/step_bars.h"
@@ -83,7 +84,8 @@ MainWindow::MainWindow(Document& document)
       gradient_view_(new GradientView(document, *gradient_, views_)),
       crossfade_(new CrossfadeModel(document, *focus_, this)),
       crossfade_view_(new CrossfadeView(*crossfade_, views_)),
-      fade_player_(new FadePlayer(*crossfade_, this)), side_(new QStackedWidget(this)),
+      fade_player_(new FadePlayer(*crossfade_, this)), cues_(new CueModel(document, this)),
+      cues_view_(new CuesView(*cues_, views_)), side_(new QStackedWidget(this)),
       readings_(new ReadingsPanel(document, *focus_, *asking_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
       gradient_side_(new GradientSide(document, *gradient_, *lineup_, side_)),
@@ -129,8 +131,7 @@ MainWindow::MainWindow(Document& document)
         if (rig_view_->typeEditor().isVisible())
             rig_view_->typeEditor().openType(id);
     });
-    coming(tr("Cues"), tr("Not built yet. Here will be the cue list, the stage picture and the "
-                          "faders."));
+    views_->addWidget(cues_view_);
     coming(tr("Ripple"), tr("Not built yet. Here colours will move along the lineup."));
     connect(header_, &Header::viewChosen, this, &MainWindow::showView);
     connect(header_, &Header::menuWanted, this, &MainWindow::openMenu);
@@ -243,6 +244,8 @@ void MainWindow::showView(int view) {
                                                 : static_cast<QWidget*>(readings_));
     fade_player_->stop();
     crossfade_->setSeen(view == Crossfade);
+    cues_->setSeen(view == Cues);
+    side_->setVisible(view != Cues); // its list and its picture take the whole width
     growLineup();
     header_->setView(view);
     shortcuts_->setView(view);
@@ -437,23 +440,31 @@ bool MainWindow::bookOpen() const {
     return focus && swatches_->isAncestorOf(focus);
 }
 
+int MainWindow::bookWidth() const {
+    return view() == Cues ? SwatchPanel::kStrip : folded() ? kFolded : kSwatches;
+}
+
+bool MainWindow::folded() const {
+    return width() < kNarrow || view() == Cues;
+}
+
 int MainWindow::benchWidth() const {
-    return side_->x() - (width() < kNarrow ? kFolded : kSwatches);
+    return (side_->isHidden() ? width() : side_->x()) - bookWidth();
 }
 
 // Messages cover nothing: they stand under the swatch book, which gives them the room; in a narrow
 // window under the bench as well, since a folded book has none to give.
 void MainWindow::placeMessages() {
-    const bool narrow = width() < kNarrow;
+    const bool narrow = folded();
     const int middle = height() - kHeader - kLineup;
-    const int left = narrow ? kFolded : kSwatches;
-    const int wide = narrow ? side_->x() : kSwatches;
+    const int left = bookWidth();
+    const int wide = narrow ? left + benchWidth() : kSwatches;
     message_->resize(wide, message_->height());
     const int told = message_->isHidden() ? 0 : std::min(message_->sizeHint().height(), middle / 2);
     message_->setGeometry(0, kHeader + middle - told, wide, told);
     const int bench = grown_ ? lineup_->y() - kHeader : middle - (narrow ? told : 0);
     views_->setGeometry(left, kHeader, benchWidth(), bench);
-    swatches_->setGeometry(0, kHeader, narrow && !bookOpen() ? kFolded : kSwatches, middle - told);
+    swatches_->setGeometry(0, kHeader, narrow && !bookOpen() ? left : kSwatches, middle - told);
     if (!narrow)
         return;
     swatches_->raise(); // opened it lies over the bench

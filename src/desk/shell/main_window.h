@@ -21,6 +21,8 @@ class LineupPanel;
 class Asking;
 class FocusModel;
 class CrossfadeModel;
+class CueModel;
+class CuesView;
 class CrossfadeSide;
 class CrossfadeView;
 class FadePlayer;
@@ -71,6 +73,8 @@ public:
     CrossfadeView& crossfadeView() { return *crossfade_view_; }
     CrossfadeSide& crossfadeSide() { return *crossfade_side_; }
     FadePlayer& fadePlayer() { return *fade_player_; }
+    CueModel& cueModel() { return *cues_; }
+    CuesView& cuesView() { return *cues_view_; }
     StepBars& stepBars() { return *step_bars_; }
     StopTrack& stopTrack() { return *stop_track_; }
     SwatchPanel& swatches() { return *swatches_; }
@@ -94,6 +98,7 @@ private:
     void makeColourCommands();
     void makeGradientCommands();
     void makeCrossfadeCommands();
+    void makeCueCommands();
     void makeRigCommands();
     void makeHelpCommands();
     void openMenu();
@@ -112,6 +117,8 @@ private:
     void placeMessages();
     void growLineup();
     int benchWidth() const;
+    bool folded() const;   // the swatch book, until one goes there
+    int bookWidth() const; // that it has of the bench
     bool bookOpen() const; // somebody is in the swatch book
 
     Document& document_;
@@ -128,6 +135,8 @@ private:
     CrossfadeModel* crossfade_;
     CrossfadeView* crossfade_view_;
     FadePlayer* fade_player_;
+    CueModel* cues_;
+    CuesView* cues_view_;
     QStackedWidget* side_; // Readings, or what the view has instead
     ReadingsPanel* readings_;
     RigSide* rig_side_;

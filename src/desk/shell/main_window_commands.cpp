@@ -4,11 +4,14 @@
 #include "desk/crossfade/crossfade_view.h"
 #include "desk/crossfade/fade_player.h"
 #include "desk/crossfade/fade_plot.h"
+#include "desk/cues/cue_table.h"
+#include "desk/cues/cues_view.h"
 #include "desk/gradient/gradient_model.h"
 #include "desk/gradient/stop_track.h"
 #include "desk/kit/language.h"
 #include "desk/kit/overlay.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/text_field.h"
 #include "desk/kit/theme.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/lineup/trims.h"
@@ -53,6 +56,9 @@ public:
     void in(int view, const QString& text, const QString& key, std::function<void()> run) {
         to_.push_back({group_, text, key, std::move(run), false, view});
     }
+    void watched(int view, const QString& text, const QString& key) { // by the view itself
+        to_.push_back({group_, text, key, {}, false, view});
+    }
     void tell(const QString& text, const QString& key) { to_.push_back({group_, text, key, {}}); }
 
 private:
@@ -69,6 +75,7 @@ void MainWindow::makeCommands() {
     makeColourCommands();
     makeGradientCommands();
     makeCrossfadeCommands();
+    makeCueCommands();
     makeRigCommands();
     Adder number(commands_, Group::Numbers);
     number.tell(tr("type its value: Enter takes it, Esc does not"), tr("figures"));
@@ -120,8 +127,14 @@ void MainWindow::makeShowCommands() {
         }
         document_.putDown();
     });
-    edit(tr("Keep as…"), "K",
-         [this] { view() == Crossfade ? askRoute() : openKeep(KeepForm::Stage); });
+    edit(tr("Keep as…"), "K", [this] {
+        if (view() == Crossfade)
+            askRoute();
+        else if (view() == Cues)
+            cues_view_->openKeep();
+        else
+            openKeep(KeepForm::Stage);
+    });
 }
 
 void MainWindow::makeViewCommands() {
@@ -134,7 +147,7 @@ void MainWindow::makeViewCommands() {
     view.tell(tr("with Ctrl also from a text field"), {});
     view.menu(tr("Dark or light theme"), "Ctrl+T",
               [] { useTheme(theme().booth ? deskTheme() : boothTheme()); });
-    view.menu(tr("Whole screen"), "F11",
+    view.menu(tr("Whole screen"), "F11; Ctrl+F11",
               [this] { window()->setWindowState(window()->windowState() ^ Qt::WindowFullScreen); });
     view.menu(tr("Size of everything: 100, 120 or 140 %…"), {}, [this] { openSizes(); });
     view.menu(tr("Language: English, Deutsch…"), {}, [this] { openLanguages(); });
@@ -151,8 +164,9 @@ void MainWindow::makeViewCommands() {
         document_.setControls(controls);
     });
     view(tr("Time in hand: in which changes by hand fade"), "T", [this] { header_->askTime(); });
-    view(tr("Rehearsal or On stage"), "F9", [this] { document_.setOnStage(!document_.onStage()); });
-    view(tr("Menu of the show"), "F10", [this] { openMenu(); });
+    view(tr("Rehearsal or On stage"), "F9; Ctrl+F9",
+         [this] { document_.setOnStage(!document_.onStage()); });
+    view(tr("Menu of the show"), "F10; Ctrl+F10", [this] { openMenu(); });
     view.tell(tr("Menu of the show, too"), tr("Alt alone"));
 }
 
@@ -185,7 +199,8 @@ void MainWindow::makeColourCommands() {
     colour(tr("The colour tried before"), "Alt+Left", [this] { asking_->stepTried(-1); });
     colour(tr("The colour tried after"), "Alt+Right", [this] { asking_->stepTried(1); });
     const auto nudge = [&](const QString& text, const QString& key, colour::Nudge by) {
-        colour(text, key, [this, by] { nudgeLineup(document_, by, kNudge_uv, nudges_.step()); });
+        colour(text, QStringLiteral("%1; Ctrl+%1").arg(key),
+               [this, by] { nudgeLineup(document_, by, kNudge_uv, nudges_.step()); });
         colour(tr("%1, finely").arg(text), QStringLiteral("Shift+") + key,
                [this, by] { nudgeLineup(document_, by, kNudge_uv / 4, nudges_.step()); });
     };
@@ -243,6 +258,37 @@ void MainWindow::makeCrossfadeCommands() {
     colour(tr("Keep the way of the crossfade as…"), {}, [this] { askRoute(); });
     colour.tell(tr("in Crossfade: the moment; Shift finely; to its ends"), tr("← →, Home, End"));
     colour.tell(tr("in Crossfade: the saturation floor"), QStringLiteral("↑ ↓"));
+}
+
+void MainWindow::makeCueCommands() {
+    Adder cues(commands_, Group::Cues);
+    cues(tr("Next cue"), "Space", [this] { cues_->goOn(); });
+    cues(tr("Back by a cue"), "Shift+Space", [this] { cues_->back(); });
+    cues(tr("Hold what runs, or let it go on"), "Ctrl+Space", [this] { cues_->hold(); });
+    cues.in(Cues, tr("Go to the cue with the keyboard"), "Shift+Return; Shift+Enter",
+            [this] { cues_view_->goTo(); });
+    cues.in(Cues, tr("Keep as a cue"), "Ins", [this] { cues_view_->openKeep(); });
+    cues.in(Cues, tr("Remove the chosen cues"), "Del",
+            [this] { cues_->remove(cues_view_->table().chosen()); });
+    cues.in(Cues, tr("Copy cues, also for a spreadsheet"), "Ctrl+C",
+            [this] { cues_view_->table().copy(); });
+    cues.in(Cues, tr("Paste cues, also from a spreadsheet"), "Ctrl+V",
+            [this] { cues_view_->table().paste(); });
+    cues.in(Cues, tr("Find a cue"), "Ctrl+G", [this] { cues_view_->find().setFocus(); });
+    cues(tr("Cue lists: new, rename, at the end…"), {}, [this] {
+        showView(Cues);
+        cues_view_->openMenu();
+    });
+    cues(tr("Fades to look at, with their cures"), {}, [this] {
+        showView(Cues);
+        cues_view_->openFindings();
+    });
+    cues(tr("Let go of the cue list"), {}, [this] { cues_->release(); });
+    cues(tr("Stage picture in a window of its own"), {}, [this] { cues_view_->openStageWindow(); });
+    cues.tell(tr("in the list: types over a cell; moves the cue"), tr("Enter or a text, Ctrl+↑ ↓"));
+    cues.watched(Cues, tr("in Cues: eight faders at full while held"),
+                 "F5; F6; F7; F8; F9; F10; F11; F12");
+    cues.tell(tr("on the stage picture: moves a figure; another one"), tr("arrows, Page Down"));
 }
 
 void MainWindow::makeRigCommands() {

@@ -36,6 +36,7 @@ constexpr int kLeaf = 48;
 constexpr int kPulledOut = 64;
 constexpr int kNumberX = 76;
 constexpr int kNameX = 116;
+constexpr int kOpens = 116; // the foot of the strip
 constexpr int kNamed = 180; // narrower: the number alone says which it is
 constexpr int kCount = 62;  // of "214 found"
 
@@ -72,7 +73,9 @@ public:
             paintSplitChip(p, {r.left(), r.top(), leaf, kRow - 1},
                            document_.colours().of(chip->wanted), document_.colours().of(chip->got),
                            chip->out_of_reach);
-            drawMissMark(p, {r.right() - (named ? 26.0 : 12.0), r.center().y() + 0.5}, chip->off);
+            if (r.width() > SwatchPanel::kStrip)
+                drawMissMark(p, {r.right() - (named ? 26.0 : 12.0), r.center().y() + 0.5},
+                             chip->off);
         } else {
             p.fillRect(r.left(), r.top(), leaf, kRow - 1, theme().glass);
         }
@@ -525,6 +528,13 @@ void SwatchPanel::place() {
     search_->setPlaceholderText(named ? tr("number, name or kelvin") : tr("search"));
     kinds_->setVisible(named);
     menu_->setVisible(named);
+    list_->setVerticalScrollBarPolicy(width() > kStrip ? Qt::ScrollBarAsNeeded
+                                                       : Qt::ScrollBarAlwaysOff);
+    if (width() <= kStrip) { // the search is there for its key
+        search_->setGeometry(-400, 0, 200, 24);
+        list_->setGeometry(0, 24, 14, height() - 24 - kOpens);
+        return;
+    }
     if (!named) {
         search_->setGeometry(36, 20, width() - 46, 24);
         list_->setGeometry(0, 56, width(), height() - 60);
@@ -538,6 +548,12 @@ void SwatchPanel::place() {
     list_->setGeometry(0, 100, width(), height() - 104);
 }
 
+void SwatchPanel::mousePressEvent(QMouseEvent* event) {
+    if (width() <= kStrip && event->button() == Qt::LeftButton)
+        return focusSearch();
+    QWidget::mousePressEvent(event);
+}
+
 void SwatchPanel::paintEvent(QPaintEvent*) {
     QPainter p(this);
     paintGround(p, rect(), theme().side);
@@ -546,6 +562,13 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
         pal.setColor(QPalette::Base, theme().side);
         pal.setColor(QPalette::Text, theme().bright);
         search_->setPalette(pal);
+    }
+    if (width() <= kStrip) {
+        drawPointer(p, {19.5, height() - 14.0}, Points::Right, 10, 7, theme().text);
+        p.translate(width() - 8, height() - 28);
+        p.rotate(-90);
+        drawText(p, 0, 0, tr("Swatch book"), typeface(Type::Small), theme().text);
+        return;
     }
     drawText(p, 20, 37, QStringLiteral("/"), typeface(Type::Work), theme().dim);
     p.fillRect(20, 46, width() - 40, 1, search_->hasFocus() ? theme().bright : theme().rule);

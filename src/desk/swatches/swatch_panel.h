@@ -41,8 +41,11 @@ public:
     using Taker = std::function<bool(const light::Asked&, show::PaletteId)>;
     void setTaker(Taker taker) { taker_ = std::move(taker); }
 
+    static constexpr int kStrip = 28; // as narrow as this: leaves alone, and what opens it
+
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
     void resizeEvent(QResizeEvent*) override { place(); }
     bool eventFilter(QObject* watched, QEvent* event) override;
 

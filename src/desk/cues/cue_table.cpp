@@ -1,0 +1,693 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/cues/cue_table.h"
+
+#include "desk/kit/draw.h"
+#include "desk/kit/forms.h"
+#include "desk/kit/keys.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
+
+#include <QApplication>
+#include <QClipboard>
+#include <QContextMenuEvent>
+#include <QHeaderView>
+#include <QLineEdit>
+#include <QMenu>
+#include <QPainter>
+#include <QScrollBar>
+#include <QStyledItemDelegate>
+
+#include <algorithm>
+
+namespace zelo::desk {
+
+using show::Cue;
+using show::CueNumber;
+using show::CueNumbers;
+
+namespace {
+
+constexpr int kRow = 32, kStanding = 56; // px high
+constexpr int kPointer = 28;             // room for it before the numbers
+constexpr int kBar = 5, kBetween = 1, kGap = 4;
+
+CueCell cellAt(int column) {
+    return static_cast<CueCell>(column);
+}
+bool isTime(CueCell cell) {
+    return cell == CueCell::Up || cell == CueCell::Down || cell == CueCell::Delay ||
+           cell == CueCell::Colour || cell == CueCell::Follow;
+}
+
+class CueDelegate : public QStyledItemDelegate {
+public:
+    CueDelegate(CueModel& model, CueTable& table)
+        : QStyledItemDelegate(&table), model_(model), table_(table) {}
+
+    void paint(QPainter* painter, const QStyleOptionViewItem& option,
+               const QModelIndex& index) const override {
+        QPainter& p = *painter;
+        const auto number = table_.rows().numberAt(index.row());
+        const Cue* cue = number ? model_.cue(*number) : nullptr;
+        if (!cue)
+            return;
+        const bool standing = model_.current() == number;
+        const bool chosen = option.state.testFlag(QStyle::State_Selected);
+        const QRect r = option.rect;
+        p.fillRect(r, standing ? theme().lift : chosen ? theme().row : theme().bench);
+        if (!standing)
+            p.fillRect(r.left(), r.bottom(), r.width(), 1, theme().hair);
+        if (r.top() + 7 < 0 || r.top() + 25 > table_.viewport()->height())
+            return; // no half letters at the edges of the list
+        const QColor ink = standing || chosen ? theme().bright : theme().text;
+        const int base = r.top() + 21;
+        const CueCell cell = cellAt(index.column());
+        const QString text = index.data().toString();
+        p.save();
+        p.setClipRect(r);
+        const QFont face = typeface(Type::Work, standing);
+        if (cell == CueCell::Number) {
+            drawTextRight(p, r.right() - 12, base, text, face, ink);
+            if (cue->locked)
+                paintLock(p, QPoint(r.right() - 5, base - 4));
+        } else if (cell == CueCell::Name) {
+            drawElided(p, r.left() + 4, base, r.width() - 10, text, face, ink);
+        } else if (cell == CueCell::Looks) {
+            paintLamps(p, r, *number);
+        } else if (isTime(cell)) {
+            const int room = r.width() - 8;
+            const int wide = std::min(textWidth(text, typeface(Type::Work)), room);
+            drawElided(p, r.right() - 6 - wide, base, room, text, typeface(Type::Work), ink);
+        } else if (cell == CueCell::Route) {
+            const bool own = !text.isEmpty();
+            drawElided(p, r.left() + 8, base, r.width() - 12,
+                       own ? text : CueModel::tr("as needed"), typeface(Type::Work),
+                       own ? ink : theme().dim);
+        } else if (!model_.findings(*number).empty()) {
+            paintDip(p, QPointF(r.left() + 11, r.top() + 16.5), ink);
+        }
+        p.restore();
+        if (option.state.testFlag(QStyle::State_HasFocus) && table_.hasFocus())
+            drawFocusBrackets(p, r.adjusted(1, 2, -2, -3));
+    }
+
+    QWidget* createEditor(QWidget* parent, const QStyleOptionViewItem& option,
+                          const QModelIndex& index) const override {
+        if (cellAt(index.column()) == CueCell::Route) {
+            table_.openRoutes();
+            return nullptr;
+        }
+        QWidget* editor = QStyledItemDelegate::createEditor(parent, option, index);
+        if (auto* line = qobject_cast<QLineEdit*>(editor)) {
+            line->setFont(typeface(Type::Work));
+            if (cellAt(index.column()) != CueCell::Name)
+                line->setAlignment(Qt::AlignRight);
+        }
+        return editor;
+    }
+    void updateEditorGeometry(QWidget* editor, const QStyleOptionViewItem& option,
+                              const QModelIndex& index) const override {
+        QRect r = option.rect;
+        r.setHeight(kRow - 4);
+        r.translate(0, 1);
+        if (cellAt(index.column()) == CueCell::Number)
+            r.setLeft(r.left() + kPointer);
+        editor->setGeometry(r);
+    }
+
+private:
+    static void paintLock(QPainter& p, const QPoint& at) {
+        p.setPen(QPen(theme().dim, 1));
+        p.setBrush(theme().dim);
+        p.drawRect(at.x() - 3, at.y() - 1, 6, 5);
+        p.setBrush(Qt::NoBrush);
+        p.drawRect(at.x() - 2, at.y() - 4, 4, 3);
+    }
+    // What a fault is drawn as: a way that falls in.
+    static void paintDip(QPainter& p, const QPointF& at, const QColor& ink) {
+        p.setRenderHint(QPainter::Antialiasing);
+        p.setPen(QPen(ink, 1.6));
+        const QPointF dip[] = {at + QPointF(-8, -4), at + QPointF(-4, -4), at + QPointF(0, 4),
+                               at + QPointF(4, -4), at + QPointF(8, -4)};
+        p.drawPolyline(dip, 5);
+        p.setRenderHint(QPainter::Antialiasing, false);
+    }
+    void paintLamps(QPainter& p, const QRect& r, CueNumber number) const {
+        const auto* lamps = model_.picture(number);
+        if (!lamps)
+            return;
+        const int height = 18;
+        const int top = r.top() + 7;
+        int x = r.left() + 4;
+        for (const auto& block : model_.blocks()) {
+            const int wide = static_cast<int>(block.count) * (kBar + kBetween);
+            if (x + wide > r.right())
+                break;
+            for (std::size_t i = 0; i < block.count; ++i) {
+                const auto& lamp = (*lamps)[block.first + i];
+                p.fillRect(x, top, kBar, height, theme().well);
+                if (lamp.intensity > 0 && colour::hasChromaticity(lamp.at_full)) {
+                    const int high =
+                        std::max(1, static_cast<int>(std::lround(height * lamp.intensity)));
+                    p.fillRect(x, top + height - high, kBar, high,
+                               model_.document().colours().of(lamp.at_full));
+                }
+                x += kBar + kBetween;
+            }
+            x += kGap;
+        }
+    }
+    CueModel& model_;
+    CueTable& table_;
+};
+
+} // namespace
+
+// --- rows
+
+CueRows::CueRows(CueModel& model, QObject* parent) : QAbstractTableModel(parent), model_(model) {
+    refresh();
+}
+
+void CueRows::refresh() {
+    const auto now = model_.document().show().cue_lists.item(model_.listId());
+    const bool same_rows =
+        now && list_ && now->cues.size() == list_->cues.size() && now->id == list_->id;
+    if (same_rows) {
+        list_ = now;
+        if (rowCount() > 0)
+            emit dataChanged(index(0, 0), index(rowCount() - 1, kCueCells - 1));
+        return;
+    }
+    beginResetModel();
+    list_ = now;
+    endResetModel();
+}
+
+std::optional<CueNumber> CueRows::numberAt(int row) const {
+    if (!list_ || row < 0 || static_cast<std::size_t>(row) >= list_->cues.size())
+        return std::nullopt;
+    return list_->cues.entry(static_cast<std::size_t>(row)).first;
+}
+
+int CueRows::rowOf(CueNumber number) const {
+    int low = 0;
+    for (int high = rowCount(); low < high;) {
+        const int middle = (low + high) / 2;
+        const auto at = *numberAt(middle);
+        if (at == number)
+            return middle;
+        if (at < number)
+            low = middle + 1;
+        else
+            high = middle;
+    }
+    return -1;
+}
+
+int CueRows::rowCount(const QModelIndex& parent) const {
+    return parent.isValid() || !list_ ? 0 : static_cast<int>(list_->cues.size());
+}
+
+int CueRows::columnCount(const QModelIndex& parent) const {
+    return parent.isValid() ? 0 : kCueCells;
+}
+
+QVariant CueRows::data(const QModelIndex& index, int role) const {
+    const auto number = numberAt(index.row());
+    if (!number)
+        return {};
+    const Cue& cue = *list_->cues.entry(static_cast<std::size_t>(index.row())).second;
+    const CueCell cell = cellAt(index.column());
+    const auto findings =
+        cell == CueCell::Fault ? model_.findings(*number) : std::vector<const play::Finding*>{};
+    const auto faults = [&] {
+        QStringList all;
+        for (const auto* finding : findings)
+            all << model_.words(*finding);
+        return all.join(QLatin1Char('\n'));
+    };
+    switch (role) {
+    case Qt::DisplayRole:
+    case Qt::EditRole:
+        return cellText(cue, cell, [this](show::RouteId id) { return model_.routeName(id); });
+    case Qt::AccessibleTextRole:
+        return cell == CueCell::Fault
+                   ? faults()
+                   : cellText(cue, cell, [this](show::RouteId id) { return model_.routeName(id); });
+    case Qt::ToolTipRole:
+        if (cell == CueCell::Fault && !findings.empty())
+            return faults();
+        return toQt(cue.note);
+    default:
+        return {};
+    }
+}
+
+QVariant CueRows::headerData(int section, Qt::Orientation orientation, int role) const {
+    if (orientation != Qt::Horizontal)
+        return {};
+    const CueCell cell = cellAt(section);
+    if (role == Qt::TextAlignmentRole)
+        return static_cast<int>(
+            (cell == CueCell::Number || isTime(cell) ? Qt::AlignRight : Qt::AlignLeft) |
+            Qt::AlignVCenter);
+    if (role == Qt::ToolTipRole)
+        switch (cell) {
+        case CueCell::Up:
+            return tr("Time of lamps that get brighter, s");
+        case CueCell::Down:
+            return tr("Time of lamps that get darker, s");
+        case CueCell::Delay:
+            return tr("Before the fade begins, s; 0.5/1 for up and down");
+        case CueCell::Colour:
+            return tr("Time of colours, s, where it is not that of the lamp's intensity; 6+1 with "
+                      "a delay");
+        case CueCell::Follow:
+            return tr("The next cue follows so long after this one's start, or when it is done");
+        case CueCell::Route:
+            return tr("The way that colours take");
+        case CueCell::Fault:
+            return tr("The fade check: a colour nobody asked for");
+        default:
+            return {};
+        }
+    if (role != Qt::DisplayRole)
+        return {};
+    const QStringList names{tr("cue"),   tr("name"),   tr("looks"),  tr("up"),    tr("down"),
+                            tr("delay"), tr("colour"), tr("follow"), tr("route"), QString()};
+    return names[section];
+}
+
+Qt::ItemFlags CueRows::flags(const QModelIndex& index) const {
+    const CueCell cell = cellAt(index.column());
+    const bool fixed = cell == CueCell::Looks || cell == CueCell::Fault;
+    return Qt::ItemIsEnabled | Qt::ItemIsSelectable |
+           (fixed ? Qt::NoItemFlags : Qt::ItemIsEditable);
+}
+
+bool CueRows::setData(const QModelIndex& index, const QVariant& value, int role) {
+    const auto number = numberAt(index.row());
+    const CueCell cell = cellAt(index.column());
+    if (role != Qt::EditRole || !number)
+        return false;
+    const QString text = value.toString();
+    if (text == index.data().toString())
+        return false;
+    CueNumbers numbers = chosen ? chosen() : CueNumbers{*number};
+    if (std::find(numbers.begin(), numbers.end(), *number) == numbers.end())
+        numbers = {*number};
+    const QString name = headerData(index.column(), Qt::Horizontal, Qt::DisplayRole).toString();
+    if (cell == CueCell::Number) {
+        const auto typed = show::parseCueNumber(fromQt(text.trimmed()));
+        if (!typed)
+            return model_.document().tell(said(typed.error())), false;
+        if (!model_.renumber(numbers, *typed))
+            return false;
+        emit renumbered(*typed);
+        return true;
+    }
+    const auto change = changeFrom(cell, text);
+    if (!change) {
+        model_.document().tell(tr("“%1”: expected %2").arg(text, expectedIn(cell)));
+        return false;
+    }
+    return model_.change(numbers, name, *change);
+}
+
+// --- the table
+
+CueTable::CueTable(CueModel& model, QWidget* parent)
+    : QTableView(parent), model_(model), rows_(new CueRows(model, this)) {
+    setAccessibleName(tr("Cues"));
+    setToolTip(tr("A row a cue. Type into a cell, or Enter; all chosen rows are changed. "
+                  "Ctrl+↑ ↓ moves a cue, Shift+Enter goes to it."));
+    setModel(rows_);
+    setItemDelegate(new CueDelegate(model, *this));
+    setSelectionBehavior(QAbstractItemView::SelectRows);
+    setSelectionMode(QAbstractItemView::ExtendedSelection);
+    setEditTriggers(QAbstractItemView::AnyKeyPressed);
+    setShowGrid(false);
+    setTabKeyNavigation(false);
+    setWordWrap(false);
+    setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+    verticalHeader()->hide();
+    verticalHeader()->setMinimumSectionSize(kRow);
+    verticalHeader()->setDefaultSectionSize(kRow);
+    horizontalHeader()->setMinimumSectionSize(20);
+    horizontalHeader()->setHighlightSections(false);
+    horizontalHeader()->setSectionResizeMode(QHeaderView::Fixed);
+    horizontalHeader()->setFixedHeight(24);
+    rows_->chosen = [this] { return chosen(); };
+    connect(rows_, &CueRows::renumbered, this, [this](CueNumber now) { choose({now}); });
+    connect(&model_, &CueModel::cuesChanged, this, &CueTable::refresh);
+    connect(&model_, &CueModel::standingChanged, this, &CueTable::stand);
+    style();
+    stand();
+}
+
+void CueTable::style() {
+    setFrameShape(QFrame::NoFrame);
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    setFont(typeface(Type::Work));
+    horizontalHeader()->setFont(typeface(Type::Small));
+    setStyleSheet(QStringLiteral("QTableView{background:%1;border:0;outline:0}"
+                                 "QHeaderView{background:%1;border:0}"
+                                 "QHeaderView::section{background:%1;color:%2;border:0;"
+                                 "padding:0 5px}"
+                                 "QLineEdit{background:%3;color:%4;border:0;padding:0 4px}")
+                      .arg(theme().bench.name(), theme().dim.name(), theme().well.name(),
+                           theme().bright.name()) +
+                  scrollBarStyle());
+}
+
+void CueTable::changeEvent(QEvent* event) {
+    QTableView::changeEvent(event);
+    if (event->type() == QEvent::ThemeChange)
+        style();
+}
+
+void CueTable::refresh() {
+    const auto kept = chosen();
+    const auto at = cursor();
+    const int column = std::max(0, currentIndex().column());
+    const int rows = rows_->rowCount();
+    rows_->refresh();
+    if (rows_->rowCount() != rows || !currentIndex().isValid()) {
+        choose(kept);
+        if (at && rows_->rowOf(*at) >= 0)
+            selectionModel()->setCurrentIndex(rows_->index(rows_->rowOf(*at), column),
+                                              QItemSelectionModel::NoUpdate);
+    }
+    placeColumns();
+    stands_.reset();
+    stand();
+}
+
+// The row that it stands in is higher, and in view.
+void CueTable::stand() {
+    const auto now = model_.current();
+    if (now != stands_) {
+        const auto high = [&](std::optional<CueNumber> number, int px) {
+            const int row = number ? rows_->rowOf(*number) : -1;
+            if (row >= 0)
+                verticalHeader()->resizeSection(row, px);
+        };
+        for (int row = 0; row < rows_->rowCount(); ++row)
+            if (verticalHeader()->sectionSize(row) != kRow)
+                verticalHeader()->resizeSection(row, kRow);
+        high(now, kStanding);
+        stands_ = now;
+        if (const int row = now ? rows_->rowOf(*now) : -1; row >= 0) {
+            scrollTo(rows_->index(row, 0));
+            if (row + 1 < rows_->rowCount() && state() != EditingState)
+                scrollTo(rows_->index(row + 1, 0)); // and the next one
+        }
+    }
+    viewport()->update();
+}
+
+CueNumbers CueTable::chosen() const {
+    CueNumbers numbers;
+    for (const QModelIndex& index : selectionModel()->selectedRows())
+        if (const auto number = rows_->numberAt(index.row()))
+            numbers.push_back(*number);
+    std::sort(numbers.begin(), numbers.end());
+    if (numbers.empty())
+        if (const auto at = cursor())
+            numbers.push_back(*at);
+    return numbers;
+}
+
+std::optional<CueNumber> CueTable::cursor() const {
+    return rows_->numberAt(currentIndex().row());
+}
+
+void CueTable::choose(const CueNumbers& numbers) {
+    QItemSelection rows;
+    const int column = std::max(0, currentIndex().column());
+    QModelIndex first;
+    for (const CueNumber number : numbers)
+        if (const int row = rows_->rowOf(number); row >= 0) {
+            rows.select(rows_->index(row, 0), rows_->index(row, kCueCells - 1));
+            if (!first.isValid())
+                first = rows_->index(row, column);
+        }
+    if (!first.isValid())
+        return;
+    selectionModel()->setCurrentIndex(first, QItemSelectionModel::NoUpdate);
+    selectionModel()->select(rows, QItemSelectionModel::ClearAndSelect);
+    scrollTo(first);
+}
+
+bool CueTable::find(const QString& text, bool next) {
+    const int count = rows_->rowCount();
+    if (text.isEmpty() || count == 0)
+        return false;
+    const int from = std::max(0, currentIndex().row()) + (next ? 1 : 0);
+    for (int i = 0; i < count; ++i) {
+        const auto number = *rows_->numberAt((from + i) % count);
+        const Cue* cue = model_.cue(number);
+        if (cue && (cueNumberText(number).startsWith(text) ||
+                    toQt(cue->name).contains(text, Qt::CaseInsensitive) ||
+                    toQt(cue->note).contains(text, Qt::CaseInsensitive))) {
+            choose({number});
+            return true;
+        }
+    }
+    return false;
+}
+
+void CueTable::copy() {
+    copied_.clear();
+    QStringList lines{headerText()};
+    for (const CueNumber number : chosen())
+        if (const Cue* cue = model_.cue(number)) {
+            copied_.push_back(*cue);
+            lines << rowText(*cue);
+        }
+    copied_text_ = lines.join(QLatin1Char('\n'));
+    QApplication::clipboard()->setText(copied_text_);
+    model_.document().tell(tr("%n cues copied", nullptr, static_cast<int>(copied_.size())));
+}
+
+// What was copied here brings what it says along; rows of a spreadsheet are numbers and times.
+void CueTable::paste() {
+    const QString text = QApplication::clipboard()->text();
+    const auto numbers = !copied_.empty() && text == copied_text_
+                             ? model_.insert(cursor(), copied_)
+                             : model_.pasteRows(text, cursor());
+    if (!numbers.empty())
+        choose(numbers);
+}
+
+void CueTable::openRoutes() {
+    const auto numbers = chosen();
+    if (numbers.empty())
+        return;
+    auto* menu = new QMenu(tr("Way of the colours"), this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const auto add = [&](const QString& name, const std::function<void(Cue&)>& change) {
+        connect(menu->addAction(name), &QAction::triggered, this,
+                [this, numbers, change] { model_.change(numbers, tr("route"), change); });
+    };
+    add(tr("As needed, or as the show says"), [](Cue& cue) {
+        cue.route = {};
+        cue.way.reset();
+    });
+    using route::Kind;
+    for (const Kind kind : {Kind::Levels, Kind::Straight, Kind::Around, Kind::Dark, Kind::Jump}) {
+        route::StopWay way;
+        way.kind = kind;
+        add(wayName(way), [way](Cue& cue) {
+            cue.route = {};
+            cue.way = way;
+        });
+    }
+    if (!model_.document().show().routes.empty())
+        menu->addSection(tr("Kept routes"));
+    for (const auto& [id, route] : model_.document().show().routes)
+        add(toQt(route->name), [id = id](Cue& cue) {
+            cue.route = id;
+            cue.way.reset();
+        });
+    const QRect cell =
+        visualRect(rows_->index(currentIndex().row(), static_cast<int>(CueCell::Route)));
+    menu->popup(viewport()->mapToGlobal(cell.bottomLeft()));
+    menu->setActiveAction(menu->actions().front());
+}
+
+void CueTable::keyPressEvent(QKeyEvent* event) {
+    const auto at = cursor();
+    const bool control = event->modifiers() == Qt::ControlModifier;
+    const int by = event->key() == Qt::Key_Up ? -1 : event->key() == Qt::Key_Down ? 1 : 0;
+    if (control && by != 0 && at) {
+        if (const auto moved = model_.move(*at, by))
+            choose({*moved});
+        return;
+    }
+    if (isEnter(*event) && state() != EditingState && currentIndex().isValid()) {
+        if (rows_->flags(currentIndex()) & Qt::ItemIsEditable)
+            edit(currentIndex());
+        return;
+    }
+    QTableView::keyPressEvent(event);
+}
+
+void CueTable::mouseDoubleClickEvent(QMouseEvent* event) {
+    const QModelIndex index = indexAt(event->pos());
+    if (index.isValid() && rows_->flags(index) & Qt::ItemIsEditable)
+        return edit(index);
+    QTableView::mouseDoubleClickEvent(event);
+}
+
+void CueTable::contextMenuEvent(QContextMenuEvent* event) {
+    const auto at = cursor();
+    if (!at)
+        return;
+    const auto numbers = chosen();
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    connect(menu->addAction(tr("Go to cue %1\tShift+Enter").arg(cueNumberText(*at))),
+            &QAction::triggered, this, [this, at] { model_.jump(*at); });
+    menu->addSeparator();
+    for (const auto* finding : model_.findings(*at)) {
+        auto* cures = menu->addMenu(model_.words(*finding));
+        for (const route::Cure cure : finding->cures)
+            connect(cures->addAction(model_.cureName(cure)), &QAction::triggered, this,
+                    [this, finding = *finding, cure] { model_.cure(finding, cure); });
+        cures->setEnabled(!finding->cures.empty());
+    }
+    auto* let = menu->addMenu(tr("Lamps of the lineup: let go here"));
+    const std::pair<QString, show::CueSays> what[] = {
+        {tr("intensity and colour"), show::CueSays::Both},
+        {tr("intensity"), show::CueSays::Intensity},
+        {tr("colour"), show::CueSays::Colour}};
+    for (const auto& [name, says] : what)
+        connect(let->addAction(name), &QAction::triggered, this,
+                [this, at, says = says] { model_.letGoHere(*at, says); });
+    const int row = currentIndex().row();
+    auto* as = menu->addMenu(tr("Lamps of the lineup: from here on as in cue"));
+    for (int other = std::max(0, row - 12); other < row; ++other)
+        if (const auto number = rows_->numberAt(other))
+            connect(as->addAction(QStringLiteral("%1 %2").arg(cueNumberText(*number),
+                                                              toQt(model_.cue(*number)->name))),
+                    &QAction::triggered, this, [this, at, number] { model_.asIn(*at, *number); });
+    as->setEnabled(row > 0);
+    menu->addSeparator();
+    const bool locked = model_.cue(*at)->locked;
+    connect(menu->addAction(locked ? tr("Unlock") : tr("Lock: refuses every change")),
+            &QAction::triggered, this, [this, numbers, locked] {
+                model_.change(numbers, locked ? tr("Unlock") : tr("Lock"),
+                              [locked](Cue& cue) { cue.locked = !locked; });
+            });
+    connect(menu->addAction(tr("Way of the colours…")), &QAction::triggered, this,
+            &CueTable::openRoutes);
+    menu->addSeparator();
+    connect(menu->addAction(tr("Copy\tCtrl+C")), &QAction::triggered, this, &CueTable::copy);
+    connect(menu->addAction(tr("Paste\tCtrl+V")), &QAction::triggered, this, &CueTable::paste);
+    connect(menu->addAction(tr("Remove\tDel")), &QAction::triggered, this,
+            [this, numbers] { model_.remove(numbers); });
+    menu->popup(event->globalPos());
+}
+
+void CueTable::resizeEvent(QResizeEvent* event) {
+    QTableView::resizeEvent(event);
+    placeColumns();
+}
+
+// Names have what the others leave; where that is too little, looks and delay make room.
+void CueTable::placeColumns() {
+    std::vector<int> wide(kCueCells, 0);
+    const auto at = [&](CueCell cell) -> int& { return wide[static_cast<std::size_t>(cell)]; };
+    const int room = viewport()->width();
+    const int more = std::clamp((room - 600) / 12, 0, 24); // of a wide window
+    const bool narrow = room < 580;
+    at(CueCell::Number) = kPointer + (narrow ? 44 : 52);
+    int lamps = 0;
+    for (const auto& block : model_.blocks()) {
+        const int wider = static_cast<int>(block.count) * (kBar + kBetween) + kGap;
+        if (lamps > 0 && lamps + wider > 150 + 8 * more)
+            break;
+        lamps += wider;
+    }
+    at(CueCell::Looks) = std::max(lamps + 6, 60);
+    for (const CueCell cell : {CueCell::Up, CueCell::Down, CueCell::Delay, CueCell::Colour})
+        at(cell) = narrow ? 40 : 44 + more;
+    at(CueCell::Follow) = narrow ? 42 : 48 + more;
+    at(CueCell::Route) = narrow ? 70 : 84 + 2 * more;
+    at(CueCell::Fault) = 24;
+    const int least_lamps = narrow ? 48 : 60;
+    int rest = room;
+    for (const int w : wide)
+        rest -= w;
+    if (rest < 116) {
+        const int less = std::min(116 - rest, at(CueCell::Looks) - least_lamps);
+        at(CueCell::Looks) -= less;
+        rest += less;
+    }
+    at(CueCell::Name) = std::max(rest, 60);
+    for (int c = 0; c < kCueCells; ++c)
+        setColumnWidth(c, wide[static_cast<std::size_t>(c)]);
+}
+
+QString CueTable::runText() const {
+    const auto* now = model_.now();
+    if (!now || !now->cue || model_.rehearses())
+        return {};
+    if (now->held)
+        return tr("held");
+    if (now->fades())
+        return tr("%1 of %2 s").arg(timeText(now->since_s), timeText(now->lasts_s));
+    if (now->follow_s)
+        return tr("goes on in %1 s").arg(timeText(std::max(0.0, *now->follow_s - now->since_s)));
+    return {};
+}
+
+void CueTable::paintEvent(QPaintEvent* event) {
+    QTableView::paintEvent(event);
+    QPainter p(viewport());
+    const auto now = model_.current();
+    const auto next = model_.next();
+    const auto pointer = [&](CueNumber number, bool filled) {
+        const int row = rows_->rowOf(number);
+        const int y = row < 0 ? -100 : rowViewportPosition(row);
+        if (y < -kStanding || y > viewport()->height())
+            return;
+        p.setRenderHint(QPainter::Antialiasing);
+        const QPointF apex(15, y + 16.5);
+        if (filled)
+            drawPointer(p, apex, Points::Right, 12, 9, theme().bright);
+        else {
+            p.setPen(QPen(theme().bright, 1.2));
+            p.setBrush(Qt::NoBrush);
+            const QPointF corners[] = {apex, apex + QPointF(-9, -6), apex + QPointF(-9, 6)};
+            p.drawPolygon(corners, 3);
+        }
+        p.setRenderHint(QPainter::Antialiasing, false);
+    };
+    if (next)
+        pointer(*next, false);
+    if (!now || rows_->rowOf(*now) < 0)
+        return;
+    pointer(*now, true);
+    const int y = rowViewportPosition(rows_->rowOf(*now));
+    const int left = columnViewportPosition(static_cast<int>(CueCell::Name)) + 4;
+    const QString run = runText();
+    const int run_wide = textWidth(run, typeface(Type::Small));
+    const int right = viewport()->width() - 12;
+    const Cue* cue = model_.cue(*now);
+    if (cue)
+        drawElided(p, left, y + 44, right - left - run_wide - 16, toQt(cue->note),
+                   typeface(Type::Small), theme().dim);
+    drawTextRight(p, right, y + 44, run, typeface(Type::Small), theme().bright);
+    p.fillRect(0, y + kStanding - 2, viewport()->width(), 2, theme().rule);
+    const auto* stage = model_.now();
+    if (!model_.rehearses() && stage && stage->lasts_s > 0) {
+        const double share = std::clamp(stage->since_s / stage->lasts_s, 0.0, 1.0);
+        p.fillRect(0, y + kStanding - 2, static_cast<int>(share * viewport()->width()), 2,
+                   theme().bright);
+    }
+}
+
+} // namespace zelo::desk

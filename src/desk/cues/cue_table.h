@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The cue list: a row a cue, edited in place. An edit of a cell is an edit of all chosen rows.
+#pragma once
+
+#include "desk/cues/cue_model.h"
+#include "desk/cues/cue_text.h"
+
+#include <QAbstractTableModel>
+#include <QTableView>
+
+namespace zelo::desk {
+
+class CueRows : public QAbstractTableModel {
+    Q_OBJECT
+public:
+    CueRows(CueModel& model, QObject* parent);
+    void refresh(); // the list changed
+    std::optional<show::CueNumber> numberAt(int row) const;
+    int rowOf(show::CueNumber number) const;  // -1 when it is not there
+    std::function<show::CueNumbers()> chosen; // rows that an edit is for; set by the table
+
+    int rowCount(const QModelIndex& parent = {}) const override;
+    int columnCount(const QModelIndex& parent = {}) const override;
+    QVariant data(const QModelIndex& index, int role) const override;
+    QVariant headerData(int section, Qt::Orientation orientation, int role) const override;
+    Qt::ItemFlags flags(const QModelIndex& index) const override;
+    bool setData(const QModelIndex& index, const QVariant& value, int role) override;
+
+signals:
+    void renumbered(show::CueNumber now);
+
+private:
+    CueModel& model_;
+    std::shared_ptr<const show::CueList> list_;
+};
+
+class CueTable : public QTableView {
+    Q_OBJECT
+public:
+    CueTable(CueModel& model, QWidget* parent);
+    CueRows& rows() { return *rows_; }
+    show::CueNumbers chosen() const; // in their order; the one with the keyboard at least
+    std::optional<show::CueNumber> cursor() const;
+    void choose(const show::CueNumbers& numbers);
+    void copy();
+    void paste();
+    void openRoutes();                         // what the chosen cues may take
+    bool find(const QString& text, bool next); // the first that has it, or the one after
+    QString runText() const;                   // "up 5.0 of 8.0 s", of the cue that runs
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void contextMenuEvent(QContextMenuEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void changeEvent(QEvent* event) override;
+
+private:
+    void refresh();
+    void stand(); // the cue that it stands in changed, or how far it is
+    void placeColumns();
+    void style();
+    CueModel& model_;
+    CueRows* rows_;
+    std::optional<show::CueNumber> stands_;
+    std::vector<show::Cue> copied_; // with what they say
+    QString copied_text_;
+};
+
+} // namespace zelo::desk

@@ -1,0 +1,312 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "desk/cues/fader_bank.h"
+
+#include "desk/kit/button.h"
+#include "desk/kit/draw.h"
+#include "desk/kit/keys.h"
+#include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
+#include "show/cue_edits.h"
+
+#include <QApplication>
+#include <QContextMenuEvent>
+#include <QInputDialog>
+#include <QKeyEvent>
+#include <QMenu>
+#include <QPainter>
+
+#include <algorithm>
+
+namespace zelo::desk {
+
+namespace {
+
+constexpr int kTop = 10, kWell = 44, kFoot = 66; // above the well, its width, below it
+constexpr std::size_t kMostStripes = 5;
+
+double levelOf(const Document& document, show::FaderId id) {
+    for (const auto& f : document.stage().faders)
+        if (f.id == id)
+            return f.level;
+    return 0;
+}
+
+} // namespace
+
+FaderStrip::FaderStrip(Document& document, QWidget* parent)
+    : ValueControl(tr("Fader"), QString(), {0, 100, 1, 0}, parent), document_(document),
+      let_go_(new Button(tr("let go"), {}, tr("Its light goes: what lies below shows again"),
+                         Button::Kind::Text, this)) {
+    setUnit(QStringLiteral("%"));
+    connect(this, &ValueControl::valueEdited, this, [this](double value) {
+        if (fader_)
+            document_.setFader(fader_->id, value / 100);
+    });
+    connect(let_go_, &Button::clicked, this, [this] {
+        if (fader_)
+            document_.setFader(fader_->id, 0);
+    });
+}
+
+void FaderStrip::setFader(std::shared_ptr<const show::Fader> fader, const QString& key) {
+    fader_ = std::move(fader);
+    key_ = key;
+    setVisible(fader_ != nullptr);
+    if (!fader_)
+        return;
+    setAccessibleName(tr("Fader %1").arg(toQt(fader_->name)));
+    setToolTip(fader_->adds
+                   ? tr("%1: adds its light to that of others; %2 at full while it is held. Right "
+                        "click for more.")
+                         .arg(toQt(fader_->name), key)
+                   : tr("%1: the brightest shows, and the latest colour; %2 at full while it is "
+                        "held. Right click for more.")
+                         .arg(toQt(fader_->name), key));
+    colours_.clear();
+    if (const auto* look = document_.show().lookOf(fader_->look))
+        for (const auto& [id, value] : look->values) {
+            const auto shown = show::followed(document_.show(), *value);
+            if (!shown.colour || colours_.size() >= kMostStripes)
+                continue;
+            const auto wanted = document_.wanted(shown.colour->asked);
+            const colour::Uv uv = wanted ? (*wanted)->uv() : shown.colour->uv;
+            if (std::none_of(colours_.begin(), colours_.end(),
+                             [&](const colour::Uv& c) { return colour::distance(c, uv) < 1e-4; }))
+                colours_.push_back(uv);
+        }
+    refresh();
+}
+
+void FaderStrip::refresh() {
+    if (!fader_)
+        return;
+    setValue(std::round(1000 * levelOf(document_, fader_->id)) / 10);
+    let_go_->setEnabled(value() > 0);
+    let_go_->setAccessibleName(tr("Let go of %1").arg(toQt(fader_->name)));
+    update();
+}
+
+QRect FaderStrip::well() const {
+    return {(width() - kWell) / 2, kTop, kWell, std::max(20, height() - kTop - kFoot)};
+}
+
+double FaderStrip::valueAt(const QPoint& pos) const {
+    const QRect w = well();
+    return 100.0 * (w.bottom() - pos.y()) / std::max(1, w.height());
+}
+
+QRect FaderStrip::editorRect() const {
+    return {4, well().bottom() + 6, width() - 8, 22};
+}
+
+void FaderStrip::resizeEvent(QResizeEvent* event) {
+    ValueControl::resizeEvent(event);
+    const int wide = std::min(let_go_->sizeHint().width(), width() - 4);
+    let_go_->setGeometry((width() - wide) / 2, height() - 22, wide, 22);
+}
+
+void FaderStrip::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().side);
+    if (!fader_)
+        return;
+    const QRect w = well();
+    p.fillRect(w, theme().well);
+    for (int i = 0; i <= 10; ++i)
+        p.fillRect(w.left() - (i % 5 ? 5 : 8), w.bottom() - i * w.height() / 10, i % 5 ? 4 : 7, 1,
+                   theme().faint);
+    const int high = static_cast<int>(std::lround(value() / 100 * w.height()));
+    const int shown = std::max(high, 3); // its colours are told at rest too
+    const auto count = static_cast<int>(std::max<std::size_t>(colours_.size(), 1));
+    for (int i = 0; i < static_cast<int>(colours_.size()); ++i) {
+        const int left = w.left() + i * w.width() / count;
+        p.fillRect(left, w.bottom() + 1 - shown, w.left() + (i + 1) * w.width() / count - left,
+                   shown,
+                   document_.colours().of(colour::toXyz(colours_[static_cast<std::size_t>(i)])));
+    }
+    const QColor ink = value() > 0 ? theme().bright : theme().dim;
+    p.fillRect(w.left() - 8, w.bottom() - high - (high > 0 ? 1 : 0), w.width() + 16, 2, ink);
+    if (!typing())
+        drawTextCentred(p, width() / 2, w.bottom() + 21, numberText(value(), 0),
+                        typeface(Type::Work), ink);
+    const QString name =
+        fader_->adds ? QStringLiteral("+ %1").arg(toQt(fader_->name)) : toQt(fader_->name);
+    const QFont face = typeface(Type::Small);
+    const int wide = std::min(textWidth(name, face), width() - 4);
+    drawElided(p, (width() - wide) / 2, w.bottom() + 39, width() - 4, name, face,
+               value() > 0 ? theme().text : theme().dim);
+    if (hasFocus())
+        drawFocusBrackets(p, rect().adjusted(1, 1, -1, -24));
+}
+
+void FaderStrip::contextMenuEvent(QContextMenuEvent* event) {
+    if (!fader_)
+        return;
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const auto change = [this, id = fader_->id](const QString& name, auto&& edited) {
+        const auto* now = document_.show().faders.find(id);
+        if (!now)
+            return;
+        show::Fader next = *now;
+        edited(next);
+        document_.edit(name, show::changeFader(document_.state().show, next));
+    };
+    auto* adds = menu->addAction(tr("Adds its light to that of others"));
+    adds->setCheckable(true);
+    adds->setChecked(fader_->adds);
+    connect(adds, &QAction::triggered, this, [change](bool on) {
+        change(tr("How a fader takes part"), [on](show::Fader& f) { f.adds = on; });
+    });
+    auto* looks = menu->addMenu(tr("Another look"));
+    for (const auto& [id, look] : document_.show().looks)
+        connect(looks->addAction(toQt(look->name)), &QAction::triggered, this, [change, id = id] {
+            change(tr("Look of a fader"), [id](show::Fader& f) { f.look = id; });
+        });
+    connect(menu->addAction(tr("Rename…")), &QAction::triggered, this, [this, change] {
+        auto* ask = new QInputDialog(this);
+        ask->setAttribute(Qt::WA_DeleteOnClose);
+        ask->setWindowTitle(tr("Rename the fader"));
+        ask->setLabelText(tr("Its name"));
+        ask->setTextValue(toQt(fader_->name));
+        connect(ask, &QInputDialog::textValueSelected, this, [change](const QString& name) {
+            change(tr("Rename a fader"), [&](show::Fader& f) { f.name = fromQt(name.trimmed()); });
+        });
+        ask->open();
+    });
+    connect(menu->addAction(tr("Remove the fader")), &QAction::triggered, this,
+            [this, id = fader_->id] {
+                document_.edit(tr("Remove a fader"), show::removeFader(document_.state().show, id));
+            });
+    menu->popup(event->globalPos());
+}
+
+// --- eight of them
+
+FaderBank::FaderBank(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document),
+      add_(new Button(tr("add…"), {}, tr("A look onto a fader"), Button::Kind::Text, this)),
+      turn_(new Button(QString(), {}, tr("The next eight faders"), Button::Kind::Text, this)) {
+    setAccessibleName(tr("Looks on faders"));
+    for (int i = 0; i < kInView; ++i)
+        strips_.push_back(new FaderStrip(document_, this));
+    connect(add_, &Button::clicked, this, &FaderBank::openAdd);
+    connect(turn_, &Button::clicked, this, [this] { turnPage(1); });
+    watch(document_, this, Change::Cues | Change::Values | Change::Palettes, [this] { refresh(); });
+    watch(document_, this, Change::Light | Change::Seen, [this] {
+        for (auto* strip : strips_)
+            if (!strip->typing())
+                strip->refresh();
+    });
+    qApp->installEventFilter(this);
+    refresh();
+}
+
+int FaderBank::pages() const {
+    return std::max(1, (static_cast<int>(document_.show().faders.size()) + kInView - 1) / kInView);
+}
+
+void FaderBank::turnPage(int by) {
+    page_ = (page_ + by % pages() + pages()) % pages();
+    refresh();
+}
+
+void FaderBank::refresh() {
+    page_ = std::clamp(page_, 0, pages() - 1);
+    const auto& all = document_.show().faders;
+    for (int i = 0; i < kInView; ++i) {
+        const auto at = static_cast<std::size_t>(page_ * kInView + i);
+        strips_[static_cast<std::size_t>(i)]->setFader(
+            at < all.size() ? all.entry(at).second : nullptr, QStringLiteral("F%1").arg(5 + i));
+    }
+    turn_->setText(tr("page %1 of %2").arg(page_ + 1).arg(pages()));
+    turn_->setAccessibleName(turn_->text());
+    turn_->setVisible(pages() > 1);
+    place();
+    update();
+}
+
+void FaderBank::place() {
+    constexpr int kHead = 40;
+    const int wide = (width() - 32) / kInView;
+    for (int i = 0; i < kInView; ++i)
+        strips_[static_cast<std::size_t>(i)]->setGeometry(16 + i * wide, kHead, wide,
+                                                          height() - kHead - 6);
+    const int add = add_->sizeHint().width();
+    add_->setGeometry(width() - 20 - add, 12, add, 22);
+    const int turn = turn_->sizeHint().width();
+    turn_->setGeometry(add_->x() - 16 - turn, 12, turn, 22);
+}
+
+void FaderBank::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.fillRect(rect(), theme().side);
+    const int right = (turn_->isHidden() ? add_ : turn_)->x() - 16;
+    drawElided(p, 24, 29, right - 24, tr("Looks on faders"), typeface(Type::Title), theme().text);
+    if (document_.show().faders.empty())
+        drawWrapped(
+            p, QRect(24, 52, width() - 48, 60),
+            tr("None yet. Keep a look (K in Match), then add it here: its fader mixes it freely "
+               "over what plays."),
+            typeface(Type::Work), theme().dim);
+}
+
+void FaderBank::openAdd() {
+    auto* menu = new QMenu(tr("Which look?"), this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const auto& [id, look] : document_.show().looks)
+        connect(menu->addAction(toQt(look->name)), &QAction::triggered, this,
+                [this, id = id, name = look->name] {
+                    show::Fader fader;
+                    fader.look = id;
+                    fader.name = name;
+                    for (int n = 2;
+                         std::any_of(document_.show().faders.begin(), document_.show().faders.end(),
+                                     [&](const auto& f) { return f.second->name == fader.name; });
+                         ++n)
+                        fader.name = name + " " + std::to_string(n);
+                    if (document_.edit(tr("Add fader %1").arg(toQt(fader.name)),
+                                       show::addFader(document_.state().show, fader)))
+                        turnPage(pages() - 1 - page_);
+                });
+    if (menu->isEmpty())
+        menu->addAction(tr("No looks yet: keep one first (K in Match)"))->setEnabled(false);
+    menu->popup(add_->mapToGlobal(QPoint(0, add_->height())));
+}
+
+void FaderBank::flash(int place, bool on) {
+    const auto& fader = strips_[static_cast<std::size_t>(place)]->fader();
+    if (on && fader && !flashed_.contains(place)) {
+        flashed_[place] = {fader->id, levelOf(document_, fader->id)};
+        document_.setFader(fader->id, 1);
+    }
+    const auto was = flashed_.find(place);
+    if (!on && was != flashed_.end()) {
+        document_.setFader(was->second.first, was->second.second);
+        flashed_.erase(was);
+    }
+}
+
+// While it is held; a window that loses the keyboard will not hear it let go.
+bool FaderBank::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == window() && event->type() == QEvent::WindowDeactivate)
+        for (int i = 0; i < kInView; ++i)
+            flash(i, false);
+    const bool press = event->type() == QEvent::KeyPress;
+    if (!press && event->type() != QEvent::KeyRelease)
+        return QWidget::eventFilter(watched, event);
+    const auto* key = static_cast<QKeyEvent*>(event);
+    const int place = key->key() - Qt::Key_F5;
+    const QWidget* focus = QApplication::focusWidget();
+    if (place < 0 || place >= kInView || key->modifiers() != Qt::NoModifier)
+        return QWidget::eventFilter(watched, event);
+    const bool ours = isVisible() && focus && focus->window() == window() && watched == focus;
+    if (key->isAutoRepeat())
+        return ours;
+    if (press && !ours)
+        return QWidget::eventFilter(watched, event);
+    flash(place, press);
+    return ours;
+}
+
+} // namespace zelo::desk
