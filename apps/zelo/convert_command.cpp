@@ -11,6 +11,8 @@
 #include "files/palette_file.h"
 #include "files/show_file.h"
 #include "files/swatch_book_file.h"
+#include "host/cue_sheet.h"
+#include "host/hand_over.h"
 #include "kept_gradient.h"
 #include "show/edits.h"
 #include "show/kept.h"
@@ -123,14 +125,46 @@ Done convertGradient(Context& context, const std::string& name, const std::strin
     return writeFile(out, *text);
 }
 
-Done convertShow(const Context& context, const std::string& in, const std::string& out) {
-    if (endingOf(out) != ".mvr")
+// A cue list for another desk, or for people.
+Done convertList(Context& context, const files::OpenedShow& opened, const std::string& name,
+                 const std::string& out) {
+    const show::Show& show = *opened.show;
+    const show::CueList* list = nullptr;
+    for (const auto& [id, one] : show.cue_lists)
+        if (!list && (name.empty() || one->name == name))
+            list = one.get();
+    if (!list && name.empty())
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "'{}' has no cue list"), show.name);
+    if (!list)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "--list {}: no such cue list in '{}'"),
+                    name, show.name);
+    if (endingOf(out) == ".csv")
+        return writeFile(out, host::cueSheet(show, *list));
+    play::Mixes mixes;
+    const auto made = host::handOver(opened.show, *context.library.sources(), mixes, {list->id});
+    if (!made)
+        return passOn(made.error());
+    tell(out, made->notes);
+    if (made->steps > 0)
+        fmt::print(stderr, "zelo: {}: {} cues, {} of them steps of a fade\n", out,
+                   made->cues.cues.size(), made->steps);
+    return writeFile(out, files::asciiCuesText(made->cues));
+}
+
+Done convertShow(Context& context, const std::string& in, const std::string& list,
+                 const std::string& out) {
+    const auto ending = endingOf(out);
+    if (ending != ".mvr" && ending != ".asc" && ending != ".csv")
         return fail(ErrorCode::Unsupported,
-                    ZELO_TEXT("core", "{}: a show (.zelo) becomes a rig (.mvr)"), out);
+                    ZELO_TEXT("core", "{}: a show (.zelo) becomes a rig (.mvr), cues (.asc) or a "
+                                      "cue sheet (.csv)"),
+                    out);
     const auto opened = files::readShow(in);
     if (!opened)
         return passOn(opened.error());
     tell(in, opened->notes);
+    if (ending != ".mvr")
+        return convertList(context, *opened, list, out);
     const auto bytes = files::mvrBytes(*opened->show, [&](const std::string& id) {
         const auto& own = opened->show->types.item(id); // before what ships under the same id
         return own ? own : context.library.type(id);
@@ -205,7 +239,7 @@ void addConvert(CLI::App& app, Context& context) {
         "convert",
         "spectra, swatch books, palettes, fixture types, rigs, cues between their formats");
     struct Options {
-        std::string in, out, gradient, group;
+        std::string in, out, gradient, group, list;
     };
     auto files = std::make_shared<Options>();
     c->add_option("IN", files->in,
@@ -218,11 +252,13 @@ void addConvert(CLI::App& app, Context& context) {
     c->add_option("--gradient", files->gradient,
                   "of a show (.zelo): its kept gradient, as .gpl, .csv or a cue (.asc)");
     c->add_option("--group", files->group, "of the show: the lamps the gradient is laid over");
+    c->add_option("--list", files->list,
+                  "of a show (.zelo): which of its cue lists, as .asc or a cue sheet (.csv)");
     c->callback([&context, files] {
-        if (!files->gradient.empty())
+        if (!files->gradient.empty() || endingOf(files->in) == ".zelo")
             context.show = files->in; // its types and palettes are known then
         context.run = [&context, files]() -> Done {
-            const auto& [in, out, gradient, group] = *files;
+            const auto& [in, out, gradient, group, list] = *files;
             if (!gradient.empty())
                 return convertGradient(context, gradient, group, out);
             if (isFixture(in))
@@ -230,7 +266,7 @@ void addConvert(CLI::App& app, Context& context) {
             if (endingOf(in) == ".mvr")
                 return convertRig(context, in, out);
             if (endingOf(in) == ".zelo")
-                return convertShow(context, in, out);
+                return convertShow(context, in, list, out);
             if (endingOf(in) == ".asc")
                 return convertCues(in, out);
             const auto text = converted(in, out);

@@ -2670,6 +2670,10 @@
         <source>figures on stage: {} at most, within -{}..{} m</source>
         <translation>Figuren auf der Bühne: höchstens {}, zwischen -{} und {} m</translation>
     </message>
+    <message>
+        <source>cue {}: no numbers are free for its {} steps, it fades straight</source>
+        <translation>Cue {}: für seine {} Schritte sind keine Nummern frei, er geht gerade über</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -4458,7 +4462,50 @@
     </message>
     <message numerus="yes">
         <source>%n cues, rehearsed: the stage stays</source>
-        <translation><numerusform>%n Cue, geprobt: die Bühne bleibt</numerusform><numerusform>%n Cues, geprobt: die Bühne bleibt</numerusform></translation>
+        <translation>
+            <numerusform>%n Cue, geprobt: die Bühne bleibt</numerusform>
+            <numerusform>%n Cues, geprobt: die Bühne bleibt</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Writing %1</source>
+        <translation>%1 wird geschrieben</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1: %n cues, %2 of them steps of a fade.</source>
+        <translation><numerusform>%1: %n Cue, davon %2 Schritte eines Übergangs.</numerusform><numerusform>%1: %n Cues, davon %2 Schritte eines Übergangs.</numerusform></translation>
+    </message>
+    <message>
+        <source>Written: %1</source>
+        <translation>Geschrieben: %1</translation>
+    </message>
+    <message>
+        <source>Hand over</source>
+        <translation>Weitergeben</translation>
+    </message>
+    <message>
+        <source>Cues for another desk (.asc)…</source>
+        <translation>Cues für ein anderes Pult (.asc)…</translation>
+    </message>
+    <message>
+        <source>Cues for another desk</source>
+        <translation>Cues für ein anderes Pult</translation>
+    </message>
+    <message>
+        <source>Cues (*.asc)</source>
+        <translation>Cues (*.asc)</translation>
+    </message>
+    <message>
+        <source>Cue sheet (.csv)…</source>
+        <translation>Cue-Blatt (.csv)…</translation>
+    </message>
+    <message>
+        <source>Cue sheet</source>
+        <translation>Cue-Blatt</translation>
+    </message>
+    <message>
+        <source>Tables (*.csv)</source>
+        <translation>Tabellen (*.csv)</translation>
     </message>
 </context>
 <context>

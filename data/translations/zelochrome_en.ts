@@ -111,7 +111,14 @@
     </message>
     <message numerus="yes">
         <source>%n cues, rehearsed: the stage stays</source>
-        <translation><numerusform>%n cue, rehearsed: the stage stays</numerusform><numerusform>%n cues, rehearsed: the stage stays</numerusform></translation>
+        <translation>
+            <numerusform>%n cue, rehearsed: the stage stays</numerusform>
+            <numerusform>%n cues, rehearsed: the stage stays</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1: %n cues, %2 of them steps of a fade.</source>
+        <translation><numerusform>%1: %n cue, %2 of them steps of a fade.</numerusform><numerusform>%1: %n cues, %2 of them steps of a fade.</numerusform></translation>
     </message>
 </context>
 <context>

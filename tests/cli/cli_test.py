@@ -10,6 +10,7 @@ import io
 import json
 import os
 import pathlib
+import re
 import select
 import signal
 import socket
@@ -443,6 +444,27 @@ class Convert(unittest.TestCase):
             (folder / "no.mvr").write_text("no")
             self.assertIn("not an MVR archive", run("convert", folder / "no.mvr", folder / "x.zelo").stderr)
             self.assertFalse((folder / "x.zelo").exists())
+
+    def test_a_cue_list_for_another_desk_and_for_people(self):
+        demo = DATA / "shows/salt-lanterns.zelo"
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            done = run("convert", demo, folder / "tide.asc")
+            self.assertEqual(done.returncode, 0, done.stderr)
+            self.assertIn("steps of a fade", done.stderr)
+            self.assertEqual(run("convert", folder / "tide.asc", folder / "back.asc").returncode, 0)
+            text = (folder / "tide.asc").read_text()
+            numbers = re.findall(r"(?im)^cue\s+([0-9.]+)", text)
+            self.assertEqual(len(numbers), len(set(numbers)))
+            self.assertLess({"1", "7.5", "18", "30"}, set(numbers))
+            self.assertEqual(run("convert", demo, folder / "tide.csv", "--list", "The Salt Lanterns").returncode, 0)
+            with open(folder / "tide.csv", newline="") as sheet:
+                rows = list(csv.DictReader(sheet))
+            self.assertEqual(len(rows), 31)
+            self.assertEqual((rows[0]["name"], rows[0]["up_s"]), ("Preset, dusk", "5"))
+            self.assertEqual(run("convert", demo, folder / "x.csv", "--list", "nobody's").returncode, 2)
+            self.assertEqual(run("convert", demo, folder / "x.doc").returncode, 2)
+            self.assertFalse((folder / "x.csv").exists())
 
     def test_a_route_as_cues_for_another_desk(self):
         with tempfile.TemporaryDirectory() as name:

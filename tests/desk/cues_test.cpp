@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The Cues view with mouse and keys, on the real window with the demo show and a clock of its own.
+#include "base/file.h"
 #include "desk/cues/cue_form.h"
 #include "desk/cues/cue_table.h"
 #include "desk/cues/cue_text.h"
@@ -12,6 +13,7 @@
 #include "desk/lineup/lineup_panel.h"
 #include "desk/swatches/swatch_panel.h"
 #include "desk/window_test.h"
+#include "files/ascii_cues.h"
 #include "show/edits.h"
 
 #include <QClipboard>
@@ -615,6 +617,22 @@ TEST_F(CuesTest, NotesAndTheStripOfTheBook) {
     EXPECT_GT(window.swatches().width(), 200) << "opened over the list";
     key(Qt::Key_Escape);
     EXPECT_EQ(window.swatches().width(), SwatchPanel::kStrip);
+}
+
+TEST_F(CuesTest, TheListIsHandedOver) {
+    QTemporaryDir folder;
+    QString told;
+    QObject::connect(&document, &Document::told, [&](const QString& t) { told = t; });
+    view().writeCues(folder.filePath("tide"));
+    ASSERT_TRUE(comes([&] { return told.contains("steps of a fade"); }, 60000))
+        << told.toStdString();
+    const auto cues = files::parseAsciiCues(*readFile(fromQt(folder.filePath("tide.asc"))));
+    ASSERT_TRUE(cues);
+    EXPECT_GT(cues->cues.size(), 31u);
+    view().writeSheet(folder.filePath("tide.csv"));
+    ASSERT_TRUE(comes([&] { return told.contains("Written"); }));
+    view().writeSheet(folder.filePath("nowhere/tide.csv"));
+    ASSERT_TRUE(comes([&] { return told.contains("nowhere"); })) << "and why";
 }
 
 // Text of cells both ways.

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/cues/cues_view.h"
 
+#include "base/file.h"
+
 #include "desk/cues/cue_form.h"
 #include "desk/cues/cue_table.h"
 #include "desk/cues/fader_bank.h"
@@ -11,7 +13,10 @@
 #include "desk/kit/text_field.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
+#include "host/cue_sheet.h"
+#include "host/hand_over.h"
 
+#include <QFileDialog>
 #include <QInputDialog>
 #include <QMenu>
 #include <QPainter>
@@ -232,6 +237,64 @@ void CuesView::openFindings() {
     menu->popup(faults_->mapToGlobal(QPoint(0, faults_->height())));
 }
 
+namespace {
+QString withEnding(const QString& path, const char* ending) {
+    return path.endsWith(QLatin1String(ending), Qt::CaseInsensitive) ? path
+                                                                     : path + QLatin1String(ending);
+}
+} // namespace
+
+void CuesView::writeCues(const QString& path) {
+    if (!model_.list())
+        return;
+    Document& document = model_.document();
+    const QString file = withEnding(path, ".asc");
+    struct Made {
+        Done done;
+        int cues = 0, steps = 0;
+        std::vector<Sentence> notes;
+    };
+    document.inBackground(
+        tr("Writing %1").arg(file), this,
+        [file, show = document.state().show, sources = document.sources(), list = model_.listId(),
+         &mixes = document.mixes()](const std::stop_token& stop) {
+            const auto handed = host::handOver(show, *sources, mixes, {list},
+                                               [&] { return stop.stop_requested(); });
+            if (!handed)
+                return Made{passOn(handed.error()), 0, 0, {}};
+            if (stop.stop_requested())
+                return Made{{}, 0, 0, {}};
+            return Made{writeFile(fromQt(file), files::asciiCuesText(handed->cues)),
+                        static_cast<int>(handed->cues.cues.size()), handed->steps, handed->notes};
+        },
+        [this, file](const Made& made) {
+            Document& to = model_.document();
+            if (!made.done)
+                return to.tell(said(made.done.error()));
+            const QString written =
+                tr("%1: %n cues, %2 of them steps of a fade.", nullptr, made.cues)
+                    .arg(file)
+                    .arg(made.steps);
+            to.tell(made.notes.empty() ? written : written + ' ' + said(made.notes.front()));
+        });
+}
+
+void CuesView::writeSheet(const QString& path) {
+    if (!model_.list())
+        return;
+    Document& document = model_.document();
+    const QString file = withEnding(path, ".csv");
+    document.inBackground(
+        tr("Writing %1").arg(file), this,
+        [file,
+         text = host::cueSheet(document.show(), *model_.list())](const std::stop_token& stop) {
+            return stop.stop_requested() ? Done() : writeFile(fromQt(file), text);
+        },
+        [this, file](const Done& done) {
+            model_.document().tell(done ? tr("Written: %1").arg(file) : said(done.error()));
+        });
+}
+
 void CuesView::openMenu() {
     Document& document = model_.document();
     auto* menu = new QMenu(tr("Cue lists"), this);
@@ -308,6 +371,21 @@ void CuesView::openMenu() {
                                 model_.setGuard(*t);
                         });
                 });
+        menu->addSection(tr("Hand over"));
+        connect(menu->addAction(tr("Cues for another desk (.asc)…")), &QAction::triggered, this,
+                [this] {
+                    const auto path = QFileDialog::getSaveFileName(
+                        this, tr("Cues for another desk"), toQt(model_.list()->name) + ".asc",
+                        tr("Cues (*.asc)"));
+                    if (!path.isEmpty())
+                        writeCues(path);
+                });
+        connect(menu->addAction(tr("Cue sheet (.csv)…")), &QAction::triggered, this, [this] {
+            const auto path = QFileDialog::getSaveFileName(
+                this, tr("Cue sheet"), toQt(model_.list()->name) + ".csv", tr("Tables (*.csv)"));
+            if (!path.isEmpty())
+                writeSheet(path);
+        });
         menu->addSeparator();
         connect(menu->addAction(tr("Let go of the list")), &QAction::triggered, &model_,
                 &CueModel::release);

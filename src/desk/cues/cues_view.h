@@ -36,7 +36,9 @@ public:
     void openMenu();     // lists, what happens at the end, times
     void openFindings(); // what the fade check found, with its cures
     void openStageWindow();
-    void goTo(); // the cue with the keyboard
+    void writeCues(const QString& path);  // for another desk
+    void writeSheet(const QString& path); // for people
+    void goTo();                          // the cue with the keyboard
     int listWidth() const { return list_width_; }
 
 protected:

@@ -1,0 +1,34 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// A cue list for another desk: what each cue looks like, slot by slot, and its times; fades that a
+// desk would play otherwise as steps of their own.
+#pragma once
+
+#include "files/ascii_cues.h"
+#include "play/compile.h"
+
+#include <functional>
+
+namespace zelo::host {
+
+struct HandOver {
+    show::CueListId list;
+    double tolerance_uv = 0.006; // how far a fade's colours may be from ours
+};
+
+struct HandedOver {
+    files::AsciiCues cues;
+    int steps = 0;               // cues that stand for parts of a fade
+    std::vector<Sentence> notes; // what another desk will do otherwise
+};
+
+// All lamps of the rig that are patched and have a type, one channel of the desk for each slot, in
+// the order of the rig; every cue says all of them, as they rest. A cue whose fade other desks play
+// as we do, each channel straight in its up or down time, stays one cue (its brightness may take
+// the desk's own curve from end to end); else straight pieces within the tolerance at all moments
+// follow one another by themselves, with decimals between the cues' numbers. NotFound: no such
+// list. Cost: some milliseconds a cue; `enough` ends it early, with what is there.
+Result<HandedOver> handOver(const show::ShowPtr& show, const play::Sources& from,
+                            play::Mixes& mixes, const HandOver& wish,
+                            const std::function<bool()>& enough = {});
+
+} // namespace zelo::host
