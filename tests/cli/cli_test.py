@@ -531,7 +531,7 @@ class WrongInput(unittest.TestCase):
             (["gradient", "petrel-4", "--count", "3", "--stop", "cct:3200"], "two"),
             (["gradient", "--show", str(DATA / "shows/salt-lanterns.zelo"), "Tide"], "there is: Tide line, Ember wall"),
             (["gradient", "--show", str(DATA / "shows/salt-lanterns.zelo"), "Tide line", "--group", "roof"], "--group roof"),
-            (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "0 next"], "no cue list"),
+            (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "0 list nobody's next"], "no cue list"),
             (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "soon next"], "a time in seconds"),
             (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "0 leap"], "expected next, back"),
             (["play", str(DATA / "shows/salt-lanterns.zelo"), "--press", "0 fader a=2"], "NAME=0..1"),
