@@ -2451,10 +2451,6 @@
         <translation>ein Fader braucht eine id und einen Namen, die kein anderer hat</translation>
     </message>
     <message>
-        <source>{}: plays look {}, which is not there: {}</source>
-        <translation>{}: spielt Look {}, den es nicht gibt: {}</translation>
-    </message>
-    <message>
         <source>cue list</source>
         <translation>Cueliste</translation>
     </message>
@@ -2501,10 +2497,6 @@
     <message>
         <source>cue &apos;{}&apos;: expected a number such as 7 or 7.5</source>
         <translation>Cue &apos;{}&apos;: erwartet: eine Nummer wie 7 oder 7.5</translation>
-    </message>
-    <message>
-        <source>left out, since their look is not there: {} faders</source>
-        <translation>ausgelassen, weil es ihren Look nicht gibt: {} Fader</translation>
     </message>
     <message>
         <source>fader &apos;{}&apos; plays look &apos;{}&apos;</source>
@@ -2673,6 +2665,42 @@
     <message>
         <source>cue {}: no numbers are free for its {} steps, it fades straight</source>
         <translation>Cue {}: für seine {} Schritte sind keine Nummern frei, er geht gerade über</translation>
+    </message>
+    <message>
+        <source>{}: {}: {}</source>
+        <translation>{}: {}: {}</translation>
+    </message>
+    <message>
+        <source>plays look {}, which is not there</source>
+        <translation>spielt Look {}, den es nicht gibt</translation>
+    </message>
+    <message>
+        <source>plays group {}, which is not there</source>
+        <translation>spielt Gruppe {}, die es nicht gibt</translation>
+    </message>
+    <message>
+        <source>plays nothing</source>
+        <translation>spielt nichts</translation>
+    </message>
+    <message>
+        <source>a fader has {} emitters at most</source>
+        <translation>ein Fader hat höchstens {} Emitter</translation>
+    </message>
+    <message>
+        <source>emitter</source>
+        <translation>Emitter</translation>
+    </message>
+    <message>
+        <source>fader &apos;{}&apos;: needs a look, a group or emitters</source>
+        <translation>Fader '{}': braucht einen Look, eine Gruppe oder Emitter</translation>
+    </message>
+    <message>
+        <source>fader &apos;{}&apos; plays group &apos;{}&apos;</source>
+        <translation>Fader '{}' spielt Gruppe '{}'</translation>
+    </message>
+    <message>
+        <source>left out, since their look or group is not there: {} faders</source>
+        <translation>ausgelassen, da ihr Look oder ihre Gruppe nicht da ist: {} Fader</translation>
     </message>
 </context>
 <context>
@@ -4473,7 +4501,10 @@
     </message>
     <message numerus="yes">
         <source>%1: %n cues, %2 of them steps of a fade.</source>
-        <translation><numerusform>%1: %n Cue, davon %2 Schritte eines Übergangs.</numerusform><numerusform>%1: %n Cues, davon %2 Schritte eines Übergangs.</numerusform></translation>
+        <translation>
+            <numerusform>%1: %n Cue, davon %2 Schritte eines Übergangs.</numerusform>
+            <numerusform>%1: %n Cues, davon %2 Schritte eines Übergangs.</numerusform>
+        </translation>
     </message>
     <message>
         <source>Written: %1</source>
@@ -4636,10 +4667,6 @@
         <translation>dazu…</translation>
     </message>
     <message>
-        <source>A look onto a fader</source>
-        <translation>Ein Look auf einen Fader</translation>
-    </message>
-    <message>
         <source>The next eight faders</source>
         <translation>Die nächsten acht Fader</translation>
     </message>
@@ -4652,20 +4679,48 @@
         <translation>Seite %1 von %2</translation>
     </message>
     <message>
-        <source>Which look?</source>
-        <translation>Welcher Look?</translation>
-    </message>
-    <message>
         <source>Add fader %1</source>
         <translation>Fader %1 dazu</translation>
     </message>
     <message>
-        <source>None yet. Keep a look (K in Match), then add it here: its fader mixes it freely over what plays.</source>
-        <translation>Noch keine. Einen Look behalten (K in Match), dann hier dazunehmen: sein Fader mischt ihn frei zu dem, was spielt.</translation>
+        <source>A look, a group or emitters onto a fader</source>
+        <translation>Ein Look, eine Gruppe oder Emitter auf einen Fader</translation>
     </message>
     <message>
-        <source>No looks yet: keep one first (K in Match)</source>
-        <translation>Noch keine Looks: erst einen behalten (K in Match)</translation>
+        <source>None yet. Add a look, a group or emitters: a fader mixes them freely over what plays.</source>
+        <translation>Noch keine. Einen Look, eine Gruppe oder Emitter dazunehmen: ein Fader mischt sie frei zu dem, was spielt.</translation>
+    </message>
+    <message>
+        <source>What is on the fader?</source>
+        <translation>Was ist auf dem Fader?</translation>
+    </message>
+    <message>
+        <source>A look</source>
+        <translation>Ein Look</translation>
+    </message>
+    <message>
+        <source>The intensity of a group</source>
+        <translation>Die Helligkeit einer Gruppe</translation>
+    </message>
+    <message>
+        <source>A family of emitters</source>
+        <translation>Eine Familie von Emittern</translation>
+    </message>
+    <message>
+        <source>Warm</source>
+        <translation>Warm</translation>
+    </message>
+    <message>
+        <source>Green</source>
+        <translation>Grün</translation>
+    </message>
+    <message>
+        <source>Blue</source>
+        <translation>Blau</translation>
+    </message>
+    <message>
+        <source>An emitter</source>
+        <translation>Ein Emitter</translation>
     </message>
 </context>
 <context>
@@ -4737,6 +4792,10 @@
     <message>
         <source>Remove a fader</source>
         <translation>Einen Fader entfernen</translation>
+    </message>
+    <message>
+        <source>%1: the intensity of the group, where nothing is brighter; %2 at full while it is held. Right click for more.</source>
+        <translation>%1: die Helligkeit der Gruppe, wo nichts heller ist; %2 ganz auf, solange gedrückt. Rechtsklick für mehr.</translation>
     </message>
 </context>
 <context>

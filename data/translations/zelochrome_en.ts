@@ -118,7 +118,10 @@
     </message>
     <message numerus="yes">
         <source>%1: %n cues, %2 of them steps of a fade.</source>
-        <translation><numerusform>%1: %n cue, %2 of them steps of a fade.</numerusform><numerusform>%1: %n cues, %2 of them steps of a fade.</numerusform></translation>
+        <translation>
+            <numerusform>%1: %n cue, %2 of them steps of a fade.</numerusform>
+            <numerusform>%1: %n cues, %2 of them steps of a fade.</numerusform>
+        </translation>
     </message>
 </context>
 <context>

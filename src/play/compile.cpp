@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/compile.h"
 
+#include "colour/cct.h"
+#include "route/way.h"
+
 #include <algorithm>
 
 namespace zelo::play {
@@ -66,9 +69,9 @@ public:
         }
         for (const auto& [id, fader] : show_.faders) {
             const auto& look = show_.looks.item(fader->look);
-            program_.faders.push_back(
-                {fader->adds ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest,
-                 look ? made(look, look->values) : saysNothing()});
+            const bool adds = fader->ofEmitters() || (look && fader->adds);
+            program_.faders.push_back({adds ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest,
+                                       look ? made(look, look->values) : sourceOf(*fader)});
             program_.fader_ids.push_back(id.value);
             all_.faders.push_back(id);
         }
@@ -80,6 +83,44 @@ public:
     }
 
 private:
+    // The intensity of a group, or emitters.
+    SourcePtr sourceOf(const show::Fader& fader) const {
+        const show::Group* group = show_.group(fader.group);
+        auto source = std::make_shared<Source>();
+        for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp) {
+            const auto& mixer = all_.mixers[lamp];
+            const auto id = all_.fixtures[lamp];
+            if (!mixer || (group && std::find(group->fixtures.begin(), group->fixtures.end(), id) ==
+                                        group->fixtures.end()))
+                continue;
+            if (!fader.ofEmitters()) {
+                source->add(lamp, 1, {});
+                continue;
+            }
+            light::Drives drives = mixer->type().ready(mixer->mode());
+            bool any = false;
+            for (std::size_t e = 0; e < mixer->type().emitters.size(); ++e) {
+                const bool on = isOf(fader, *mixer, e);
+                drives[e] = on ? 1 : 0;
+                any = any || on;
+            }
+            if (any)
+                source->add(lamp, 1, {drives.begin(), drives.end()});
+        }
+        return source;
+    }
+    bool isOf(const show::Fader& fader, const mix::Mixer& mixer, std::size_t emitter) const {
+        const light::Emitter& e = mixer.type().emitters[emitter];
+        if (e.source)
+            return false;
+        if (std::find(fader.emitters.begin(), fader.emitters.end(), e.name) != fader.emitters.end())
+            return true;
+        const auto xyz = mixer.partLight(emitter);
+        return fader.family && colour::hasChromaticity(xyz) &&
+               familyOf(colour::toUv(xyz), colour::planckianUv({show_.white_cct_k})) ==
+                   fader.family;
+    }
+
     void addLamp(const show::Fixture& fixture) {
         lamp_of_.emplace(fixture.id, static_cast<std::uint32_t>(all_.fixtures.size()));
         all_.fixtures.push_back(fixture.id);
@@ -287,6 +328,20 @@ private:
 };
 
 } // namespace
+
+std::optional<show::Family> familyOf(const colour::Uv& uv, const colour::Uv& white) {
+    constexpr double kWhite_uv = 0.055; // white emitters, warm and cool
+    if (distance(uv, white) < kWhite_uv)
+        return std::nullopt;
+    const std::string_view hue = route::hueWord(uv, white);
+    if (hue == "red" || hue == "orange" || hue == "yellow")
+        return show::Family::Warm;
+    if (hue == "green")
+        return show::Family::Green;
+    if (hue == "cyan" || hue == "blue" || hue == "violet")
+        return show::Family::Blue;
+    return std::nullopt;
+}
 
 std::optional<std::uint32_t> Compiled::lampOf(show::FixtureId id) const {
     const auto it = std::lower_bound(fixtures.begin(), fixtures.end(), id);

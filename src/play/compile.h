@@ -46,6 +46,9 @@ struct Compiled {
     std::uint64_t version = 0;                             // of the sources
 };
 
+// Of light that goes by this family; none of what is white.
+std::optional<show::Family> familyOf(const colour::Uv& uv, const colour::Uv& white);
+
 // A pure function of the show, the hand, and what its colours and types come from; `mixes` and the
 // one before only save work. Palettes are followed and gradients laid out. Of a lamp whose type is
 // not there nothing is said. Ways are those of the one before, where they still lead there.

@@ -364,13 +364,37 @@ std::optional<CueNumber> numberAfter(const CueList& list, std::optional<CueNumbe
     return std::nullopt;
 }
 
+namespace {
+
+Done checkSource(const Show& show, Fader& fader) {
+    if (fader.look.value != 0 && !show.lookOf(fader.look))
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), fader.look.value);
+    if (fader.group.value != 0 && !show.group(fader.group))
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no group with id {}"),
+                    fader.group.value);
+    if (fader.emitters.size() > kMostEmittersOfFader)
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a fader has {} emitters at most"),
+                    kMostEmittersOfFader);
+    for (std::string& name : fader.emitters) {
+        name = toUtf8(std::move(name));
+        if (auto ok = checkText(say(ZELO_TEXT("core", "emitter")), name, kLongestName); !ok)
+            return ok;
+    }
+    if (fader.look.value == 0 && fader.group.value == 0 && !fader.ofEmitters())
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "fader '{}': needs a look, a group or emitters"), fader.name);
+    return {};
+}
+
+} // namespace
+
 Result<ShowPtr> addFader(const ShowPtr& show, Fader fader) {
     fader.name = toUtf8(std::move(fader.name));
     if (auto ok = checkName(show->faders, say(ZELO_TEXT("core", "fader")), fader.name, FaderId{});
         !ok)
         return passOn(ok.error());
-    if (!show->lookOf(fader.look))
-        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), fader.look.value);
+    if (auto ok = checkSource(*show, fader); !ok)
+        return passOn(ok.error());
     Show next = *show;
     fader.id = {++next.last_fader_id};
     const auto id = fader.id;
@@ -385,8 +409,8 @@ Result<ShowPtr> changeFader(const ShowPtr& show, Fader fader) {
     fader.name = toUtf8(std::move(fader.name));
     if (auto ok = checkChanged(show->faders, say(ZELO_TEXT("core", "fader")), *old, fader); !ok)
         return passOn(ok.error());
-    if (!show->lookOf(fader.look))
-        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), fader.look.value);
+    if (auto ok = checkSource(*show, fader); !ok)
+        return passOn(ok.error());
     Show next = *show;
     const auto id = fader.id;
     next.faders = next.faders.with(id, std::move(fader));

@@ -59,7 +59,9 @@ Result<ShowPtr> asInCue(const ShowPtr& show, CueListId list, CueNumber number, C
 // Nothing when there is none.
 std::optional<CueNumber> numberAfter(const CueList& list, std::optional<CueNumber> after);
 
-Result<ShowPtr> addFader(const ShowPtr& show, Fader fader); // with a new id; NotFound: its look
+// With a new id. NotFound: its look or group; BadValue when it has neither nor emitters, or for its
+// name.
+Result<ShowPtr> addFader(const ShowPtr& show, Fader fader);
 Result<ShowPtr> changeFader(const ShowPtr& show, Fader fader);
 Result<ShowPtr> removeFader(const ShowPtr& show, FaderId id);
 

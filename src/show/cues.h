@@ -49,9 +49,19 @@ struct CueList : Head<CueListId> {
     friend bool operator==(const CueList&, const CueList&) = default;
 };
 
+// Emitters that look alike, whatever a type calls them: by the hue of their light.
+enum class Family { Warm, Green, Blue }; // red to yellow; green; cyan to violet; stored by name
+// At 0..100 %: a look; or emitters, by name or a family, of the lamps of a group (without one of
+// all); or the intensity of a group.
 struct Fader : Head<FaderId> {
-    LookId look;      // at 0..100 %
-    bool adds = true; // its light to that of other faders; else it takes part as a list does
+    LookId look = {};
+    GroupId group = {};
+    std::vector<std::string> emitters = {};
+    std::optional<Family> family = {};
+    // Its light is added to that of other faders; else it takes part as a list does. Emitters are
+    // always added, the intensity of a group never is.
+    bool adds = true;
+    bool ofEmitters() const { return family || !emitters.empty(); }
     friend bool operator==(const Fader&, const Fader&) = default;
 };
 

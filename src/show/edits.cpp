@@ -279,6 +279,10 @@ Result<ShowPtr> removeGroup(const ShowPtr& show, GroupId id) {
     auto sound = changedGroup(show, id, [](Group&) {});
     if (!sound)
         return sound;
+    for (const auto& [fader_id, fader] : show->faders)
+        if (fader->group == id)
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "fader '{}' plays group '{}'"),
+                        fader->name, show->group(id)->name);
     Show next = *show;
     next.groups = next.groups.without(id);
     return nextShow(std::move(next));

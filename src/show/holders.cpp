@@ -272,8 +272,11 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
         next.show = nextShow(std::move(changed));
     }
     const std::size_t faders = next.show->faders.size();
-    const auto playing =
-        next.show->faders.withoutIf([&](FaderId, const Fader& f) { return !show.lookOf(f.look); });
+    const auto playing = next.show->faders.withoutIf([&](FaderId, const Fader& f) {
+        return f.look.value != 0    ? !show.lookOf(f.look)
+               : f.group.value != 0 ? !show.group(f.group)
+                                    : !f.ofEmitters();
+    });
     if (playing.size() != faders) {
         Show changed = *next.show;
         changed.faders = playing;
@@ -290,7 +293,7 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
     tell(stops,
          say(ZELO_TEXT("core", "stops whose palette is not there stay as they were: {}"), stops));
     tell(faders - playing.size(),
-         say(ZELO_TEXT("core", "left out, since their look is not there: {} faders"),
+         say(ZELO_TEXT("core", "left out, since their look or group is not there: {} faders"),
              faders - playing.size()));
     tell(ways,
          say(ZELO_TEXT("core", "left out, of ways whose palette, look or route is not there: {}"),

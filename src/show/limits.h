@@ -12,6 +12,7 @@ inline constexpr std::size_t kMostKept = 20'000; // groups, palettes, looks, lig
 inline constexpr std::size_t kMostTypes = 500;   // of the show's own
 inline constexpr std::size_t kMostOutputs = 2'000;
 inline constexpr std::size_t kMostAreas = 1'000;
+inline constexpr std::size_t kMostEmittersOfFader = 64;
 inline constexpr std::size_t kMostFigures = 20;   // in the stage picture
 inline constexpr std::size_t kMostPoints = 1'000; // of an outline
 inline constexpr int kLastId = 1 << 30;

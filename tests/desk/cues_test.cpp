@@ -500,6 +500,16 @@ TEST_F(CuesTest, LooksGoOntoFaders) {
     EXPECT_TRUE(view().faders().strip(1).isHidden());
     document.undo();
     EXPECT_EQ(view().faders().page(), 0);
+    view().faders().openAdd();
+    choose("Blue"); // a family, with nothing prepared
+    ASSERT_TRUE(view().faders().strip(0).fader());
+    EXPECT_EQ(view().faders().strip(0).fader()->family, show::Family::Blue);
+    const double before_blue = lamp(1).sent.xyz.Z / lamp(1).sent.xyz.Y;
+    document.setFader(view().faders().strip(0).fader()->id, 1);
+    EXPECT_TRUE(comes([&] { return lamp(1).sent.xyz.Z / lamp(1).sent.xyz.Y > 3 * before_blue; }));
+    view().faders().openAdd();
+    choose("lanterns");
+    EXPECT_EQ(view().faders().strip(1).fader()->group, show::GroupId{6});
 }
 
 TEST_F(CuesTest, ListsAreMadeChosenAndSaidWhatToDoAtTheEnd) {

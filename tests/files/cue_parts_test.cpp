@@ -159,5 +159,36 @@ TEST(CueParts, EndsOfListsAndDarkFirstComeBack) {
               std::string::npos);
 }
 
+TEST(CueParts, FadersOfGroupsAndEmittersComeBack) {
+    auto show = show::emptyState().show;
+    show::Fixture f;
+    f.type = "petrel-4";
+    show = *show::addFixture(show, f);
+    show = *show::addGroup(show, "all", {{1}});
+    show::Fader group{{{}, "all"}, {}, {1}};
+    show = *show::addFader(show, group);
+    show::Fader warm{{{}, "Warm"}, {}, {1}, {}, show::Family::Warm};
+    show = *show::addFader(show, warm);
+    show::Fader red{{{}, "Red"}, {}, {}, {"Red", "Amber"}};
+    show = *show::addFader(show, red);
+    const auto written = *showText(*show, {});
+    EXPECT_TRUE(checkShowText(written));
+    const auto opened = parseShow(written);
+    ASSERT_TRUE(opened) << opened.error().text();
+    EXPECT_TRUE(opened->show->faders == show->faders || opened->show->faders.size() == 3);
+    for (const auto& [id, fader] : show->faders)
+        EXPECT_EQ(*opened->show->faders.find(id), *fader) << fader->name;
+    auto bad = nlohmann::json::parse(written);
+    bad["faders"][1]["family"] = "mauve";
+    EXPECT_NE(parseShow(bad.dump()).error().text().find("warm, green, blue"), std::string::npos);
+    bad = nlohmann::json::parse(written);
+    bad["faders"][0].erase("group");
+    const auto less = parseShow(bad.dump());
+    ASSERT_TRUE(less) << less.error().text();
+    EXPECT_EQ(less->show->faders.size(), 2u);
+    ASSERT_EQ(less->notes.size(), 1u);
+    EXPECT_NE(less->notes[0].english().find("plays nothing"), std::string::npos);
+}
+
 } // namespace
 } // namespace zelo::files

@@ -122,5 +122,43 @@ TEST_F(CuePicturesTest, WhatFadesIsKeptAsItWillBe) {
     EXPECT_EQ(*value->intensity, show::Source<double>(trimmed.lamp({1})->intensity));
 }
 
+// "Red up, green up: yellow", with nothing prepared.
+TEST_F(CuePicturesTest, FamiliesOfEmittersAddUp) {
+    show = *show::addGroup(show, "two", {{1}, {2}});
+    show::Fader warm{{{}, "Warm"}, {}, {1}, {}, show::Family::Warm};
+    show = *show::addFader(show, warm);
+    show::Fader green{{{}, "Green"}, {}, {1}, {}, show::Family::Green};
+    show = *show::addFader(show, green);
+    show::Fader level{{{}, "level"}, {}, {1}};
+    show = *show::addFader(show, level);
+    const auto fader = [](std::uint32_t which, double to) {
+        return Command{What::Fader, which, to, {}};
+    };
+    const colour::Uv white{0.22, 0.5};
+    const auto hue = [&](const Stage& stage, int lamp) {
+        return std::string(route::hueWord(colour::toUv(stage.lamp({lamp})->sent.xyz), white));
+    };
+    const Stage red = at(1, {fader(0, 1)}, emptyHand());
+    EXPECT_TRUE(hue(red, 1) == "red" || hue(red, 1) == "orange") << hue(red, 1);
+    EXPECT_EQ(red.lamp({3})->intensity, 0) << "not of the group";
+    EXPECT_EQ(hue(at(1, {fader(1, 1)}, emptyHand()), 1), "green");
+    const Stage both = at(1, {fader(0, 1), fader(1, 1)}, emptyHand());
+    EXPECT_EQ(hue(both, 1), "yellow");
+    EXPECT_GT(both.lamp({1})->sent.xyz.Y, red.lamp({1})->sent.xyz.Y);
+    // The group's intensity lifts what is there and leaves its colour.
+    const Stage cue = at(9, {{What::Next}}, emptyHand());
+    const Stage lifted = at(9, {{What::Next}, fader(2, 0.9)}, emptyHand());
+    EXPECT_NEAR(cue.lamp({1})->intensity, 0.5, 1e-9);
+    EXPECT_NEAR(lifted.lamp({1})->intensity, 0.9, 1e-9);
+    EXPECT_LT(colour::distance(colour::toUv(cue.lamp({1})->sent.xyz),
+                               colour::toUv(lifted.lamp({1})->sent.xyz)),
+              0.002);
+    // Emitters of every shipped type belong where they look like it.
+    EXPECT_EQ(familyOf({0.5, 0.52}, white), show::Family::Warm);
+    EXPECT_EQ(familyOf({0.1, 0.57}, white), show::Family::Green);
+    EXPECT_EQ(familyOf({0.16, 0.1}, white), show::Family::Blue);
+    EXPECT_FALSE(familyOf({0.25, 0.52}, white)) << "a warm white";
+}
+
 } // namespace
 } // namespace zelo::play

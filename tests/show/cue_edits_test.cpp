@@ -238,5 +238,26 @@ TEST_F(Cues, LampsRestAtZero) {
     EXPECT_TRUE(state.show->fixture({2})->home.empty());
 }
 
+TEST_F(Cues, FadersHaveGroupsAndEmittersToo) {
+    state.show = *addGroup(state.show, "all", all);
+    Fader group;
+    group.name = "all";
+    group.group = {1};
+    state.show = *addFader(state.show, group);
+    Fader red;
+    red.name = "Red";
+    red.emitters = {"Red"};
+    state.show = *addFader(state.show, red);
+    Fader nothing;
+    nothing.name = "nothing";
+    EXPECT_NE(addFader(state.show, nothing).error().text().find("needs a look"), std::string::npos);
+    group.name = "other";
+    group.group = {9};
+    EXPECT_FALSE(addFader(state.show, group));
+    EXPECT_NE(removeGroup(state.show, {1}).error().text().find("fader 'all'"), std::string::npos);
+    red.emitters.assign(65, "Red");
+    EXPECT_FALSE(changeFader(state.show, red));
+}
+
 } // namespace
 } // namespace zelo::show

@@ -1,11 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/cues/fader_bank.h"
 
+#include "colour/cct.h"
+#include "colour/observer.h"
+
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
+#include "play/compile.h"
 #include "show/cue_edits.h"
 
 #include <QApplication>
@@ -16,6 +20,7 @@
 #include <QPainter>
 
 #include <algorithm>
+#include <set>
 
 namespace zelo::desk {
 
@@ -55,24 +60,51 @@ void FaderStrip::setFader(std::shared_ptr<const show::Fader> fader, const QStrin
     if (!fader_)
         return;
     setAccessibleName(tr("Fader %1").arg(toQt(fader_->name)));
-    setToolTip(fader_->adds
-                   ? tr("%1: adds its light to that of others; %2 at full while it is held. Right "
-                        "click for more.")
-                         .arg(toQt(fader_->name), key)
-                   : tr("%1: the brightest shows, and the latest colour; %2 at full while it is "
-                        "held. Right click for more.")
-                         .arg(toQt(fader_->name), key));
+    const QString name = toQt(fader_->name);
+    const bool group = fader_->look.value == 0 && !fader_->ofEmitters();
+    setToolTip(
+        group ? tr("%1: the intensity of the group, where nothing is brighter; %2 at full while it "
+                   "is held. Right click for more.")
+                    .arg(name, key)
+        : fader_->adds || fader_->ofEmitters()
+            ? tr("%1: adds its light to that of others; %2 at full while it is held. Right click "
+                 "for more.")
+                  .arg(name, key)
+            : tr("%1: the brightest shows, and the latest colour; %2 at full while it is held. "
+                 "Right click for more.")
+                  .arg(name, key));
     colours_.clear();
+    const auto take = [this](const colour::Uv& uv) {
+        if (colours_.size() < kMostStripes &&
+            std::none_of(colours_.begin(), colours_.end(),
+                         [&](const colour::Uv& c) { return colour::distance(c, uv) < 0.02; }))
+            colours_.push_back(uv);
+    };
+    if (fader_->ofEmitters()) {
+        const colour::Uv white = colour::planckianUv({document_.show().white_cct_k});
+        std::set<std::string> types;
+        for (const auto& [id, f] : document_.show().fixtures)
+            types.insert(f->type);
+        for (const auto& id : types)
+            if (const auto type = document_.library().type(id))
+                for (const auto& emitter : type->emitters) {
+                    const auto xyz = toXyz(emitter.spectrum);
+                    if (!colour::hasChromaticity(xyz))
+                        continue;
+                    const bool named = std::find(fader_->emitters.begin(), fader_->emitters.end(),
+                                                 emitter.name) != fader_->emitters.end();
+                    if (named || (fader_->family &&
+                                  play::familyOf(colour::toUv(xyz), white) == fader_->family))
+                        take(colour::toUv(xyz));
+                }
+    }
     if (const auto* look = document_.show().lookOf(fader_->look))
         for (const auto& [id, value] : look->values) {
             const auto shown = show::followed(document_.show(), *value);
-            if (!shown.colour || colours_.size() >= kMostStripes)
+            if (!shown.colour)
                 continue;
             const auto wanted = document_.wanted(shown.colour->asked);
-            const colour::Uv uv = wanted ? (*wanted)->uv() : shown.colour->uv;
-            if (std::none_of(colours_.begin(), colours_.end(),
-                             [&](const colour::Uv& c) { return colour::distance(c, uv) < 1e-4; }))
-                colours_.push_back(uv);
+            take(wanted ? (*wanted)->uv() : shown.colour->uv);
         }
     refresh();
 }
@@ -118,6 +150,8 @@ void FaderStrip::paintEvent(QPaintEvent*) {
     const int high = static_cast<int>(std::lround(value() / 100 * w.height()));
     const int shown = std::max(high, 3); // its colours are told at rest too
     const auto count = static_cast<int>(std::max<std::size_t>(colours_.size(), 1));
+    if (colours_.empty()) // intensity alone
+        p.fillRect(w.left(), w.bottom() + 1 - shown, w.width(), shown, theme().rule);
     for (int i = 0; i < static_cast<int>(colours_.size()); ++i) {
         const int left = w.left() + i * w.width() / count;
         p.fillRect(left, w.bottom() + 1 - shown, w.left() + (i + 1) * w.width() / count - left,
@@ -152,17 +186,20 @@ void FaderStrip::contextMenuEvent(QContextMenuEvent* event) {
         edited(next);
         document_.edit(name, show::changeFader(document_.state().show, next));
     };
-    auto* adds = menu->addAction(tr("Adds its light to that of others"));
-    adds->setCheckable(true);
-    adds->setChecked(fader_->adds);
-    connect(adds, &QAction::triggered, this, [change](bool on) {
-        change(tr("How a fader takes part"), [on](show::Fader& f) { f.adds = on; });
-    });
-    auto* looks = menu->addMenu(tr("Another look"));
-    for (const auto& [id, look] : document_.show().looks)
-        connect(looks->addAction(toQt(look->name)), &QAction::triggered, this, [change, id = id] {
-            change(tr("Look of a fader"), [id](show::Fader& f) { f.look = id; });
+    if (fader_->look.value != 0) {
+        auto* adds = menu->addAction(tr("Adds its light to that of others"));
+        adds->setCheckable(true);
+        adds->setChecked(fader_->adds);
+        connect(adds, &QAction::triggered, this, [change](bool on) {
+            change(tr("How a fader takes part"), [on](show::Fader& f) { f.adds = on; });
         });
+        auto* looks = menu->addMenu(tr("Another look"));
+        for (const auto& [id, look] : document_.show().looks)
+            connect(looks->addAction(toQt(look->name)), &QAction::triggered, this,
+                    [change, id = id] {
+                        change(tr("Look of a fader"), [id](show::Fader& f) { f.look = id; });
+                    });
+    }
     connect(menu->addAction(tr("Rename…")), &QAction::triggered, this, [this, change] {
         auto* ask = new QInputDialog(this);
         ask->setAttribute(Qt::WA_DeleteOnClose);
@@ -185,7 +222,8 @@ void FaderStrip::contextMenuEvent(QContextMenuEvent* event) {
 
 FaderBank::FaderBank(Document& document, QWidget* parent)
     : QWidget(parent), document_(document),
-      add_(new Button(tr("add…"), {}, tr("A look onto a fader"), Button::Kind::Text, this)),
+      add_(new Button(tr("add…"), {}, tr("A look, a group or emitters onto a fader"),
+                      Button::Kind::Text, this)),
       turn_(new Button(QString(), {}, tr("The next eight faders"), Button::Kind::Text, this)) {
     setAccessibleName(tr("Looks on faders"));
     for (int i = 0; i < kInView; ++i)
@@ -244,33 +282,63 @@ void FaderBank::paintEvent(QPaintEvent*) {
     const int right = (turn_->isHidden() ? add_ : turn_)->x() - 16;
     drawElided(p, 24, 29, right - 24, tr("Looks on faders"), typeface(Type::Title), theme().text);
     if (document_.show().faders.empty())
-        drawWrapped(
-            p, QRect(24, 52, width() - 48, 60),
-            tr("None yet. Keep a look (K in Match), then add it here: its fader mixes it freely "
-               "over what plays."),
-            typeface(Type::Work), theme().dim);
+        drawWrapped(p, QRect(24, 52, width() - 48, 60),
+                    tr("None yet. Add a look, a group or emitters: a fader mixes them freely over "
+                       "what plays."),
+                    typeface(Type::Work), theme().dim);
 }
 
 void FaderBank::openAdd() {
-    auto* menu = new QMenu(tr("Which look?"), this);
+    auto* menu = new QMenu(tr("What is on the fader?"), this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const auto& [id, look] : document_.show().looks)
-        connect(menu->addAction(toQt(look->name)), &QAction::triggered, this,
-                [this, id = id, name = look->name] {
-                    show::Fader fader;
-                    fader.look = id;
-                    fader.name = name;
-                    for (int n = 2;
-                         std::any_of(document_.show().faders.begin(), document_.show().faders.end(),
-                                     [&](const auto& f) { return f.second->name == fader.name; });
-                         ++n)
-                        fader.name = name + " " + std::to_string(n);
-                    if (document_.edit(tr("Add fader %1").arg(toQt(fader.name)),
-                                       show::addFader(document_.state().show, fader)))
-                        turnPage(pages() - 1 - page_);
-                });
-    if (menu->isEmpty())
-        menu->addAction(tr("No looks yet: keep one first (K in Match)"))->setEnabled(false);
+    const auto offer = [this](QMenu* in, const QString& name, const show::Fader& fader) {
+        connect(in->addAction(name), &QAction::triggered, this, [this, name, fader] {
+            show::Fader one = fader;
+            one.name = fromQt(name);
+            const auto& all = document_.show().faders;
+            for (int n = 2; std::any_of(all.begin(), all.end(),
+                                        [&](const auto& f) { return f.second->name == one.name; });
+                 ++n)
+                one.name = fromQt(name) + " " + std::to_string(n);
+            if (document_.edit(tr("Add fader %1").arg(toQt(one.name)),
+                               show::addFader(document_.state().show, one)))
+                turnPage(pages() - 1 - page_);
+        });
+    };
+    auto* looks = menu->addMenu(tr("A look"));
+    looks->setEnabled(!document_.show().looks.empty());
+    for (const auto& [id, look] : document_.show().looks) {
+        show::Fader fader;
+        fader.look = id;
+        offer(looks, toQt(look->name), fader);
+    }
+    auto* groups = menu->addMenu(tr("The intensity of a group"));
+    groups->setEnabled(!document_.show().groups.empty());
+    for (const auto& [id, group] : document_.show().groups) {
+        show::Fader fader;
+        fader.group = id;
+        offer(groups, toQt(group->name), fader);
+    }
+    auto* families = menu->addMenu(tr("A family of emitters"));
+    for (const auto& [family, name] : {std::pair(show::Family::Warm, tr("Warm")),
+                                       {show::Family::Green, tr("Green")},
+                                       {show::Family::Blue, tr("Blue")}}) {
+        show::Fader fader;
+        fader.family = family;
+        offer(families, name, fader);
+    }
+    std::set<std::string> names;
+    for (const auto& [id, f] : document_.show().fixtures)
+        if (const auto type = document_.library().type(f->type))
+            for (const auto& emitter : type->emitters)
+                names.insert(emitter.name);
+    auto* emitters = menu->addMenu(tr("An emitter"));
+    emitters->setEnabled(!names.empty());
+    for (const std::string& name : names) {
+        show::Fader fader;
+        fader.emitters = {name};
+        offer(emitters, toQt(name), fader);
+    }
     menu->popup(add_->mapToGlobal(QPoint(0, add_->height())));
 }
 

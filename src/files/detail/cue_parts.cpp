@@ -23,6 +23,9 @@ constexpr std::pair<show::AtEnd, const char*> kEnds[] = {{show::AtEnd::Stop, "st
                                                          {show::AtEnd::Again, "again"},
                                                          {show::AtEnd::ToAndFro, "to and fro"}};
 
+constexpr std::pair<show::Family, const char*> kFamilies[] = {
+    {show::Family::Warm, "warm"}, {show::Family::Green, "green"}, {show::Family::Blue, "blue"}};
+
 // The member's name among these; the first when it is not there.
 template <class All>
 auto readNamed(JsonObject& o, const char* member, const All& all) {
@@ -168,16 +171,33 @@ void readFaders(JsonObject& top, Reading& to) {
             o.complain("",
                        say(ZELO_TEXT("core", "a fader needs an id and a name that no other has")));
         fader.look = {o.integer("look", 0, 0, show::kLastId)};
+        fader.group = {o.integer("group", 0, 0, show::kLastId)};
+        if (o.member("family"))
+            fader.family = readNamed(o, "family", kFamilies);
+        o.each("emitters", show::kMostEmittersOfFader, [&](const Json& one, const JsonPath& at) {
+            if (one.is_string())
+                fader.emitters.push_back(one.get<std::string>());
+            else
+                o.take(Error{ErrorCode::BadValue,
+                             say(ZELO_TEXT("core", "expected the name of an emitter")),
+                             {at.text()}});
+        });
         fader.adds = !o.flag("latest");
         fader.unknown = o.unknown();
         top.take(o.error());
         to.show.last_fader_id = std::max(to.show.last_fader_id, fader.id.value);
-        if (!to.show.lookOf(fader.look)) {
-            to.notes.push_back(say(ZELO_TEXT("core", "{}: plays look {}, which is not there: {}"),
-                                   o.at("look").text(), fader.look.value,
+        const auto leftOut = [&](const char* member, const Sentence& why) {
+            to.notes.push_back(say(ZELO_TEXT("core", "{}: {}: {}"), o.at(member).text(), why,
                                    say(ZELO_TEXT("core", "left out"))));
-            return;
-        }
+        };
+        if (fader.look.value != 0 && !to.show.lookOf(fader.look))
+            return leftOut("look", say(ZELO_TEXT("core", "plays look {}, which is not there"),
+                                       fader.look.value));
+        if (fader.group.value != 0 && !to.show.group(fader.group))
+            return leftOut("group", say(ZELO_TEXT("core", "plays group {}, which is not there"),
+                                        fader.group.value));
+        if (fader.look.value == 0 && fader.group.value == 0 && !fader.ofEmitters())
+            return leftOut("look", say(ZELO_TEXT("core", "plays nothing")));
         const auto id = fader.id;
         faders.emplace_back(id, std::make_shared<const show::Fader>(std::move(fader)));
     });
@@ -200,7 +220,15 @@ std::string cueListText(const show::CueList& list, Tables& tables) {
 
 Json faderJson(const show::Fader& fader) {
     Json j = headJson(fader);
-    j["look"] = fader.look.value;
+    if (fader.look.value != 0)
+        j["look"] = fader.look.value;
+    if (fader.group.value != 0)
+        j["group"] = fader.group.value;
+    for (const auto& [family, name] : kFamilies)
+        if (fader.family == family)
+            j["family"] = name;
+    if (!fader.emitters.empty())
+        j["emitters"] = fader.emitters;
     if (!fader.adds)
         j["latest"] = true;
     writeUnknown(j, fader.unknown);
