@@ -468,6 +468,113 @@
         <source>Jump</source>
         <translation>Sprung</translation>
     </message>
+    <message>
+        <source>No lamp of the lineup has an intensity to halve.</source>
+        <translation>Keine Lampe der Lampenreihe hat eine Helligkeit zum Halbieren.</translation>
+    </message>
+    <message>
+        <source>Half as bright</source>
+        <translation>Halb so hell</translation>
+    </message>
+    <message>
+        <source>Nothing to copy: the first lamp of the lineup shows nothing, or is alone.</source>
+        <translation>Nichts zu kopieren: die erste Lampe der Lampenreihe zeigt nichts, oder ist allein.</translation>
+    </message>
+    <message>
+        <source>As the first lamp</source>
+        <translation>Wie die erste Lampe</translation>
+    </message>
+</context>
+<context>
+    <name>Sheets</name>
+    <message>
+        <source>cue</source>
+        <translation>Cue</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>looks</source>
+        <translation>Bild</translation>
+    </message>
+    <message>
+        <source>up</source>
+        <translation>auf</translation>
+    </message>
+    <message>
+        <source>down</source>
+        <translation>ab</translation>
+    </message>
+    <message>
+        <source>delay</source>
+        <translation>Verz.</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>follow</source>
+        <translation>folgt</translation>
+    </message>
+    <message>
+        <source>route</source>
+        <translation>Route</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>Palettes</source>
+        <translation>Paletten</translation>
+    </message>
+    <message>
+        <source>asked for</source>
+        <translation>gewünscht</translation>
+    </message>
+    <message>
+        <source>intensity</source>
+        <translation>Helligkeit</translation>
+    </message>
+    <message>
+        <source>a gradient</source>
+        <translation>ein Verlauf</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>Patch</source>
+        <translation>Patch</translation>
+    </message>
+    <message>
+        <source>lamp</source>
+        <translation>Lampe</translation>
+    </message>
+    <message>
+        <source>label</source>
+        <translation>Beschriftung</translation>
+    </message>
+    <message>
+        <source>type</source>
+        <translation>Typ</translation>
+    </message>
+    <message>
+        <source>mode</source>
+        <translation>Modus</translation>
+    </message>
+    <message>
+        <source>universe</source>
+        <translation>Universum</translation>
+    </message>
+    <message>
+        <source>address</source>
+        <translation>Adresse</translation>
+    </message>
 </context>
 <context>
     <name>WayPoints</name>
@@ -2692,11 +2799,11 @@
     </message>
     <message>
         <source>fader &apos;{}&apos;: needs a look, a group or emitters</source>
-        <translation>Fader '{}': braucht einen Look, eine Gruppe oder Emitter</translation>
+        <translation>Fader &apos;{}&apos;: braucht einen Look, eine Gruppe oder Emitter</translation>
     </message>
     <message>
         <source>fader &apos;{}&apos; plays group &apos;{}&apos;</source>
-        <translation>Fader '{}' spielt Gruppe '{}'</translation>
+        <translation>Fader &apos;{}&apos; spielt Gruppe &apos;{}&apos;</translation>
     </message>
     <message>
         <source>left out, since their look or group is not there: {} faders</source>
@@ -4537,6 +4644,22 @@
     <message>
         <source>Tables (*.csv)</source>
         <translation>Tabellen (*.csv)</translation>
+    </message>
+    <message>
+        <source>%1 cannot be written</source>
+        <translation>%1 kann nicht geschrieben werden</translation>
+    </message>
+    <message>
+        <source>Cues, palettes and patch on paper (.pdf)…</source>
+        <translation>Cues, Paletten und Patch auf Papier (.pdf)…</translation>
+    </message>
+    <message>
+        <source>Sheets to print</source>
+        <translation>Blätter zum Drucken</translation>
+    </message>
+    <message>
+        <source>Documents (*.pdf)</source>
+        <translation>Dokumente (*.pdf)</translation>
     </message>
 </context>
 <context>
@@ -7117,6 +7240,14 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>arrows, Page Down</source>
         <translation>Pfeile, Bild ab</translation>
+    </message>
+    <message>
+        <source>Half as bright</source>
+        <translation>Halb so hell</translation>
+    </message>
+    <message>
+        <source>What the first lamp shows, to all of the lineup</source>
+        <translation>Was die erste Lampe zeigt, auf die ganze Lampenreihe</translation>
     </message>
 </context>
 <context>

@@ -6,6 +6,7 @@
 #include "desk/cues/cue_text.h"
 #include "desk/cues/cues_view.h"
 #include "desk/cues/fader_bank.h"
+#include "desk/cues/sheets.h"
 #include "desk/cues/stage_view.h"
 #include "desk/kit/button.h"
 #include "desk/kit/stations.h"
@@ -373,6 +374,34 @@ TEST_F(CuesTest, WhatIsPlayedCanBeKept) {
     EXPECT_TRUE(document.state().hand->find({1})->colour);
 }
 
+// The first lamp's light, wherever it comes from, for the others; and half of it.
+TEST_F(CuesTest, LampsTakeWhatTheFirstShows) {
+    document.press(model().listId(), play::Command::What::Jump, 12);
+    ASSERT_TRUE(stands(CueNumber{12000}));
+    wait(10);
+    document.setLineup({{1}, {21}, {22}});
+    settle();
+    key(Qt::Key_E, Qt::ControlModifier);
+    ASSERT_TRUE(comes([&] { return lamp(21).intensity == 1; }));
+    EXPECT_EQ(document.state().hand->find({21})->colour, cue(12000).values.find({1})->colour);
+    EXPECT_LT(colour::distance(colour::toUv(lamp(21).sent.xyz), colour::toUv(lamp(1).sent.xyz)),
+              0.04)
+        << "as near as its type can";
+    EXPECT_FALSE(document.state().hand->find({1})) << "it shows that already";
+    key(Qt::Key_Down, Qt::ControlModifier | Qt::ShiftModifier);
+    ASSERT_TRUE(comes([&] { return std::abs(lamp(21).intensity - 0.5) < 1e-9; }));
+    ASSERT_TRUE(comes([&] { return std::abs(lamp(1).intensity - 0.5) < 1e-9; }));
+    EXPECT_EQ(document.state().hand->find({1})->trim, 0.5) << "a trim over the cue";
+    document.undo();
+    document.undo();
+    EXPECT_TRUE(document.state().hand->empty());
+    QString told;
+    QObject::connect(&document, &Document::told, [&](const QString& t) { told = t; });
+    document.setLineup({{1}});
+    key(Qt::Key_E, Qt::ControlModifier);
+    EXPECT_TRUE(told.contains("Nothing to copy")) << told.toStdString();
+}
+
 TEST_F(CuesTest, ShowsCuesInRehearsalWithoutTheStage) {
     key(Qt::Key_Space);
     ASSERT_TRUE(stands(CueNumber{1000}));
@@ -641,6 +670,22 @@ TEST_F(CuesTest, TheListIsHandedOver) {
     EXPECT_GT(cues->cues.size(), 31u);
     view().writeSheet(folder.filePath("tide.csv"));
     ASSERT_TRUE(comes([&] { return told.contains("Written"); }));
+    ASSERT_TRUE(comes([&] { return model().picture({12000}) != nullptr; }));
+    const Sheet paper = cuesOnPaper(model());
+    ASSERT_EQ(paper.rows.size(), 31u);
+    EXPECT_EQ(paper.rows[0].cells[1], "Preset, dusk");
+    EXPECT_EQ(paper.rows[0].bars.size(), model().picture({1000})->size());
+    EXPECT_EQ(coloursOnPaper(document).rows.size(), document.show().palettes.size());
+    EXPECT_TRUE(coloursOnPaper(document).rows[0].swatch.isValid());
+    EXPECT_EQ(patchOnPaper(document).rows.size(), document.show().fixtures.size());
+    told.clear();
+    view().writePaper(folder.filePath("tide"));
+    ASSERT_TRUE(comes([&] { return told.contains("Written"); }));
+    const auto pdf = *readFile(fromQt(folder.filePath("tide.pdf")));
+    EXPECT_EQ(pdf.substr(0, 5), "%PDF-");
+    EXPECT_GT(pdf.size(), 20'000u);
+    view().writePaper(folder.filePath("nowhere/tide"));
+    ASSERT_TRUE(comes([&] { return told.contains("cannot be written"); }));
     view().writeSheet(folder.filePath("nowhere/tide.csv"));
     ASSERT_TRUE(comes([&] { return told.contains("nowhere"); })) << "and why";
 }

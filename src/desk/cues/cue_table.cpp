@@ -601,7 +601,7 @@ void CueTable::placeColumns() {
     std::vector<int> wide(kCueCells, 0);
     const auto at = [&](CueCell cell) -> int& { return wide[static_cast<std::size_t>(cell)]; };
     const int room = viewport()->width();
-    const int more = std::clamp((room - 600) / 12, 0, 24); // of a wide window
+    const int more = std::clamp((room - 760) / 12, 0, 24); // of a wide window
     const bool narrow = room < 580;
     at(CueCell::Number) = kPointer + (narrow ? 44 : 52);
     int lamps = 0;
@@ -677,10 +677,12 @@ void CueTable::paintEvent(QPaintEvent* event) {
     const int run_wide = textWidth(run, typeface(Type::Small));
     const int right = viewport()->width() - 12;
     const Cue* cue = model_.cue(*now);
-    if (cue)
+    const bool seen = y + 34 > 0 && y + 50 < viewport()->height(); // no half letters
+    if (cue && seen)
         drawElided(p, left, y + 44, right - left - run_wide - 16, toQt(cue->note),
                    typeface(Type::Small), theme().dim);
-    drawTextRight(p, right, y + 44, run, typeface(Type::Small), theme().bright);
+    if (seen)
+        drawTextRight(p, right, y + 44, run, typeface(Type::Small), theme().bright);
     p.fillRect(0, y + kStanding - 2, viewport()->width(), 2, theme().rule);
     const auto* stage = model_.now();
     if (!model_.rehearses() && stage && stage->lasts_s > 0) {

@@ -6,6 +6,7 @@
 #include "desk/cues/cue_form.h"
 #include "desk/cues/cue_table.h"
 #include "desk/cues/fader_bank.h"
+#include "desk/cues/sheets.h"
 #include "desk/cues/stage_view.h"
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
@@ -295,6 +296,22 @@ void CuesView::writeSheet(const QString& path) {
         });
 }
 
+void CuesView::writePaper(const QString& path) {
+    Document& document = model_.document();
+    const QString file = withEnding(path, ".pdf");
+    document.inBackground(
+        tr("Writing %1").arg(file), this,
+        [file, heading = toQt(document.show().name),
+         sheets = std::vector{cuesOnPaper(model_), coloursOnPaper(document),
+                              patchOnPaper(document)}](const std::stop_token& stop) {
+            return stop.stop_requested() || writeSheets(file, heading, sheets);
+        },
+        [this, file](bool written) {
+            model_.document().tell(written ? tr("Written: %1").arg(file)
+                                           : tr("%1 cannot be written").arg(file));
+        });
+}
+
 void CuesView::openMenu() {
     Document& document = model_.document();
     auto* menu = new QMenu(tr("Cue lists"), this);
@@ -386,6 +403,14 @@ void CuesView::openMenu() {
             if (!path.isEmpty())
                 writeSheet(path);
         });
+        connect(menu->addAction(tr("Cues, palettes and patch on paper (.pdf)…")),
+                &QAction::triggered, this, [this] {
+                    const auto path = QFileDialog::getSaveFileName(
+                        this, tr("Sheets to print"), toQt(model_.document().show().name) + ".pdf",
+                        tr("Documents (*.pdf)"));
+                    if (!path.isEmpty())
+                        writePaper(path);
+                });
         menu->addSeparator();
         connect(menu->addAction(tr("Let go of the list")), &QAction::triggered, &model_,
                 &CueModel::release);

@@ -38,6 +38,7 @@ public:
     void openStageWindow();
     void writeCues(const QString& path);  // for another desk
     void writeSheet(const QString& path); // for people
+    void writePaper(const QString& path); // cues, palettes and patch, to print
     void goTo();                          // the cue with the keyboard
     int listWidth() const { return list_width_; }
 

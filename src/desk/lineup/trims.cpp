@@ -18,25 +18,56 @@ bool played(const play::Engine::From& from) {
     return from.layer == Layer::List || from.layer == Layer::Fader || from.layer == Layer::Adding;
 }
 
+bool litByPlay(const Document& document, show::FixtureId id) {
+    const auto* lamp = document.stage().lamp(id);
+    return lamp && played(lamp->intensity_from);
+}
+
+// What a lamp has with this hand: what cues or faders give it, times its trim, or what is told.
+double levelIn(const Document& document, const show::Values& hand, show::FixtureId id) {
+    const show::Value* now = document.state().hand->find(id);
+    const show::Value* held = hand.find(id);
+    if (!litByPlay(document, id) || (held && held->intensity))
+        return document.shown(hand, id).trimmed().value_or(0);
+    const double trim = now ? now->trim : 1; // it is in what is shown
+    return trim > 0 ? document.stage().lamp(id)->intensity / trim * (held ? held->trim : 1) : 0;
+}
+
 } // namespace
+
+void halveIntensity(Document& document) {
+    const auto hand = show::brighterBy(document.state(), document.lineup(), 0.5,
+                                       [&](show::FixtureId id) { return litByPlay(document, id); });
+    if (*hand == *document.state().hand)
+        return document.tell(QObject::tr("No lamp of the lineup has an intensity to halve."));
+    document.setHand(QObject::tr("Half as bright"), hand);
+}
+
+void copyFirstLamp(Document& document) {
+    const auto& lineup = document.lineup();
+    const auto shown =
+        lineup.empty() ? show::Values{} : play::shownValues(document.stage(), {lineup.front()});
+    if (lineup.size() < 2 || shown.empty())
+        return document.tell(QObject::tr(
+            "Nothing to copy: the first lamp of the lineup shows nothing, or is alone."));
+    show::Value value = *shown.entry(0).second;
+    if (value.colour && value.colour->laying()) // its place in a gradient is its own
+        if (const auto colour = document.shown(lineup.front()).colour)
+            value.colour = *colour;
+    std::vector<show::Values::Change> changes;
+    for (std::size_t i = 1; i < lineup.size(); ++i)
+        changes.emplace_back(lineup[i], std::make_shared<const show::Value>(value));
+    document.setHand(
+        QObject::tr("As the first lamp"),
+        std::make_shared<const show::Values>(document.state().hand->changed(std::move(changes))));
+}
 
 void shiftIntensity(Document& document, double by, const show::HandPtr& base,
                     std::optional<show::FixtureId> with, int gesture) {
     const auto& lineup = document.lineup();
     const show::HandPtr from = base ? base : document.state().hand;
-    const auto levelOf = [&](show::FixtureId id) {
-        const auto* lamp = document.stage().lamp(id);
-        const show::Value* now = document.state().hand->find(id);
-        const show::Value* held = from->find(id);
-        if (!lamp || !played(lamp->intensity_from) || (held && held->intensity))
-            return document.shown(*from, id).trimmed().value_or(0);
-        const double trim = now ? now->trim : 1; // it is in what is shown
-        return trim > 0 ? lamp->intensity / trim * (held ? held->trim : 1) : 0;
-    };
-    const auto lit = [&](show::FixtureId id) {
-        const auto* lamp = document.stage().lamp(id);
-        return lamp && played(lamp->intensity_from);
-    };
+    const auto levelOf = [&](show::FixtureId id) { return levelIn(document, *from, id); };
+    const auto lit = [&](show::FixtureId id) { return litByPlay(document, id); };
     double brightest = 0;
     for (const auto id : lineup)
         brightest = std::max(brightest, levelOf(id));

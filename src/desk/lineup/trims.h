@@ -14,6 +14,10 @@ namespace zelo::desk {
 void shiftIntensity(Document& document, double by, const show::HandPtr& base,
                     std::optional<show::FixtureId> with, int gesture);
 
+void halveIntensity(Document& document); // of the lineup
+// What the first lamp of the lineup shows, whatever it comes from, to the others; in hand.
+void copyFirstLamp(Document& document);
+
 void nudgeLineup(Document& document, colour::Nudge nudge, double length, int gesture);
 inline constexpr double kNudge_uv = 0.004; // well seen beside the colour before
 

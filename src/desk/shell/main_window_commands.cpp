@@ -189,6 +189,9 @@ void MainWindow::makeLineupCommands() {
         if (!letGoOfTrims(document_, document_.lineup()))
             tell(tr("Nothing is trimmed in the lineup."));
     });
+    lineup(tr("Half as bright"), "Ctrl+Shift+Down", [this] { halveIntensity(document_); });
+    lineup(tr("What the first lamp shows, to all of the lineup"), "Ctrl+E",
+           [this] { copyFirstLamp(document_); });
     lineup(tr("Solo: only the lineup shows, or all again"), "Shift+S",
            [this] { soloLineup(document_); });
 }

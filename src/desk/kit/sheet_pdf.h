@@ -1,0 +1,37 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Tables on paper: as a PDF of A4 pages, each with its heading and number.
+#pragma once
+
+#include <QColor>
+#include <QString>
+#include <QStringList>
+#include <vector>
+
+namespace zelo::desk {
+
+struct SheetColumn {
+    QString head;
+    double wide_mm = 20; // of one, what the others leave: 0
+    bool number = false; // stands to the right
+};
+struct SheetBar { // a small lamp
+    QColor light;
+    double level = 0; // 0..1
+    bool gap = false; // a new block begins with it
+};
+struct SheetRow {
+    QStringList cells;               // by column
+    std::vector<SheetBar> bars = {}; // in the column that has no text
+    QColor swatch = {};              // before the first column; invalid: none
+};
+struct Sheet {
+    QString title;
+    std::vector<SheetColumn> columns;
+    std::vector<SheetRow> rows;
+    int bars_column = -1;
+};
+
+// False when it cannot be written. For any thread.
+bool writeSheets(const QString& path, const QString& heading, const std::vector<Sheet>& sheets);
+
+} // namespace zelo::desk
