@@ -621,8 +621,8 @@ void CueTable::placeColumns() {
     int rest = room;
     for (const int w : wide)
         rest -= w;
-    if (rest < 116) {
-        const int less = std::min(116 - rest, at(CueCell::Looks) - least_lamps);
+    if (rest < 104) {
+        const int less = std::min(104 - rest, at(CueCell::Looks) - least_lamps);
         at(CueCell::Looks) -= less;
         rest += less;
     }

@@ -17,8 +17,8 @@ struct Words {
 Sheet cuesOnPaper(const CueModel& model) {
     Sheet sheet;
     sheet.title = model.list() ? toQt(model.list()->name) : QString();
-    sheet.columns = {{Words::tr("cue"), 12, true},    {Words::tr("name"), 38},
-                     {Words::tr("looks"), 34},        {Words::tr("up"), 11, true},
+    sheet.columns = {{Words::tr("cue"), 12, true},    {Words::tr("name"), 44},
+                     {Words::tr("looks"), 52},        {Words::tr("up"), 11, true},
                      {Words::tr("down"), 11, true},   {Words::tr("delay"), 12, true},
                      {Words::tr("colour"), 13, true}, {Words::tr("follow"), 13, true},
                      {Words::tr("route"), 22},        {Words::tr("note"), 0}};

@@ -101,9 +101,14 @@ private:
     void bars(const std::vector<SheetBar>& all) {
         const auto column = static_cast<std::size_t>(sheet_->bars_column);
         double x = left_mm_[column];
-        for (const SheetBar& bar : all) {
+        for (std::size_t i = 0; i < all.size(); ++i) {
+            const SheetBar& bar = all[i];
             x += bar.gap ? 0.8 : 0;
-            if (x + 1 > left_mm_[column] + wide_[column] - 2)
+            std::size_t end = i + 1; // of its block: it stands there whole or not at all
+            while (end < all.size() && !all[end].gap)
+                ++end;
+            if (bar.gap &&
+                x + 1.1 * static_cast<double>(end - i) > left_mm_[column] + wide_[column] - 2)
                 return;
             const double top = y_mm_ + 0.9, high = kRow_mm - 1.8;
             painter_.fillRect(px(x), px(top), px(0.9), px(high), QColor(0xe4, 0xe4, 0xe4));
@@ -135,6 +140,7 @@ bool writeSheets(const QString& path, const QString& heading, const std::vector<
         QPdfWriter pdf(&file);
         pdf.setResolution(kDpi);
         pdf.setPageSize(QPageSize(QPageSize::A4));
+        pdf.setPageOrientation(QPageLayout::Landscape);
         pdf.setPageMargins({});
         pdf.setTitle(heading);
         Paper paper(pdf, heading);

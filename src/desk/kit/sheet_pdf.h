@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Tables on paper: as a PDF of A4 pages, each with its heading and number.
+// Tables on paper: as a PDF of A4 pages across, each with its heading and number.
 #pragma once
 
 #include <QColor>
