@@ -11,6 +11,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/text_field.h"
+#include "desk/kit/value_control.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/swatches/swatch_panel.h"
 #include "desk/window_test.h"
@@ -418,6 +419,13 @@ TEST_F(CuesTest, ShowsCuesInRehearsalWithoutTheStage) {
     ASSERT_TRUE(stands(CueNumber{13000}));
     key(Qt::Key_Space, Qt::ShiftModifier);
     ASSERT_TRUE(stands(CueNumber{12000}));
+    // What stops and speeds the stage's list does nothing from here.
+    key(Qt::Key_Space, Qt::ControlModifier);
+    model().setRate(3);
+    settle();
+    EXPECT_FALSE(model().now()->held);
+    EXPECT_EQ(model().now()->rate, 1);
+    EXPECT_FALSE(view().rate().isEnabled());
     // An edit of it is seen at once.
     model().change({{12000}}, "x", [](show::Cue& c) {
         auto value = *c.values.find({1});
@@ -637,8 +645,21 @@ TEST_F(CuesTest, TheStagePictureShowsTheLight) {
     QObject::connect(&document, &Document::told, [&](const QString& t) { told = t; });
     view().stage().savePicture(folder.filePath("nowhere/stage.png"));
     ASSERT_TRUE(comes([&] { return told.contains("cannot be written"); }));
+    // In a window of its own beside it: both go on.
     view().openStageWindow();
-    EXPECT_EQ(window.findChildren<StageWindow*>().size(), 1);
+    ASSERT_EQ(window.findChildren<StageWindow*>().size(), 1);
+    StageView& other = window.findChild<StageWindow*>()->view();
+    ASSERT_TRUE(comes([&] { return !other.image().isNull(); }));
+    for (const int number : {13, 30, 12}) {
+        document.press(model().listId(), play::Command::What::Jump, number);
+        ASSERT_TRUE(stands(CueNumber{1000 * number}));
+        wait(20);
+        EXPECT_TRUE(comes([&] {
+            const auto lit = [](const QImage& i) { return i.pixelColor(200, 180).lightness() > 8; };
+            return lit(view().stage().image()) == (number != 30) &&
+                   lit(other.image()) == (number != 30);
+        })) << number;
+    }
 }
 
 TEST_F(CuesTest, NotesAndTheStripOfTheBook) {

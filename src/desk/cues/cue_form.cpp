@@ -152,7 +152,7 @@ void CueForm::keep() {
     const auto next = show::keepAsCue(base, shown, lineup, list, cue, what_->chosen() == Changed);
     if (!next)
         return trouble(said(next.error()));
-    // What was in hand is in the cue now: it is let go of, and shows again when the cue plays.
+    // What is in hand stays there until it is put down: the stage does not change by keeping.
     if (!document.edit(tr("Keep cue %1").arg(cueNumberText(*typed)), next))
         return;
     const CueNumber number = *typed;

@@ -28,14 +28,23 @@ CueModel::CueModel(Document& document, QObject* parent)
         if (what.has(Change::Cues | Change::Crossfade | Change::Values | Change::Palettes |
                      Change::Rig | Change::Types | Change::White))
             followShow();
-        if (what.has(Change::Hand))
-            shown_.reset(); // what is in hand is to be seen
+        if (what.has(Change::Light) && !document_.looking())
+            shown_.reset(); // something was done since, and is to be seen
         if (what.has(Change::Controls) && !rehearses() && shown_)
             show({});
         if (what.has(Change::Light | Change::Controls | Change::Hand))
             emit standingChanged();
     });
     followShow();
+}
+
+CueModel::~CueModel() {
+    stopCheck();
+}
+
+void CueModel::stopCheck() {
+    if (stop_check_)
+        *stop_check_ = true;
 }
 
 void CueModel::setSeen(bool seen) {
@@ -79,6 +88,7 @@ void CueModel::followShow() {
 
 void CueModel::compute() {
     late_ = false;
+    stopCheck(); // it was of the show before
     if (!list()) {
         pictures_.clear();
         blocks_.clear();
@@ -131,8 +141,6 @@ void CueModel::compute() {
 
 // Some hundred microseconds for each unlike change: what is not wanted any more is left.
 void CueModel::check() {
-    if (stop_check_)
-        *stop_check_ = true;
     stop_check_ = std::make_shared<std::atomic<bool>>(false);
     auto compute = [compiled = compiled_, sources = document_.sources(), stop = stop_check_,
                     &mixes = document_.mixes()] {
@@ -260,7 +268,8 @@ bool CueModel::back() {
 }
 
 void CueModel::hold() {
-    document_.press(list_, What::Hold);
+    if (!rehearses())
+        document_.press(list_, What::Hold);
 }
 
 void CueModel::jump(CueNumber number) {
@@ -270,7 +279,8 @@ void CueModel::jump(CueNumber number) {
 }
 
 void CueModel::setRate(double rate) {
-    document_.press(list_, What::Rate, rate);
+    if (!rehearses())
+        document_.press(list_, What::Rate, rate);
 }
 
 void CueModel::release() {

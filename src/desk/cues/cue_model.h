@@ -17,6 +17,7 @@ class CueModel : public QObject {
     Q_OBJECT
 public:
     CueModel(Document& document, QObject* parent);
+    ~CueModel() override;    // nobody waits for the fade check
     void setSeen(bool seen); // computes only while it is
 
     // --- what there is
@@ -47,7 +48,7 @@ public:
     // --- play. False: refused, too soon after the one before.
     bool goOn();
     bool back();
-    void hold();
+    void hold(); // as setRate: of the stage, not in rehearsal
     void jump(show::CueNumber number);
     void setRate(double rate);
     void release();
@@ -77,6 +78,7 @@ private:
     void followShow();
     void compute();
     void check();
+    void stopCheck();
     void show(std::optional<show::CueNumber> number); // in rehearsal
     Document& document_;
     show::CueListId list_;

@@ -148,6 +148,7 @@ void CuesView::stand() {
     hold_->setEnabled(now && now->cue && !model_.rehearses());
     hold_->setChecked(now && now->held);
     hold_->setText(hold_->isChecked() ? tr("Go on") : tr("Hold"));
+    rate_->setEnabled(!model_.rehearses());
     if (!rate_->typing())
         rate_->setValue(now ? std::round(100 * now->rate) : 100);
     next_->update();

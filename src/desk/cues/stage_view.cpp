@@ -12,6 +12,7 @@
 #include <QMenu>
 #include <QMouseEvent>
 #include <QPainter>
+#include <QSaveFile>
 
 #include <algorithm>
 
@@ -61,7 +62,8 @@ QImage pictureOf(const play::StagePicture& picture, const play::Stage& stage,
     return image;
 }
 
-StageView::StageView(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
+StageView::StageView(Document& document, QWidget* parent)
+    : QWidget(parent), document_(document), key_(fmt::format("stage {}", fmt::ptr(this))) {
     setAccessibleName(tr("Stage picture"));
     setToolTip(tr("The light of all lamps on floor, cyc and figures, as it is now. Figures can be "
                   "dragged; arrows move the chosen one, Page Down chooses another. Right click to "
@@ -74,29 +76,30 @@ StageView::StageView(Document& document, QWidget* parent) : QWidget(parent), doc
 }
 
 void StageView::build() {
-    if (picture_ && picture_->shows(document_.show()))
-        return;
+    if (picture_ && picture_->shows(document_.show())) {
+        bright_ = 0; // lamps of other types may give other light
+        return light();
+    }
     struct Built {
         std::shared_ptr<const play::StagePicture> picture;
         double bright = 0;
     };
-    document_.later(
-        "stage picture", this,
-        [show = document_.state().show, stage = document_.stagePtr()] {
-            Built built{std::make_shared<const play::StagePicture>(*show, kPixels), 0};
-            std::vector<double> most;
-            for (const auto& [id, f] : show->fixtures) {
-                const auto* lamp = stage->lamp(id);
-                most.push_back(lamp ? play::mostOf(*lamp) : 0);
-            }
-            built.bright = built.picture->brightWith(most);
-            return built;
-        },
-        [this](const Built& built) {
-            picture_ = built.picture;
-            bright_ = built.bright;
-            light();
-        });
+    document_.later((key_ + " picture").c_str(), this,
+                    [show = document_.state().show, stage = document_.stagePtr()] {
+                        Built built{std::make_shared<const play::StagePicture>(*show, kPixels), 0};
+                        std::vector<double> most;
+                        for (const auto& [id, f] : show->fixtures) {
+                            const auto* lamp = stage->lamp(id);
+                            most.push_back(lamp ? play::mostOf(*lamp) : 0);
+                        }
+                        built.bright = built.picture->brightWith(most);
+                        return built;
+                    },
+                    [this](const Built& built) {
+                        picture_ = built.picture;
+                        bright_ = built.bright;
+                        light();
+                    });
 }
 
 // One at a time: what comes meanwhile is looked at once that is done.
@@ -113,19 +116,19 @@ void StageView::light() {
     if (computing_)
         return;
     computing_ = true;
-    document_.later(
-        "stage light", this,
-        [picture = picture_, stage = document_.stagePtr(), colours = document_.colours(),
-         bright = bright_, &library = document_.library()] {
-            return pictureOf(*picture, *stage, library.surfaces(), colours, bright);
-        },
-        [this](const QImage& image) {
-            image_ = image;
-            computing_ = false;
-            update();
-            if (late_)
-                light();
-        });
+    document_.later((key_ + " light").c_str(), this,
+                    [picture = picture_, stage = document_.stagePtr(),
+                     colours = document_.colours(), bright = bright_,
+                     &library = document_.library()] {
+                        return pictureOf(*picture, *stage, library.surfaces(), colours, bright);
+                    },
+                    [this](const QImage& image) {
+                        image_ = image;
+                        computing_ = false;
+                        update();
+                        if (late_)
+                            light();
+                    });
 }
 
 QRect StageView::pictureRect() const {
@@ -223,7 +226,12 @@ void StageView::savePicture(const QString& path) {
     document_.inBackground(
         tr("Writing %1").arg(file), this,
         [image = image_.scaled(1600, 900, Qt::IgnoreAspectRatio, Qt::SmoothTransformation),
-         file](const std::stop_token& stop) { return stop.stop_requested() || image.save(file); },
+         file](const std::stop_token& stop) {
+            if (stop.stop_requested())
+                return true;
+            QSaveFile to(file); // what was there stays until all is written
+            return to.open(QIODevice::WriteOnly) && image.save(&to, "PNG") && to.commit();
+        },
         [this, file](bool saved) {
             document_.tell(saved ? tr("The picture is at %1.").arg(file)
                                  : tr("%1 cannot be written").arg(file));

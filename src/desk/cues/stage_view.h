@@ -45,6 +45,7 @@ private:
     void moveFigure(std::size_t figure, const show::Point& to, int gesture);
     std::optional<std::pair<double, double>> shareAt(const QPointF& pos) const;
     Document& document_;
+    const std::string key_; // of its own work: several of these may be open
     std::shared_ptr<const play::StagePicture> picture_;
     double bright_ = 0;
     QImage image_;

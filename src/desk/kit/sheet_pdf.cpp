@@ -3,9 +3,9 @@
 
 #include "desk/kit/theme.h"
 
-#include <QFile>
 #include <QPainter>
 #include <QPdfWriter>
+#include <QSaveFile>
 
 #include <algorithm>
 #include <cmath>
@@ -132,7 +132,7 @@ private:
 } // namespace
 
 bool writeSheets(const QString& path, const QString& heading, const std::vector<Sheet>& sheets) {
-    QFile file(path);
+    QSaveFile file(path); // what was there stays until all is written
     if (!file.open(QIODevice::WriteOnly))
         return false;
     bool fine = false;
@@ -149,7 +149,7 @@ bool writeSheets(const QString& path, const QString& heading, const std::vector<
             if (fine)
                 paper.print(sheet);
     }
-    return fine && file.flush() && file.error() == QFileDevice::NoError;
+    return fine && file.commit();
 }
 
 } // namespace zelo::desk
