@@ -6,6 +6,10 @@
 
 namespace zelo::light {
 
+namespace {
+constexpr double kLevel = 1e-13; // a level is found to this
+} // namespace
+
 Response Response::square() {
     Response r;
     r.pieces_ = {{0, {0, 0, 1, 0}}};
@@ -30,10 +34,6 @@ Result<Response> Response::ofPieces(std::vector<Piece> pieces) {
     Response r;
     r.pieces_ = std::move(pieces);
     return r;
-}
-
-namespace {
-constexpr double kLevel = 1e-13; // a level is found to this
 }
 
 double Response::drive(double level) const {

@@ -662,6 +662,47 @@ TEST_F(CuesTest, TheStagePictureShowsTheLight) {
     }
 }
 
+// A long list: an edit and a press do not hold the window up.
+TEST_F(CuesTest, TwoThousandCuesAreAsQuickToHandAsTen) {
+    show::CueList list = *model().list();
+    const auto values = cue(12000).values;
+    std::vector<Table<CueNumber, show::Cue>::Change> cues;
+    for (int n = 1; n <= 2000; ++n) {
+        show::Cue one;
+        one.number = {1000 * n};
+        one.name = "cue";
+        if (n % 3 == 0)
+            one.values = values;
+        cues.emplace_back(one.number, std::make_shared<const show::Cue>(std::move(one)));
+    }
+    show::Show many = *document.state().show;
+    list.cues = Table<CueNumber, show::Cue>::of(std::move(cues));
+    many.cue_lists = many.cue_lists.with(list.id, list);
+    document.edit("x", Result<show::ShowPtr>(show::nextShow(std::move(many))));
+    settle();
+    ASSERT_EQ(table().rows().rowCount(), 2000);
+    const auto took = [this](auto&& act) {
+        QElapsedTimer time;
+        time.start();
+        act();
+        QApplication::processEvents();
+        view().grab();
+        return time.elapsed();
+    };
+    const auto edited =
+        took([&] { model().change({{1000000}}, "x", [](show::Cue& c) { c.up_s = 9; }); });
+    EXPECT_EQ(cue(1000000).up_s, 9);
+    click(1999000);
+    const auto pressed = took([&] { model().jump({1999000}); });
+    ASSERT_TRUE(stands(CueNumber{1999000}));
+    EXPECT_TRUE(
+        table().visualRect(table().rows().index(1998, 0)).intersects(table().viewport()->rect()));
+    EXPECT_TRUE(table().find("2000", false));
+    std::printf(
+        "[ figures  ] 2000 cues: an edit holds the window up for %lld ms, a press for %lld\n",
+        static_cast<long long>(edited), static_cast<long long>(pressed));
+}
+
 TEST_F(CuesTest, NotesAndTheStripOfTheBook) {
     click(5000);
     view().note().setFocus();
