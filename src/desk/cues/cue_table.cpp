@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/cues/cue_table.h"
 
+#include "desk/cues/cue_delegate.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/keys.h"
@@ -11,11 +12,9 @@
 #include <QClipboard>
 #include <QContextMenuEvent>
 #include <QHeaderView>
-#include <QLineEdit>
 #include <QMenu>
 #include <QPainter>
 #include <QScrollBar>
-#include <QStyledItemDelegate>
 
 #include <algorithm>
 
@@ -27,295 +26,9 @@ using show::CueNumbers;
 
 namespace {
 
-constexpr int kRow = 32, kStanding = 56; // px high
-constexpr int kPointer = 28;             // room for it before the numbers
-constexpr int kBar = 5, kBetween = 1, kGap = 4;
-
-CueCell cellAt(int column) {
-    return static_cast<CueCell>(column);
-}
-bool isTime(CueCell cell) {
-    return cell == CueCell::Up || cell == CueCell::Down || cell == CueCell::Delay ||
-           cell == CueCell::Colour || cell == CueCell::Follow;
-}
-
-class CueDelegate : public QStyledItemDelegate {
-public:
-    CueDelegate(CueModel& model, CueTable& table)
-        : QStyledItemDelegate(&table), model_(model), table_(table) {}
-
-    void paint(QPainter* painter, const QStyleOptionViewItem& option,
-               const QModelIndex& index) const override {
-        QPainter& p = *painter;
-        const auto number = table_.rows().numberAt(index.row());
-        const Cue* cue = number ? model_.cue(*number) : nullptr;
-        if (!cue)
-            return;
-        const bool standing = model_.current() == number;
-        const bool chosen = option.state.testFlag(QStyle::State_Selected);
-        const QRect r = option.rect;
-        p.fillRect(r, standing ? theme().lift : chosen ? theme().row : theme().bench);
-        if (!standing)
-            p.fillRect(r.left(), r.bottom(), r.width(), 1, theme().hair);
-        if (r.top() + 7 < 0 || r.top() + 25 > table_.viewport()->height())
-            return; // no half letters at the edges of the list
-        const QColor ink = standing || chosen ? theme().bright : theme().text;
-        const int base = r.top() + 21;
-        const CueCell cell = cellAt(index.column());
-        const QString text = index.data().toString();
-        p.save();
-        p.setClipRect(r);
-        const QFont face = typeface(Type::Work, standing);
-        if (cell == CueCell::Number) {
-            drawTextRight(p, r.right() - 12, base, text, face, ink);
-            if (cue->locked)
-                paintLock(p, QPoint(r.right() - 5, base - 4));
-        } else if (cell == CueCell::Name) {
-            drawElided(p, r.left() + 4, base, r.width() - 10, text, face, ink);
-        } else if (cell == CueCell::Looks) {
-            paintLamps(p, r, *number);
-        } else if (isTime(cell)) {
-            const int room = r.width() - 8;
-            const int wide = std::min(textWidth(text, typeface(Type::Work)), room);
-            drawElided(p, r.right() - 6 - wide, base, room, text, typeface(Type::Work), ink);
-        } else if (cell == CueCell::Route) {
-            const bool own = !text.isEmpty();
-            drawElided(p, r.left() + 8, base, r.width() - 12,
-                       own ? text : CueModel::tr("as needed"), typeface(Type::Work),
-                       own ? ink : theme().dim);
-        } else if (!model_.findings(*number).empty()) {
-            paintDip(p, QPointF(r.left() + 11, r.top() + 16.5), ink);
-        }
-        p.restore();
-        if (option.state.testFlag(QStyle::State_HasFocus) && table_.hasFocus())
-            drawFocusBrackets(p, r.adjusted(1, 2, -2, -3));
-    }
-
-    QWidget* createEditor(QWidget* parent, const QStyleOptionViewItem& option,
-                          const QModelIndex& index) const override {
-        if (cellAt(index.column()) == CueCell::Route) {
-            table_.openRoutes();
-            return nullptr;
-        }
-        QWidget* editor = QStyledItemDelegate::createEditor(parent, option, index);
-        if (auto* line = qobject_cast<QLineEdit*>(editor)) {
-            line->setFont(typeface(Type::Work));
-            if (cellAt(index.column()) != CueCell::Name)
-                line->setAlignment(Qt::AlignRight);
-        }
-        return editor;
-    }
-    void updateEditorGeometry(QWidget* editor, const QStyleOptionViewItem& option,
-                              const QModelIndex& index) const override {
-        QRect r = option.rect;
-        r.setHeight(kRow - 4);
-        r.translate(0, 1);
-        if (cellAt(index.column()) == CueCell::Number)
-            r.setLeft(r.left() + kPointer);
-        editor->setGeometry(r);
-    }
-
-private:
-    static void paintLock(QPainter& p, const QPoint& at) {
-        p.setPen(QPen(theme().dim, 1));
-        p.setBrush(theme().dim);
-        p.drawRect(at.x() - 3, at.y() - 1, 6, 5);
-        p.setBrush(Qt::NoBrush);
-        p.drawRect(at.x() - 2, at.y() - 4, 4, 3);
-    }
-    // What a fault is drawn as: a way that falls in.
-    static void paintDip(QPainter& p, const QPointF& at, const QColor& ink) {
-        p.setRenderHint(QPainter::Antialiasing);
-        p.setPen(QPen(ink, 1.6));
-        const QPointF dip[] = {at + QPointF(-8, -4), at + QPointF(-4, -4), at + QPointF(0, 4),
-                               at + QPointF(4, -4), at + QPointF(8, -4)};
-        p.drawPolyline(dip, 5);
-        p.setRenderHint(QPainter::Antialiasing, false);
-    }
-    void paintLamps(QPainter& p, const QRect& r, CueNumber number) const {
-        const auto* lamps = model_.picture(number);
-        if (!lamps)
-            return;
-        const int height = 18;
-        const int top = r.top() + 7;
-        int x = r.left() + 4;
-        for (const auto& block : model_.blocks()) {
-            const int wide = static_cast<int>(block.count) * (kBar + kBetween);
-            if (x + wide > r.right())
-                break;
-            for (std::size_t i = 0; i < block.count; ++i) {
-                const auto& lamp = (*lamps)[block.first + i];
-                p.fillRect(x, top, kBar, height, theme().well);
-                if (lamp.intensity > 0 && colour::hasChromaticity(lamp.at_full)) {
-                    const int high =
-                        std::max(1, static_cast<int>(std::lround(height * lamp.intensity)));
-                    p.fillRect(x, top + height - high, kBar, high,
-                               model_.document().colours().of(lamp.at_full));
-                }
-                x += kBar + kBetween;
-            }
-            x += kGap;
-        }
-    }
-    CueModel& model_;
-    CueTable& table_;
-};
+constexpr int kStanding = 56; // px high
 
 } // namespace
-
-// --- rows
-
-CueRows::CueRows(CueModel& model, QObject* parent) : QAbstractTableModel(parent), model_(model) {
-    refresh();
-}
-
-void CueRows::refresh() {
-    const auto now = model_.document().show().cue_lists.item(model_.listId());
-    const bool same_rows =
-        now && list_ && now->cues.size() == list_->cues.size() && now->id == list_->id;
-    if (same_rows) {
-        list_ = now;
-        if (rowCount() > 0)
-            emit dataChanged(index(0, 0), index(rowCount() - 1, kCueCells - 1));
-        return;
-    }
-    beginResetModel();
-    list_ = now;
-    endResetModel();
-}
-
-std::optional<CueNumber> CueRows::numberAt(int row) const {
-    if (!list_ || row < 0 || static_cast<std::size_t>(row) >= list_->cues.size())
-        return std::nullopt;
-    return list_->cues.entry(static_cast<std::size_t>(row)).first;
-}
-
-int CueRows::rowOf(CueNumber number) const {
-    int low = 0;
-    for (int high = rowCount(); low < high;) {
-        const int middle = (low + high) / 2;
-        const auto at = *numberAt(middle);
-        if (at == number)
-            return middle;
-        if (at < number)
-            low = middle + 1;
-        else
-            high = middle;
-    }
-    return -1;
-}
-
-int CueRows::rowCount(const QModelIndex& parent) const {
-    return parent.isValid() || !list_ ? 0 : static_cast<int>(list_->cues.size());
-}
-
-int CueRows::columnCount(const QModelIndex& parent) const {
-    return parent.isValid() ? 0 : kCueCells;
-}
-
-QVariant CueRows::data(const QModelIndex& index, int role) const {
-    const auto number = numberAt(index.row());
-    if (!number)
-        return {};
-    const Cue& cue = *list_->cues.entry(static_cast<std::size_t>(index.row())).second;
-    const CueCell cell = cellAt(index.column());
-    const auto findings =
-        cell == CueCell::Fault ? model_.findings(*number) : std::vector<const play::Finding*>{};
-    const auto faults = [&] {
-        QStringList all;
-        for (const auto* finding : findings)
-            all << model_.words(*finding);
-        return all.join(QLatin1Char('\n'));
-    };
-    switch (role) {
-    case Qt::DisplayRole:
-    case Qt::EditRole:
-        return cellText(cue, cell, [this](show::RouteId id) { return model_.routeName(id); });
-    case Qt::AccessibleTextRole:
-        return cell == CueCell::Fault
-                   ? faults()
-                   : cellText(cue, cell, [this](show::RouteId id) { return model_.routeName(id); });
-    case Qt::ToolTipRole:
-        if (cell == CueCell::Fault && !findings.empty())
-            return faults();
-        return toQt(cue.note);
-    default:
-        return {};
-    }
-}
-
-QVariant CueRows::headerData(int section, Qt::Orientation orientation, int role) const {
-    if (orientation != Qt::Horizontal)
-        return {};
-    const CueCell cell = cellAt(section);
-    if (role == Qt::TextAlignmentRole)
-        return static_cast<int>(
-            (cell == CueCell::Number || isTime(cell) ? Qt::AlignRight : Qt::AlignLeft) |
-            Qt::AlignVCenter);
-    if (role == Qt::ToolTipRole)
-        switch (cell) {
-        case CueCell::Up:
-            return tr("Time of lamps that get brighter, s");
-        case CueCell::Down:
-            return tr("Time of lamps that get darker, s");
-        case CueCell::Delay:
-            return tr("Before the fade begins, s; 0.5/1 for up and down");
-        case CueCell::Colour:
-            return tr("Time of colours, s, where it is not that of the lamp's intensity; 6+1 with "
-                      "a delay");
-        case CueCell::Follow:
-            return tr("The next cue follows so long after this one's start, or when it is done");
-        case CueCell::Route:
-            return tr("The way that colours take");
-        case CueCell::Fault:
-            return tr("The fade check: a colour nobody asked for");
-        default:
-            return {};
-        }
-    if (role != Qt::DisplayRole)
-        return {};
-    const QStringList names{tr("cue"),   tr("name"),   tr("looks"),  tr("up"),    tr("down"),
-                            tr("delay"), tr("colour"), tr("follow"), tr("route"), QString()};
-    return names[section];
-}
-
-Qt::ItemFlags CueRows::flags(const QModelIndex& index) const {
-    const CueCell cell = cellAt(index.column());
-    const bool fixed = cell == CueCell::Looks || cell == CueCell::Fault;
-    return Qt::ItemIsEnabled | Qt::ItemIsSelectable |
-           (fixed ? Qt::NoItemFlags : Qt::ItemIsEditable);
-}
-
-bool CueRows::setData(const QModelIndex& index, const QVariant& value, int role) {
-    const auto number = numberAt(index.row());
-    const CueCell cell = cellAt(index.column());
-    if (role != Qt::EditRole || !number)
-        return false;
-    const QString text = value.toString();
-    if (text == index.data().toString())
-        return false;
-    CueNumbers numbers = chosen ? chosen() : CueNumbers{*number};
-    if (std::find(numbers.begin(), numbers.end(), *number) == numbers.end())
-        numbers = {*number};
-    const QString name = headerData(index.column(), Qt::Horizontal, Qt::DisplayRole).toString();
-    if (cell == CueCell::Number) {
-        const auto typed = show::parseCueNumber(fromQt(text.trimmed()));
-        if (!typed)
-            return model_.document().tell(said(typed.error())), false;
-        if (!model_.renumber(numbers, *typed))
-            return false;
-        emit renumbered(*typed);
-        return true;
-    }
-    const auto change = changeFrom(cell, text);
-    if (!change) {
-        model_.document().tell(tr("“%1”: expected %2").arg(text, expectedIn(cell)));
-        return false;
-    }
-    return model_.change(numbers, name, *change);
-}
-
-// --- the table
 
 CueTable::CueTable(CueModel& model, QWidget* parent)
     : QTableView(parent), model_(model), rows_(new CueRows(model, this)) {
@@ -332,8 +45,8 @@ CueTable::CueTable(CueModel& model, QWidget* parent)
     setWordWrap(false);
     setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
     verticalHeader()->hide();
-    verticalHeader()->setMinimumSectionSize(kRow);
-    verticalHeader()->setDefaultSectionSize(kRow);
+    verticalHeader()->setMinimumSectionSize(kCueRow);
+    verticalHeader()->setDefaultSectionSize(kCueRow);
     horizontalHeader()->setMinimumSectionSize(20);
     horizontalHeader()->setHighlightSections(false);
     horizontalHeader()->setSectionResizeMode(QHeaderView::Fixed);
@@ -394,8 +107,8 @@ void CueTable::stand() {
                 verticalHeader()->resizeSection(row, px);
         };
         for (int row = 0; row < rows_->rowCount(); ++row)
-            if (verticalHeader()->sectionSize(row) != kRow)
-                verticalHeader()->resizeSection(row, kRow);
+            if (verticalHeader()->sectionSize(row) != kCueRow)
+                verticalHeader()->resizeSection(row, kCueRow);
         high(now, kStanding);
         stands_ = now;
         if (const int row = now ? rows_->rowOf(*now) : -1; row >= 0) {
@@ -603,10 +316,10 @@ void CueTable::placeColumns() {
     const int room = viewport()->width();
     const int more = std::clamp((room - 760) / 12, 0, 24); // of a wide window
     const bool narrow = room < 580;
-    at(CueCell::Number) = kPointer + (narrow ? 44 : 52);
+    at(CueCell::Number) = kCuePointer + (narrow ? 44 : 52);
     int lamps = 0;
     for (const auto& block : model_.blocks()) {
-        const int wider = static_cast<int>(block.count) * (kBar + kBetween) + kGap;
+        const int wider = static_cast<int>(block.count) * (kLampWide + kLampGap) + kBlockGap;
         if (lamps > 0 && lamps + wider > 150 + 8 * more)
             break;
         lamps += wider;

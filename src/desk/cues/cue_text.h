@@ -14,6 +14,13 @@ namespace zelo::desk {
 
 enum class CueCell { Number, Name, Looks, Up, Down, Delay, Colour, Follow, Route, Fault };
 inline constexpr int kCueCells = 10;
+inline CueCell cueCellAt(int column) {
+    return static_cast<CueCell>(column);
+}
+inline bool isCueTime(CueCell cell) {
+    return cell == CueCell::Up || cell == CueCell::Down || cell == CueCell::Delay ||
+           cell == CueCell::Colour || cell == CueCell::Follow;
+}
 
 QString cueNumberText(show::CueNumber number);
 QString timeText(double seconds); // "0.5", "12", "1:30"
