@@ -58,9 +58,11 @@ show::Values shownValues(const Stage& stage, const show::Lineup& lineup) {
         if (!own(colour)) {
             value.colour.reset();
             value.parts.clear();
+            value.nudge = {0, 0}; // it was of the colour that lies below
             if (const Value* said = standings.of(lamp->colour_from, id)) {
                 value.colour = said->colour;
                 value.parts = said->parts;
+                value.nudge = said->nudge;
             } else if (colour == Layer::Adding) {
                 value.parts = show::partLevels(lamp->mixer->type(), lamp->drives);
             }
@@ -68,15 +70,15 @@ show::Values shownValues(const Stage& stage, const show::Lineup& lineup) {
         const Layer intensity = lamp->intensity_from.layer;
         const Value* said = standings.of(lamp->intensity_from, id);
         if (!own(intensity)) {
-            if (said && lamp->moving)
-                value.intensity = said->intensity; // where it goes
-            else if (said && said->intensity && value.trim == 1 && intensity == Layer::List)
-                value.intensity = said->intensity; // with its palette
-            else if (intensity == Layer::Home && !(lamp->intensity > 0))
+            const Value* held = stage.state.hand->find(id);
+            value.trim = 1;
+            if (said && said->intensity && intensity == Layer::List) {
+                value.intensity = said->intensity; // with its palette, and where it goes
+                value.trim = said->trim * (held && !held->intensity ? held->trim : 1);
+            } else if (intensity == Layer::Home && !(lamp->intensity > 0)) {
                 value.intensity.reset();
-            else {
+            } else {
                 value.intensity = show::Source<double>(lamp->intensity);
-                value.trim = 1; // it is in it
             }
         }
         if (!value.empty())

@@ -7,7 +7,8 @@
 namespace zelo::play {
 
 // Of each lamp of the lineup, whatever it comes from: its intensity before master, solo and Dark,
-// and the colour of the layer that gives it, with its links to palettes and gradients. Where lights
+// and the colour of the layer that gives it, with its links to palettes and gradients. Trims and
+// nudges go along. Where lights
 // are added up, or there is no colour but home, the drives themselves. Of a lamp that fades: what
 // it fades to. Lamps that show nothing are left out.
 show::Values shownValues(const Stage& stage, const show::Lineup& lineup);

@@ -60,10 +60,13 @@ Done lockedCue(const Cue& cue) {
 
 // What `later` says over what stood before.
 void sayOver(Value& value, const Value& later) {
-    if (later.intensity)
+    if (later.intensity) {
         value.intensity = later.intensity;
+        value.trim = later.trim;
+    }
     if (later.colour) {
         value.colour = later.colour;
+        value.nudge = later.nudge;
         value.parts.clear();
     }
     for (const auto& [part, level] : later.parts)

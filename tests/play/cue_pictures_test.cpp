@@ -118,8 +118,8 @@ TEST_F(CuePicturesTest, WhatFadesIsKeptAsItWillBe) {
     const auto* value = shown.find({1});
     ASSERT_TRUE(value);
     EXPECT_NEAR(trimmed.lamp({1})->intensity, 0.25, 1e-9);
-    EXPECT_EQ(value->trim, 1);
-    EXPECT_EQ(*value->intensity, show::Source<double>(trimmed.lamp({1})->intensity));
+    EXPECT_EQ(*value->intensity, show::Source<double>(0.5)) << "as the cue says";
+    EXPECT_EQ(value->trim, 0.5);
 }
 
 // "Red up, green up: yellow", with nothing prepared.
@@ -158,6 +158,38 @@ TEST_F(CuePicturesTest, FamiliesOfEmittersAddUp) {
     EXPECT_EQ(familyOf({0.1, 0.57}, white), show::Family::Green);
     EXPECT_EQ(familyOf({0.16, 0.1}, white), show::Family::Blue);
     EXPECT_FALSE(familyOf({0.25, 0.52}, white)) << "a warm white";
+}
+
+// A nudged and trimmed colour in a cue stays what it is: in what the list stands for, and kept
+// anew.
+TEST_F(CuePicturesTest, NudgesAndTrimsOfACueGoAlong) {
+    show::Cue cue;
+    cue.number = {3000};
+    auto value = *lit({{1}}, "gel:214", 0.8)->find({1});
+    value.nudge = {0.02, 0.01};
+    value.trim = 0.5;
+    cue.values = cue.values.with({1}, value);
+    show = *show::keepCue(show, {1}, cue);
+    const auto stands = show::standsFor(*show->cue_lists.find({1}), {3000});
+    EXPECT_EQ(stands.find({1})->nudge, value.nudge);
+    EXPECT_EQ(stands.find({1})->trim, 0.5);
+    const Stage played = at(9, {{What::Jump, 0, 3}}, emptyHand());
+    EXPECT_NEAR(played.lamp({1})->intensity, 0.4, 1e-9);
+    // Shown at rest, as in rehearsal, and kept once more: the same light.
+    const Stage rest =
+        computeStage({show, std::make_shared<const show::Values>(stands)}, {}, shipped, mixes);
+    EXPECT_EQ(rest.lamps[0].sent.values, played.lamps[0].sent.values);
+    cue.number = {4000};
+    show = *show::keepAsCue(show, shownValues(played, {{1}}), {{1}}, {1}, cue, false);
+    EXPECT_EQ(at(9, {{What::Jump, 0, 4}}, emptyHand()).lamps[0].sent.values,
+              played.lamps[0].sent.values);
+    // A nudge in hand of what lies below is none of the cue's colour.
+    auto nudge = std::make_shared<show::Values>();
+    show::Value alone;
+    alone.nudge = {0.05, 0};
+    const auto hand = std::make_shared<const show::Values>(nudge->with({1}, alone));
+    const auto kept = shownValues(at(9, {{What::Jump, 0, 3}}, hand), {{1}});
+    EXPECT_EQ(kept.find({1})->nudge, value.nudge);
 }
 
 } // namespace
