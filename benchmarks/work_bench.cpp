@@ -8,9 +8,11 @@
 #include "mix/rounding.h"
 #include "play/laid.h"
 #include "play/shipped.h"
+#include "play/stage_picture.h"
 #include "route/fade.h"
 #include "support/shipped.h"
 
+#include <Eigen/Dense>
 #include <benchmark/benchmark.h>
 #include <random>
 
@@ -196,6 +198,48 @@ void roundTogether(benchmark::State& state) {
         benchmark::DoNotOptimize(mix::rounded(mixer, drives, 0.4));
 }
 BENCHMARK(roundTogether)->Name("search/ours/4");
+
+// The stage picture of forty lit lamps at its full size, beside the same sum as a product of
+// matrices: a column of shares for each lamp, its light in XYZ.
+show::Show fortyLamps() {
+    show::Show show;
+    for (int i = 1; i <= 40; ++i) {
+        show::Fixture f;
+        f.id = {i};
+        f.place = {-6 + 0.3 * i, i % 2 ? 1.0 : 5.0, 5.5, i * 9.0};
+        show.fixtures = show.fixtures.with(f.id, f);
+    }
+    return show;
+}
+
+constexpr int kPicturePixels = 400 * 225;
+
+void stagePicture(benchmark::State& state) {
+    const play::StagePicture picture(fortyLamps(), kPicturePixels);
+    std::vector<play::PictureLamp> lamps;
+    for (int i = 0; i < 40; ++i) {
+        const colour::Xyz one{900.0 + i, 1000, 800.0 - i};
+        lamps.push_back({one, 0.5 * one, 0.3 * one});
+    }
+    std::vector<colour::Xyz> light;
+    for (auto _ : state) {
+        picture.light(lamps, light);
+        benchmark::DoNotOptimize(light.data());
+    }
+}
+BENCHMARK(stagePicture)->Name("work/stage picture")->Unit(benchmark::kMillisecond);
+BENCHMARK(stagePicture)->Name("picture/ours/40");
+
+void stagePictureAsMatrices(benchmark::State& state) {
+    const Eigen::MatrixXf shares = Eigen::MatrixXf::Random(kPicturePixels, 40);
+    const Eigen::MatrixXf lights = Eigen::MatrixXf::Random(40, 3);
+    Eigen::MatrixXf light(kPicturePixels, 3);
+    for (auto _ : state) {
+        light.noalias() = shares * lights;
+        benchmark::DoNotOptimize(light.data());
+    }
+}
+BENCHMARK(stagePictureAsMatrices)->Name("picture/Eigen/40");
 
 } // namespace
 } // namespace zelo
