@@ -103,24 +103,35 @@ def xyY(shape, top):
 class Channel:
     """One channel of a mode: what it is for and how its values run."""
 
-    def __init__(self, attribute, size, home=0, highlight=None, sets=(), physical=(0.0, 1.0), **links):
+    def __init__(self, attribute, size, home=0, highlight=None, sets=(), physical=(0.0, 1.0), ranges=(), **links):
+        self.ranges = ranges  # of what makes no light: [(from, attribute, name)]
         self.attribute, self.size, self.home, self.links, self.sets = attribute, size, home, links, sets
         self.highlight = 256 ** size - 1 if highlight is None else highlight
         self.physical = physical
 
+    def attributes(self):
+        feature = "Beam.Beam" if self.ranges or self.attribute == "Zoom" else "Color.RGB"
+        return [(a, feature) for a in [self.attribute] + [a for _, a, _ in self.ranges]]
+
     def rows(self, offset):
         slots = ",".join(str(offset + b) for b in range(self.size))
-        name = self.links.get("Emitter", self.attribute)
+        name = self.links.get("Emitter", self.attribute) + " 1"
+        for at, _, text in self.ranges:
+            name = text if at <= self.home else name
         master = "Grand" if self.attribute in ("Dimmer", "HSB_Brightness") else "None"
         links = "".join(f' {k}="{v}"' for k, v in self.links.items())
         yield (f'  <DMXChannel DMXBreak="1" Geometry="Beam" Highlight="{self.highlight}/{self.size}" '
-               f'InitialFunction="Beam_{self.attribute}.{self.attribute}.{name} 1" Offset="{slots}">')
+               f'InitialFunction="Beam_{self.attribute}.{self.attribute}.{name}" Offset="{slots}">')
         yield (f'   <LogicalChannel Attribute="{self.attribute}" DMXChangeTimeLimit="0.0" '
-               f'Master="{master}" MibFade="0.0" Snap="{"Yes" if self.sets else "No"}">')
+               f'Master="{master}" MibFade="0.0" Snap="{"Yes" if self.sets or self.ranges else "No"}">')
         start = (f'    <ChannelFunction Attribute="{self.attribute}" DMXFrom="0/{self.size}" '
-                 f'Default="{self.home}/{self.size}"{links} Name="{name} 1" OriginalAttribute="" '
+                 f'Default="{self.home}/{self.size}"{links} Name="{name}" OriginalAttribute="" '
                  f'PhysicalFrom="{self.physical[0]}" PhysicalTo="{self.physical[1]}" RealAcceleration="0.0" RealFade="0.0"')
-        if not self.sets:
+        if self.ranges:
+            for at, attribute, text in self.ranges:
+                yield (f'    <ChannelFunction Attribute="{attribute}" DMXFrom="{at}/{self.size}" Default="{self.home}/{self.size}" '
+                       f'Name="{text}" OriginalAttribute="" PhysicalFrom="0.0" PhysicalTo="1.0" RealAcceleration="0.0" RealFade="0.0"/>')
+        elif not self.sets:
             yield start + "/>"
         else:
             yield start + ">"
@@ -158,12 +169,15 @@ class Type:
                             f'Feature="Color.RGB" Name="{EMITTERS[e][0]}" PhysicalUnit="ColorComponent" Pretty="{e}"/>')
         named = {"Dimmer"} | {EMITTERS[e][0] for e, _ in self.emitters}
         for _, channels in self.modes:
-            for c in channels:
-                if c.attribute not in named:
-                    named.add(c.attribute)
-                    rows.append(f'<Attribute Feature="Color.RGB" Name="{c.attribute}" PhysicalUnit="None" '
-                                f'Pretty="{c.attribute}"/>')
+            for attribute, feature in [(a, f) for c in channels for a, f in c.attributes()]:
+                if attribute not in named:
+                    named.add(attribute)
+                    rows.append(f'<Attribute Feature="{feature}" Name="{attribute}" PhysicalUnit="None" '
+                                f'Pretty="{attribute}"/>')
         return rows
+
+    def has_beam(self):
+        return any(f == "Beam.Beam" for _, channels in self.modes for c in channels for _, f in c.attributes())
 
     def points(self, shape, factor):
         for nm in NM:
@@ -233,8 +247,10 @@ class Type:
              "  <AttributeDefinitions>", '   <ActivationGroups><ActivationGroup Name="ColorRGB"/></ActivationGroups>',
              "   <FeatureGroups>",
              '    <FeatureGroup Name="Dimmer" Pretty="Dimmer"><Feature Name="Dimmer"/></FeatureGroup>',
-             '    <FeatureGroup Name="Color" Pretty="Color"><Feature Name="RGB"/></FeatureGroup>',
-             "   </FeatureGroups>", "   <Attributes>"]
+             '    <FeatureGroup Name="Color" Pretty="Color"><Feature Name="RGB"/></FeatureGroup>']
+        if self.has_beam():
+            o.append('    <FeatureGroup Name="Beam" Pretty="Beam"><Feature Name="Beam"/></FeatureGroup>')
+        o += ["   </FeatureGroups>", "   <Attributes>"]
         o += ["    " + r for r in self.attributes()]
         o += ["   </Attributes>", "  </AttributeDefinitions>"] + self.section("Wheels", self.wheel_rows(), "  ")
         o += ["  <PhysicalDescriptions>"] + self.section("Emitters", self.emitter_rows())
@@ -313,6 +329,7 @@ SCROLL = ["104", "114", "214", "218", "225", "304", "309", "324", "346", "415", 
 SCROLL_FILTERS = {f"Frame {i + 2}": [(100, gel(n))] for i, n in enumerate(SCROLL)}
 SCROLL_FRAMES = [("Open", None)] + [(f"Gel {n}", f"Frame {i + 2}") for i, n in enumerate(SCROLL)]
 
+SHUTTER = [(0, "Shutter1", "Closed"), (16, "Shutter1", "Open"), (64, "Shutter1Strobe", "Strobe"), (224, "Shutter1StrobeRandom", "Strobe at random")]
 TYPES = [
     Type("petrel-4", "Petrel 4", "Red, green, blue and white, with dimmer.",
          [("Red", 1850), ("Green", 3300), ("Blue", 560), ("White", 4400)],
@@ -355,7 +372,12 @@ TYPES = [
           ("flags 8 bit", [Channel("Dimmer", 1), Channel("ColorSub_C", 1, highlight=0, Filter="Cyan"),
                            Channel("ColorSub_M", 1, highlight=0, Filter="Magenta"), Channel("ColorSub_Y", 1, highlight=0, Filter="Yellow"),
                            Channel("CTO", 1, highlight=0, Filter="Warm correction"),
-                           Channel("Color1WheelIndex", 1, highlight=0, Wheel="Colours", physical=(0.0, 360.0))])],
+                           Channel("Color1WheelIndex", 1, highlight=0, Wheel="Colours", physical=(0.0, 360.0))]),
+          ("flags 16 bit, shutter and zoom",
+           [Channel("Dimmer", 2), Channel("Shutter1", 1, home=32, ranges=SHUTTER), Channel("ColorSub_C", 2, highlight=0, Filter="Cyan"),
+            Channel("ColorSub_M", 2, highlight=0, Filter="Magenta"), Channel("ColorSub_Y", 2, highlight=0, Filter="Yellow"),
+            Channel("CTO", 2, highlight=0, Filter="Warm correction"),
+            Channel("Color1", 1, highlight=0, Wheel="Colours", sets=sets(SKUA_WHEEL)), Channel("Zoom", 2, home=16384)])],
          filters=SKUA_FILTERS, wheels={"Colours": SKUA_WHEEL}, source="Lamp", kelvin=7000),
     Type("eider-1000", "Eider 1000", "Tungsten lantern on a dimmer; it warms as it dims.", [("Tungsten", 34000)],
          [("dimmer", [Channel("Dimmer", 1)])], droop=warming(34000), source="Tungsten", kelvin=3200, lamp="Tungsten"),

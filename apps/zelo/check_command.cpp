@@ -2,6 +2,7 @@
 // zelo check: what is wrong with a show before anybody plays it.
 #include "commands.h"
 #include "files/show_file.h"
+#include "host/handed_check.h"
 #include "play/show_check.h"
 #include "report.h"
 #include "show/edits.h"
@@ -20,7 +21,7 @@ std::string lampsText(const show::Show& show, const std::vector<show::FixtureId>
     return fmt::format("lamp{} {}", lamps.size() == 1 ? "" : "s", text);
 }
 
-Done printCheck(Context& context, const std::string& path) {
+Done printCheck(Context& context, const std::string& path, bool handed_over) {
     const auto opened = files::readShow(path);
     if (!opened)
         return passOn(opened.error());
@@ -29,8 +30,17 @@ Done printCheck(Context& context, const std::string& path) {
     const show::Show& show = *opened->show;
     play::Mixes mixes;
     const auto from = context.library.sources();
-    const auto found = play::checkShow(
-        play::compiled({opened->show, show::emptyHand()}, *from, mixes), *from, mixes);
+    std::vector<play::Finding> found;
+    if (!handed_over)
+        found = play::checkShow(play::compiled({opened->show, show::emptyHand()}, *from, mixes),
+                                *from, mixes);
+    for (const auto& [id, list] : show.cue_lists)
+        if (handed_over) {
+            auto more = host::checkHandedOver(opened->show, *from, mixes, {id});
+            if (!more)
+                return passOn(more.error());
+            found.insert(found.end(), more->begin(), more->end());
+        }
     Json all = Json::array();
     for (const play::Finding& f : found) {
         const show::CueList* list = show.cue_lists.find(f.list);
@@ -73,13 +83,19 @@ Done printCheck(Context& context, const std::string& path) {
 void addCheck(CLI::App& app, Context& context) {
     auto* c = app.add_subcommand(
         "check", "fades that show a colour nobody asked for, clashes, misses; exit 1 when found");
-    auto path = std::make_shared<std::string>();
-    c->add_option("SHOW", *path, "the show (.zelo)")->required();
+    struct Options {
+        std::string path;
+        bool handed_over = false;
+    };
+    auto o = std::make_shared<Options>();
+    c->add_option("SHOW", o->path, "the show (.zelo)")->required();
+    c->add_flag("--handed-over", o->handed_over,
+                "the fades alone, as another desk plays the cues handed over to it");
     c->add_option("--book", context.books, "another swatch book");
     c->add_flag("--json", context.json, "JSON on stdout");
-    c->callback([&context, path] {
-        context.show = *path; // its types and palettes are known then
-        context.run = [&context, path] { return printCheck(context, *path); };
+    c->callback([&context, o] {
+        context.show = o->path; // its types and palettes are known then
+        context.run = [&context, o] { return printCheck(context, o->path, o->handed_over); };
     });
 }
 

@@ -13,7 +13,9 @@
 #include "files/swatch_book_file.h"
 #include "host/cue_sheet.h"
 #include "host/hand_over.h"
+#include "host/take_cues.h"
 #include "kept_gradient.h"
+#include "show/cue_edits.h"
 #include "show/edits.h"
 #include "show/kept.h"
 
@@ -174,11 +176,36 @@ Done convertShow(Context& context, const std::string& in, const std::string& lis
     return writeFile(out, *bytes);
 }
 
-Done convertCues(const std::string& in, const std::string& out) {
+// Another desk's cues as a list of a show with the rig that they are for.
+Done convertCuesToShow(Context& context, const files::AsciiCues& cues, const std::string& in,
+                       const std::string& rig, const std::string& out) {
+    if (rig.empty())
+        return fail(
+            ErrorCode::BadValue,
+            ZELO_TEXT("core", "{}: cues become a show with --rig SHOW, whose lamps they are"), in);
+    const auto opened = files::readShow(rig);
+    if (!opened)
+        return passOn(opened.error());
+    play::Mixes mixes;
+    auto taken = host::takeCues(*opened->show, *context.library.sources(), mixes, cues,
+                                fs::path(in).stem().string());
+    if (!taken)
+        return passOn(taken.error(), in);
+    tell(in, taken->notes);
+    const auto with = show::addCueList(opened->show, std::move(taken->list));
+    if (!with)
+        return passOn(with.error(), in);
+    return files::writeShow(out, **with, *opened->hand);
+}
+
+Done convertCues(Context& context, const std::string& in, const std::string& rig,
+                 const std::string& out) {
     const auto ending = endingOf(out);
-    if (ending != ".asc" && ending != ".csv")
+    if (ending != ".asc" && ending != ".csv" && ending != ".zelo")
         return fail(ErrorCode::Unsupported,
-                    ZELO_TEXT("core", "{}: cues become .asc, or a cue sheet (.csv)"), out);
+                    ZELO_TEXT("core", "{}: cues become .asc, a cue sheet (.csv), or with --rig a "
+                                      "show (.zelo)"),
+                    out);
     const auto text = readFile(in);
     if (!text)
         return passOn(text.error());
@@ -186,6 +213,8 @@ Done convertCues(const std::string& in, const std::string& out) {
     if (!cues)
         return passOn(cues.error(), in);
     tell(in, cues->notes);
+    if (ending == ".zelo")
+        return convertCuesToShow(context, *cues, in, rig, out);
     return writeFile(out,
                      ending == ".asc" ? files::asciiCuesText(*cues) : files::cueSheetCsv(*cues));
 }
@@ -239,7 +268,7 @@ void addConvert(CLI::App& app, Context& context) {
         "convert",
         "spectra, swatch books, palettes, fixture types, rigs, cues between their formats");
     struct Options {
-        std::string in, out, gradient, group, list;
+        std::string in, out, gradient, group, list, rig;
     };
     auto files = std::make_shared<Options>();
     c->add_option("IN", files->in,
@@ -254,11 +283,15 @@ void addConvert(CLI::App& app, Context& context) {
     c->add_option("--group", files->group, "of the show: the lamps the gradient is laid over");
     c->add_option("--list", files->list,
                   "of a show (.zelo): which of its cue lists, as .asc or a cue sheet (.csv)");
+    c->add_option("--rig", files->rig,
+                  "of cues (.asc): the show (.zelo) whose lamps they are, to become a show");
     c->callback([&context, files] {
+        if (!files->rig.empty())
+            context.show = files->rig;
         if (!files->gradient.empty() || endingOf(files->in) == ".zelo")
             context.show = files->in; // its types and palettes are known then
         context.run = [&context, files]() -> Done {
-            const auto& [in, out, gradient, group, list] = *files;
+            const auto& [in, out, gradient, group, list, rig] = *files;
             if (!gradient.empty())
                 return convertGradient(context, gradient, group, out);
             if (isFixture(in))
@@ -268,7 +301,7 @@ void addConvert(CLI::App& app, Context& context) {
             if (endingOf(in) == ".zelo")
                 return convertShow(context, in, list, out);
             if (endingOf(in) == ".asc")
-                return convertCues(in, out);
+                return convertCues(context, in, rig, out);
             const auto text = converted(in, out);
             if (!text)
                 return passOn(text.error());

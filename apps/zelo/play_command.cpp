@@ -3,6 +3,7 @@
 #include "base/text.h"
 #include "choices.h"
 #include "files/show_file.h"
+#include "light/levels.h"
 #include "mix/rounding.h"
 #include "play/compile.h"
 #include "play/playing.h"
@@ -88,6 +89,9 @@ private:
                 return std::vector<Command>{{What::Master, 0, *level, {}}};
         if (words[0] == "dark" && words.size() == 2 && (words[1] == "on" || words[1] == "off"))
             return std::vector<Command>{{What::Dark, 0, words[1] == "on" ? 1.0 : 0.0, {}}};
+        if (words[0] == "day" && words.size() == 2)
+            if (const auto time = secondOfDay(words[1]))
+                return std::vector<Command>{{What::TimeOfDay, 0, *time, {}}};
         if (words[0] == "put-down" && words.size() == 1)
             return std::vector<Command>{{What::PutDown, 0, 0, {}}};
         if (words[0] == "hand" && words.size() == 3)
@@ -95,9 +99,22 @@ private:
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "expected next, back, hold, jump N, rate R, release, list "
                                       "NAME and one of these, fader NAME=0..1, master 0..1, dark "
-                                      "on|off, put-down or hand N COLOUR|0..1"));
+                                      "on|off, put-down, day H:MM[:SS] or hand N COLOUR|0..1"));
     }
 
+    static std::optional<double> secondOfDay(std::string_view text) { // "19:30", "19:30:05"
+        const auto parts = split(text, ':');
+        double seconds = 0;
+        for (std::size_t i = 0; i < parts.size(); ++i) {
+            const auto n = toInteger(parts[i]);
+            if (!n || *n < 0 || *n >= (i == 0 ? 24 : 60))
+                return std::nullopt;
+            seconds = 60 * seconds + *n;
+        }
+        return parts.size() == 2   ? std::optional(60 * seconds)
+               : parts.size() == 3 ? std::optional(seconds)
+                                   : std::nullopt;
+    }
     static std::optional<double> share(std::string_view text) {
         const auto x = toNumber(text);
         return x && *x >= 0 && *x <= 1 ? x : std::nullopt;
@@ -187,6 +204,8 @@ std::string fromText(const play::Engine::From& from, const show::Show& show,
         return "standing light";
     case Layer::Hand:
         return "hand";
+    case Layer::Locked:
+        return "locked";
     case Layer::Solo:
         return "solo";
     case Layer::Dark:
@@ -220,9 +239,10 @@ Json frameJson(const play::Moment& moment, const show::Show& show, const play::C
             const auto* first = moment.shown.drives.data() + compiled.program->first[lamp];
             light::Drives drives(mixer->type().partCount(), 0.0);
             std::copy_n(first, drives.size(), drives.begin());
-            const auto sent = moment.moving[lamp]
-                                  ? mix::sentAs(*mixer, moment.values[lamp])
-                                  : mix::rounded(*mixer, drives, moment.shown.intensity[lamp]);
+            auto sent = moment.moving[lamp]
+                            ? mix::sentAs(*mixer, moment.values[lamp])
+                            : mix::rounded(*mixer, drives, moment.shown.intensity[lamp]);
+            light::takeSettings(mixer->mode(), moment.values[lamp], sent.values);
             if (colour::hasChromaticity(sent.xyz))
                 one["uv"] = uvJson(colour::toUv(sent.xyz));
             one["xyz"] = {sent.xyz.X, sent.xyz.Y, sent.xyz.Z};
@@ -310,8 +330,8 @@ void addPlay(CLI::App& app, Context& context) {
     c->add_option(
         "--press", o->presses,
         "\"T COMMAND\", T in seconds: next, back, hold, jump N, rate R, release, list NAME "
-        "and one of these, fader NAME=0..1, master 0..1, dark on|off, put-down, hand N "
-        "COLOUR|0..1; repeatable");
+        "and one of these, fader NAME=0..1, master 0..1, dark on|off, put-down, day H:MM, "
+        "hand N COLOUR|0..1; repeatable");
     c->add_option("--until", o->until, "seconds (up to the last press)");
     c->add_option("--step", o->step, "seconds from frame to frame")->capture_default_str();
     c->add_option("--book", context.books, "another swatch book");

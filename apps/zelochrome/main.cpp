@@ -27,6 +27,7 @@ int main(int argc, char** argv) {
     cli.add_option("--pick", wish.pick, "a colour for the lineup: gel:214@3200");
     cli.add_option("--moment", wish.moment, "of the crossfade that is shown, share of its time")
         ->check(CLI::Range(0.0, 1.0));
+    cli.add_option("--run", wish.commands, "runs the command whose text begins so; repeatable");
     cli.add_option("--cue", wish.cue, "goes to this cue, and holds halfway");
     cli.add_option("--theme", wish.theme, "booth (dark) or desk (light)");
     cli.add_option("--language", wish.language, "of the interface")

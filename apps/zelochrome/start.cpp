@@ -110,6 +110,13 @@ bool searching(MainWindow& window, Document& document) {
            (network->finder() && network->finder()->state().searching);
 }
 
+void settle(Document& document) {
+    for (int i = 0; i < 20; ++i) {
+        document.waitUntilIdle();
+        QApplication::processEvents(QEventLoop::AllEvents, 20);
+    }
+}
+
 // Jumps to the cue before it at once, starts it ten times as fast, and holds it halfway.
 void goToCue(MainWindow& window, Document& document, const std::string& text) {
     using What = play::Command::What;
@@ -142,10 +149,7 @@ void goToCue(MainWindow& window, Document& document, const std::string& text) {
     document.press(list->id, What::Hold);
     document.press(list->id, What::Rate, 1);
     wait([&](const play::StageList& now) { return now.held && now.rate == 1; });
-    for (int i = 0; i < 20; ++i) { // the picture comes after the light
-        document.waitUntilIdle();
-        QApplication::processEvents(QEventLoop::AllEvents, 20);
-    }
+    settle(document); // the picture comes after the light
 }
 
 void takeShot(MainWindow& window, Document& document, const StartWish& wish) {
@@ -170,6 +174,17 @@ void takeShot(MainWindow& window, Document& document, const StartWish& wish) {
     }
     if (!wish.cue.empty())
         goToCue(window, document, wish.cue);
+    for (const std::string& text : wish.commands) {
+        const auto& all = window.commands();
+        const auto it = std::find_if(all.begin(), all.end(), [&](const Command& c) {
+            return c.run && c.text.startsWith(toQt(text));
+        });
+        if (it == all.end())
+            std::fprintf(stderr, "zelochrome: --run %s: no such command\n", text.c_str());
+        else
+            it->run();
+        settle(document);
+    }
     const bool written = window.grab().save(toQt(wish.shot));
     if (!written)
         std::fprintf(stderr, "zelochrome: cannot write %s\n", wish.shot.c_str());

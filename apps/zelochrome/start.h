@@ -18,9 +18,10 @@ struct StartWish {
     double moment = 0;               // of the crossfade, share of its time
     std::string cue;                 // the first list goes to it, halfway, and holds there
     std::string theme = "booth";
-    std::string log_level = "info"; // debug, info, warning or error
-    std::string shot;               // draw the window to this PNG once all is computed, and exit
-    std::string language;           // "en", "de"; empty: as people chose, or as the desktop speaks
+    std::string log_level = "info";    // debug, info, warning or error
+    std::vector<std::string> commands; // run before the picture, by the beginnings of their texts
+    std::string shot;                  // draw the window to this PNG once all is computed, and exit
+    std::string language; // "en", "de"; empty: as people chose, or as the desktop speaks
     int width = 1280;
     int height = 800;
     int size = 0; // of everything, in percent; 0: as people set it

@@ -20,10 +20,6 @@
         <translation>eine Zeit, mit Verzögerung: 6+1, oder nichts</translation>
     </message>
     <message>
-        <source>a time after its start, “%1”, or nothing</source>
-        <translation>eine Zeit nach seinem Beginn, „%1“ oder nichts</translation>
-    </message>
-    <message>
         <source>a time: 2.5, or 1:30</source>
         <translation>eine Zeit: 2,5 oder 1:30</translation>
     </message>
@@ -58,6 +54,184 @@
     <message>
         <source>note</source>
         <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>at %1</source>
+        <translation>um %1</translation>
+    </message>
+    <message>
+        <source>a time after its start, “%1”, a time of day such as “at 19:30”, or nothing</source>
+        <translation>eine Zeit nach ihrem Beginn, „%1“, eine Tageszeit wie „um 19:30“, oder nichts</translation>
+    </message>
+</context>
+<context>
+    <name>Holding</name>
+    <message>
+        <source>No lamps in the lineup: nothing to lock.</source>
+        <translation>Keine Lampen in der Lampenreihe: nichts zu sperren.</translation>
+    </message>
+    <message>
+        <source>Unlock %1</source>
+        <translation>%1 entsperren</translation>
+    </message>
+    <message>
+        <source>Lock %1</source>
+        <translation>%1 sperren</translation>
+    </message>
+    <message>
+        <source>Nothing of the kind is in hand in the lineup.</source>
+        <translation>Nichts davon ist in der Lampenreihe in der Hand.</translation>
+    </message>
+    <message>
+        <source>intensities</source>
+        <translation>Helligkeiten</translation>
+    </message>
+    <message>
+        <source>colours</source>
+        <translation>Farben</translation>
+    </message>
+    <message>
+        <source>the lineup</source>
+        <translation>die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Put down %1</source>
+        <translation>%1 ablegen</translation>
+    </message>
+</context>
+<context>
+    <name>LookMenu</name>
+    <message>
+        <source>Show look %1</source>
+        <translation>Look %1 zeigen</translation>
+    </message>
+    <message>
+        <source>Choose lamps first: they take it in their order.</source>
+        <translation>Erst Lampen wählen: Sie nehmen ihn in ihrer Reihenfolge.</translation>
+    </message>
+    <message>
+        <source>Look %1 onto the lineup</source>
+        <translation>Look %1 auf die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Reading %1</source>
+        <translation>%1 wird gelesen</translation>
+    </message>
+    <message>
+        <source>%1 is too large</source>
+        <translation>%1 ist zu groß</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Picture of look %1</source>
+        <translation>Bild von Look %1</translation>
+    </message>
+    <message>
+        <source>Show it, in %1 s</source>
+        <translation>Zeigen, in %1 s</translation>
+    </message>
+    <message>
+        <source>Take it into the hand</source>
+        <translation>In die Hand nehmen</translation>
+    </message>
+    <message>
+        <source>Look %1</source>
+        <translation>Look %1</translation>
+    </message>
+    <message>
+        <source>Onto the lineup, by order</source>
+        <translation>Auf die Lampenreihe, der Reihe nach</translation>
+    </message>
+    <message>
+        <source>Time: %1 s…</source>
+        <translation>Zeit: %1 s…</translation>
+    </message>
+    <message>
+        <source>Time of a look</source>
+        <translation>Zeit eines Looks</translation>
+    </message>
+    <message>
+        <source>In which it comes, s</source>
+        <translation>In der er kommt, s</translation>
+    </message>
+    <message>
+        <source>Time of look %1</source>
+        <translation>Zeit von Look %1</translation>
+    </message>
+    <message>
+        <source>“%1”: expected a time: 2.5, or 1:30</source>
+        <translation>„%1“: eine Zeit erwartet: 2,5 oder 1:30</translation>
+    </message>
+    <message>
+        <source>A picture of one&apos;s own…</source>
+        <translation>Ein eigenes Bild…</translation>
+    </message>
+    <message>
+        <source>Picture of a look</source>
+        <translation>Bild eines Looks</translation>
+    </message>
+    <message>
+        <source>Pictures (*.png *.jpg *.jpeg)</source>
+        <translation>Bilder (*.png *.jpg *.jpeg)</translation>
+    </message>
+    <message>
+        <source>Its small lamps again</source>
+        <translation>Wieder seine kleinen Lampen</translation>
+    </message>
+    <message>
+        <source>Rename…</source>
+        <translation>Umbenennen…</translation>
+    </message>
+    <message>
+        <source>Rename</source>
+        <translation>Umbenennen</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Rename look to %1</source>
+        <translation>Look in %1 umbenennen</translation>
+    </message>
+    <message>
+        <source>Unlock</source>
+        <translation>Entsperren</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>Unlock look %1</source>
+        <translation>Look %1 entsperren</translation>
+    </message>
+    <message>
+        <source>Lock look %1</source>
+        <translation>Look %1 sperren</translation>
+    </message>
+    <message>
+        <source>Delete</source>
+        <translation>Löschen</translation>
+    </message>
+    <message>
+        <source>Delete look %1</source>
+        <translation>Look %1 löschen</translation>
+    </message>
+    <message>
+        <source>Looks</source>
+        <translation>Looks</translation>
+    </message>
+    <message>
+        <source>No looks yet: K keeps one</source>
+        <translation>Noch keine Looks: K behält einen</translation>
+    </message>
+    <message>
+        <source>  (locked)</source>
+        <translation>  (gesperrt)</translation>
     </message>
 </context>
 <context>
@@ -328,50 +502,6 @@
     <message>
         <source>Group from the lineup…	Shift+G</source>
         <translation>Gruppe aus der Lampenreihe …	Shift+G</translation>
-    </message>
-    <message>
-        <source>Looks</source>
-        <translation>Looks</translation>
-    </message>
-    <message>
-        <source>No looks yet: K keeps one</source>
-        <translation>Noch keine Looks: K behält einen</translation>
-    </message>
-    <message>
-        <source>  (locked)</source>
-        <translation>  (gesperrt)</translation>
-    </message>
-    <message>
-        <source>Take it into the hand</source>
-        <translation>In die Hand nehmen</translation>
-    </message>
-    <message>
-        <source>Look %1</source>
-        <translation>Look %1</translation>
-    </message>
-    <message>
-        <source>Rename look to %1</source>
-        <translation>Look umbenennen in %1</translation>
-    </message>
-    <message>
-        <source>Unlock</source>
-        <translation>Entsperren</translation>
-    </message>
-    <message>
-        <source>Lock</source>
-        <translation>Sperren</translation>
-    </message>
-    <message>
-        <source>Lock look %1</source>
-        <translation>Look %1 sperren</translation>
-    </message>
-    <message>
-        <source>Unlock look %1</source>
-        <translation>Look %1 entsperren</translation>
-    </message>
-    <message>
-        <source>Delete look %1</source>
-        <translation>Look %1 löschen</translation>
     </message>
     <message>
         <source>Shows (*.zelo)</source>
@@ -932,10 +1062,6 @@
     <message>
         <source>DMXProfile &apos;{}&apos; is not there</source>
         <translation>DMXProfile „{}“ ist nicht da</translation>
-    </message>
-    <message>
-        <source>channel {} is left at home: it drives no emitter</source>
-        <translation>Kanal {} bleibt in Ruhe: er treibt keinen Emitter</translation>
     </message>
     <message>
         <source>a second channel for {} is left at home</source>
@@ -2798,16 +2924,80 @@
         <translation>Emitter</translation>
     </message>
     <message>
-        <source>fader &apos;{}&apos;: needs a look, a group or emitters</source>
-        <translation>Fader &apos;{}&apos;: braucht einen Look, eine Gruppe oder Emitter</translation>
-    </message>
-    <message>
         <source>fader &apos;{}&apos; plays group &apos;{}&apos;</source>
         <translation>Fader &apos;{}&apos; spielt Gruppe &apos;{}&apos;</translation>
     </message>
     <message>
-        <source>left out, since their look or group is not there: {} faders</source>
-        <translation>ausgelassen, da ihr Look oder ihre Gruppe nicht da ist: {} Fader</translation>
+        <source>a version needs a name that no other has</source>
+        <translation>eine Fassung braucht einen Namen, den keine andere hat</translation>
+    </message>
+    <message>
+        <source>plays cue list {}, which is not there</source>
+        <translation>spielt Cueliste {}, die nicht da ist</translation>
+    </message>
+    <message>
+        <source>cue {} is there twice: left out</source>
+        <translation>Cue {} ist zweimal da: ausgelassen</translation>
+    </message>
+    <message>
+        <source>cue {}: no number for a cue: left out</source>
+        <translation>Cue {}: keine Nummer für einen Cue: ausgelassen</translation>
+    </message>
+    <message>
+        <source>no cue of it reaches a lamp of the rig</source>
+        <translation>kein Cue davon erreicht eine Lampe des Aufbaus</translation>
+    </message>
+    <message>
+        <source>left out, of no lamp of the rig: {} channels</source>
+        <translation>ausgelassen, von keiner Lampe des Aufbaus: {} Kanäle</translation>
+    </message>
+    <message>
+        <source>locked: it keeps what it showed then</source>
+        <translation>gesperrt: Sie behält, was sie da zeigte</translation>
+    </message>
+    <message>
+        <source>Other channels</source>
+        <translation>Andere Kanäle</translation>
+    </message>
+    <message>
+        <source>not at rest: {}</source>
+        <translation>nicht in Ruhe: {}</translation>
+    </message>
+    <message>
+        <source>locked: solo and master leave it alone</source>
+        <translation>gesperrt: Solo und Master lassen sie in Ruhe</translation>
+    </message>
+    <message>
+        <source>locked while it was dark</source>
+        <translation>gesperrt, als sie dunkel war</translation>
+    </message>
+    <message>
+        <source>fader &apos;{}&apos; plays this list</source>
+        <translation>Fader &apos;{}&apos; spielt diese Liste</translation>
+    </message>
+    <message>
+        <source>a cue has {} versions at most</source>
+        <translation>ein Cue hat höchstens {} Fassungen</translation>
+    </message>
+    <message>
+        <source>cue {} has no version &apos;{}&apos;</source>
+        <translation>Cue {} hat keine Fassung &apos;{}&apos;</translation>
+    </message>
+    <message>
+        <source>fader &apos;{}&apos;: needs a look, a list, a group or emitters</source>
+        <translation>Fader &apos;{}&apos;: braucht einen Look, eine Liste, eine Gruppe oder Emitter</translation>
+    </message>
+    <message>
+        <source>left out, since their look, list or group is not there: {} faders</source>
+        <translation>ausgelassen, da ihr Look, ihre Liste oder Gruppe nicht da ist: {} Fader</translation>
+    </message>
+    <message>
+        <source>a picture of {} kB: {} at most</source>
+        <translation>ein Bild von {} kB: höchstens {}</translation>
+    </message>
+    <message>
+        <source>a picture must be a PNG or a JPEG</source>
+        <translation>ein Bild muss ein PNG oder ein JPEG sein</translation>
     </message>
 </context>
 <context>
@@ -4004,6 +4194,26 @@
         <source>Choose a colour in the swatch book for where it comes from, and another for where it goes; or press From and To for palettes, looks and lamps as they are.</source>
         <translation>Wähle im Farbbuch eine Farbe, von der sie kommt, und eine, zu der sie geht; oder drücke Von und Nach für Paletten, Looks und Lampen, wie sie sind.</translation>
     </message>
+    <message>
+        <source>Under the ribbons</source>
+        <translation>Unter den Bändern</translation>
+    </message>
+    <message>
+        <source>All ways between the two ends, or the fades of the cue list that show a colour nobody asked for</source>
+        <translation>Alle Wege zwischen den beiden Enden, oder die Übergänge der Cueliste, die eine Farbe zeigen, die niemand wollte</translation>
+    </message>
+    <message>
+        <source>All ways</source>
+        <translation>Alle Wege</translation>
+    </message>
+    <message>
+        <source>Fade check</source>
+        <translation>Übergangsprüfung</translation>
+    </message>
+    <message>
+        <source>Fade check: %1</source>
+        <translation>Übergangsprüfung: %1</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::CueForm</name>
@@ -4030,10 +4240,6 @@
     <message>
         <source>Intensity or colour</source>
         <translation>Helligkeit oder Farbe</translation>
-    </message>
-    <message>
-        <source>Which of the two the cue says (← →)</source>
-        <translation>Was von beiden der Cue sagt (← →)</translation>
     </message>
     <message>
         <source>both</source>
@@ -4106,6 +4312,58 @@
     <message>
         <source>Keep cue %1</source>
         <translation>Cue %1 behalten</translation>
+    </message>
+    <message>
+        <source>Which of these is kept (← →)</source>
+        <translation>Was davon behalten wird (← →)</translation>
+    </message>
+    <message>
+        <source>emitters</source>
+        <translation>Emitter</translation>
+    </message>
+    <message>
+        <source>Kept as</source>
+        <translation>Behalten als</translation>
+    </message>
+    <message>
+        <source>A cue, another version beside it, or a look (← →)</source>
+        <translation>Ein Cue, eine andere Fassung daneben, oder ein Look (← →)</translation>
+    </message>
+    <message>
+        <source>a cue</source>
+        <translation>ein Cue</translation>
+    </message>
+    <message>
+        <source>a version beside it</source>
+        <translation>eine Fassung daneben</translation>
+    </message>
+    <message>
+        <source>a look</source>
+        <translation>ein Look</translation>
+    </message>
+    <message>
+        <source>Emitters</source>
+        <translation>Emitter</translation>
+    </message>
+    <message>
+        <source>These alone are kept: their names, with commas between</source>
+        <translation>Nur diese werden behalten: ihre Namen, mit Kommas dazwischen</translation>
+    </message>
+    <message>
+        <source>Red, Amber</source>
+        <translation>Red, Amber</translation>
+    </message>
+    <message>
+        <source>Keep look %1</source>
+        <translation>Look %1 behalten</translation>
+    </message>
+    <message>
+        <source>There is no cue %1 that this could be a version of.</source>
+        <translation>Es gibt keinen Cue %1, von dem dies eine Fassung sein könnte.</translation>
+    </message>
+    <message>
+        <source>Keep version %1 of cue %2</source>
+        <translation>Fassung %1 von Cue %2 behalten</translation>
     </message>
 </context>
 <context>
@@ -4209,6 +4467,14 @@
         <source>as needed</source>
         <translation>nach Bedarf</translation>
     </message>
+    <message>
+        <source>Version %1 of cue %2</source>
+        <translation>Fassung %1 von Cue %2</translation>
+    </message>
+    <message>
+        <source>Remove version %1 of cue %2</source>
+        <translation>Fassung %1 von Cue %2 entfernen</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::CueRows</name>
@@ -4227,10 +4493,6 @@
     <message>
         <source>Time of colours, s, where it is not that of the lamp&apos;s intensity; 6+1 with a delay</source>
         <translation>Zeit der Farben, s, wo sie nicht die der Helligkeit ist; 6+1 mit Verzögerung</translation>
-    </message>
-    <message>
-        <source>The next cue follows so long after this one&apos;s start, or when it is done</source>
-        <translation>Der nächste Cue folgt so lange nach dem Beginn von diesem, oder wenn er fertig ist</translation>
     </message>
     <message>
         <source>The way that colours take</source>
@@ -4279,6 +4541,10 @@
     <message>
         <source>“%1”: expected %2</source>
         <translation>„%1“: erwartet wird %2</translation>
+    </message>
+    <message>
+        <source>The next cue follows so long after this one&apos;s start, when it is done, or at a time of day: 4, done, at 19:30</source>
+        <translation>Der nächste Cue folgt so lange nach dem Beginn von diesem, wenn er fertig ist, oder zu einer Tageszeit: 4, fertig, um 19:30</translation>
     </message>
 </context>
 <context>
@@ -4377,6 +4643,62 @@
     <message>
         <source>goes on in %1 s</source>
         <translation>weiter in %1 s</translation>
+    </message>
+    <message>
+        <source>Where lamp %1 has it from</source>
+        <translation>Woher Lampe %1 es hat</translation>
+    </message>
+    <message>
+        <source>Where a lamp has it from</source>
+        <translation>Woher eine Lampe es hat</translation>
+    </message>
+    <message>
+        <source>%1: cue %2 %3</source>
+        <translation>%1: Cue %2 %3</translation>
+    </message>
+    <message>
+        <source>%1: no cue up to here says it</source>
+        <translation>%1: Kein Cue bis hier sagt es</translation>
+    </message>
+    <message>
+        <source>Versions of cue %1</source>
+        <translation>Fassungen von Cue %1</translation>
+    </message>
+    <message>
+        <source>%1 plays</source>
+        <translation>%1 spielt</translation>
+    </message>
+    <message>
+        <source>Play %1 instead</source>
+        <translation>Stattdessen %1 spielen</translation>
+    </message>
+    <message>
+        <source>Remove %1</source>
+        <translation>%1 entfernen</translation>
+    </message>
+    <message>
+        <source>No others: K keeps one beside it</source>
+        <translation>Keine andere: K behält eine daneben</translation>
+    </message>
+    <message>
+        <source>This cue has no other version: K keeps one beside it.</source>
+        <translation>Dieser Cue hat keine andere Fassung: K behält eine daneben.</translation>
+    </message>
+    <message>
+        <source>Choose a lamp and a cue: it is told where the lamp has it from there.</source>
+        <translation>Eine Lampe und einen Cue wählen: Es wird gesagt, woher die Lampe es dort hat.</translation>
+    </message>
+    <message>
+        <source>from cue %1</source>
+        <translation>aus Cue %1</translation>
+    </message>
+    <message>
+        <source>from no cue</source>
+        <translation>aus keinem Cue</translation>
+    </message>
+    <message>
+        <source>Lamp %1 in cue %2: its intensity is %3, its colour %4.</source>
+        <translation>Lampe %1 in Cue %2: Ihre Helligkeit ist %3, ihre Farbe %4.</translation>
     </message>
 </context>
 <context>
@@ -4661,6 +4983,53 @@
         <source>Documents (*.pdf)</source>
         <translation>Dokumente (*.pdf)</translation>
     </message>
+    <message>
+        <source>As another desk plays them, handed over…</source>
+        <translation>Wie ein anderes Pult sie spielt, übergeben…</translation>
+    </message>
+    <message>
+        <source>Fades as another desk plays them</source>
+        <translation>Übergänge, wie ein anderes Pult sie spielt</translation>
+    </message>
+    <message>
+        <source>Another desk shows no colour that nobody asked for.</source>
+        <translation>Ein anderes Pult zeigt keine Farbe, die niemand wollte.</translation>
+    </message>
+    <message>
+        <source>As another desk plays them</source>
+        <translation>Wie ein anderes Pult sie spielt</translation>
+    </message>
+    <message>
+        <source>Reading %1</source>
+        <translation>%1 wird gelesen</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Read cues of another desk</source>
+        <translation>Cues eines anderen Pults lesen</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1: %n cues read.</source>
+        <translation>
+            <numerusform>%1: ein Cue gelesen.</numerusform>
+            <numerusform>%1: %n Cues gelesen.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Read cues of another desk (.asc)…</source>
+        <translation>Cues eines anderen Pults lesen (.asc)…</translation>
+    </message>
+    <message>
+        <source>Cues of another desk</source>
+        <translation>Cues eines anderen Pults</translation>
+    </message>
+    <message>
+        <source>Its fades, as another desk plays them…</source>
+        <translation>Ihre Übergänge, wie ein anderes Pult sie spielt…</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::Document</name>
@@ -4699,6 +5068,36 @@
     <message>
         <source>Saving a copy</source>
         <translation>Sichert eine Kopie</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FadeFaults</name>
+    <message>
+        <source>Fade check</source>
+        <translation>Übergangsprüfung</translation>
+    </message>
+    <message>
+        <source>Fades of the cue list that show a colour nobody asked for. Enter takes the cure that is named, the key of menus shows all of them.</source>
+        <translation>Übergänge der Cueliste, die eine Farbe zeigen, die niemand wollte. Eingabe nimmt die genannte Abhilfe, die Menütaste zeigt alle.</translation>
+    </message>
+    <message>
+        <source>no fade shows a colour nobody asked for</source>
+        <translation>kein Übergang zeigt eine Farbe, die niemand wollte</translation>
+    </message>
+    <message>
+        <source>no cues yet: their fades are looked at here</source>
+        <translation>noch keine Cues: Ihre Übergänge werden hier angesehen</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 of %n fades show a colour nobody asked for</source>
+        <translation>
+            <numerusform>%1 von einem Übergang zeigt eine Farbe, die niemand wollte</numerusform>
+            <numerusform>%1 von %n Übergängen zeigen eine Farbe, die niemand wollte</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Show the cue</source>
+        <translation>Den Cue zeigen</translation>
     </message>
 </context>
 <context>
@@ -4845,6 +5244,54 @@
         <source>An emitter</source>
         <translation>Ein Emitter</translation>
     </message>
+    <message>
+        <source>buttons</source>
+        <translation>Tasten</translation>
+    </message>
+    <message>
+        <source>Looks as buttons instead, each with a time of its own</source>
+        <translation>Stattdessen Looks als Tasten, jeder mit eigener Zeit</translation>
+    </message>
+    <message>
+        <source>A cue list, from its first cue</source>
+        <translation>Eine Cueliste, ab ihrem ersten Cue</translation>
+    </message>
+    <message>
+        <source>A family made by hand…</source>
+        <translation>Eine selbst gemachte Familie…</translation>
+    </message>
+    <message>
+        <source>Emitters of the fader</source>
+        <translation>Emitter des Faders</translation>
+    </message>
+    <message>
+        <source>Name of the family</source>
+        <translation>Name der Familie</translation>
+    </message>
+    <message>
+        <source>What the fader is called</source>
+        <translation>Wie der Fader heißt</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>%1, of every lamp that has it</source>
+        <translation>%1, jeder Lampe, die ihn hat</translation>
+    </message>
+    <message>
+        <source>Onto the fader</source>
+        <translation>Auf den Fader</translation>
+    </message>
+    <message>
+        <source>The ticked emitters, together</source>
+        <translation>Die angekreuzten Emitter, zusammen</translation>
+    </message>
+    <message>
+        <source>Emitters of fader %1</source>
+        <translation>Emitter von Fader %1</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::FaderStrip</name>
@@ -4919,6 +5366,34 @@
     <message>
         <source>%1: the intensity of the group, where nothing is brighter; %2 at full while it is held. Right click for more.</source>
         <translation>%1: die Helligkeit der Gruppe, wo nichts heller ist; %2 ganz auf, solange gedrückt. Rechtsklick für mehr.</translation>
+    </message>
+    <message>
+        <source>%1: the list plays from its first cue while the fader is up, as bright as the fader; %2 at full while it is held. Right click for more.</source>
+        <translation>%1: Die Liste spielt ab ihrem ersten Cue, solange der Fader oben ist, so hell wie der Fader; %2 ganz auf, solange sie gehalten wird. Rechtsklick für mehr.</translation>
+    </message>
+    <message>
+        <source>waits</source>
+        <translation>wartet</translation>
+    </message>
+    <message>
+        <source>Show the look on the stage</source>
+        <translation>Den Look auf der Bühne zeigen</translation>
+    </message>
+    <message>
+        <source>Rate of the list…</source>
+        <translation>Tempo der Liste…</translation>
+    </message>
+    <message>
+        <source>Rate of the list</source>
+        <translation>Tempo der Liste</translation>
+    </message>
+    <message>
+        <source>How fast it plays, %</source>
+        <translation>Wie schnell sie spielt, %</translation>
+    </message>
+    <message>
+        <source>Its emitters…</source>
+        <translation>Seine Emitter…</translation>
     </message>
 </context>
 <context>
@@ -6402,12 +6877,6 @@ Dark: %1</source>
 Dunkel: %1</translation>
     </message>
     <message>
-        <source>
-In hand</source>
-        <translation>
-In der Hand</translation>
-    </message>
-    <message>
         <source>All lamps</source>
         <translation>Alle Lampen</translation>
     </message>
@@ -6433,6 +6902,127 @@ In der Hand</translation>
     <message>
         <source>, on its way</source>
         <translation>, unterwegs</translation>
+    </message>
+    <message>
+        <source>lamp %1 is locked and stays as it is (Shift+L)</source>
+        <translation>Lampe %1 ist gesperrt und bleibt, wie sie ist (Umschalt+L)</translation>
+    </message>
+    <message>
+        <source>, locked</source>
+        <translation>, gesperrt</translation>
+    </message>
+    <message>
+        <source>In hand</source>
+        <translation>In der Hand</translation>
+    </message>
+    <message>
+        <source>intensity</source>
+        <translation>Helligkeit</translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation>Farbe</translation>
+    </message>
+    <message>
+        <source>a trim</source>
+        <translation>ein Abgleich</translation>
+    </message>
+    <message>
+        <source>In hand: %1</source>
+        <translation>In der Hand: %1</translation>
+    </message>
+    <message>
+        <source>Unlock</source>
+        <translation>Entsperren</translation>
+    </message>
+    <message>
+        <source>Lock: they keep what they show</source>
+        <translation>Sperren: Sie behalten, was sie zeigen</translation>
+    </message>
+    <message>
+        <source>Solo, or all again</source>
+        <translation>Solo, oder wieder alle</translation>
+    </message>
+    <message>
+        <source>What the first lamp shows, to all of the lineup</source>
+        <translation>Was die erste Lampe zeigt, auf die ganze Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Other channels: shutter, zoom…</source>
+        <translation>Andere Kanäle: Shutter, Zoom…</translation>
+    </message>
+    <message>
+        <source>Put down of the lineup</source>
+        <translation>Von der Lampenreihe ablegen</translation>
+    </message>
+    <message>
+        <source>colours</source>
+        <translation>Farben</translation>
+    </message>
+    <message>
+        <source>intensities</source>
+        <translation>Helligkeiten</translation>
+    </message>
+    <message>
+        <source>all of it</source>
+        <translation>alles</translation>
+    </message>
+    <message>
+        <source>
+Locked: it keeps what it shows (Shift+L unlocks)</source>
+        <translation>
+Gesperrt: Sie behält, was sie zeigt (Umschalt+L entsperrt)</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::LookButtons</name>
+    <message>
+        <source>faders</source>
+        <translation>Fader</translation>
+    </message>
+    <message>
+        <source>Faders instead of buttons</source>
+        <translation>Fader statt Tasten</translation>
+    </message>
+    <message>
+        <source>Looks as buttons</source>
+        <translation>Looks als Tasten</translation>
+    </message>
+    <message>
+        <source>No looks yet: K keeps one</source>
+        <translation>Noch keine Looks: K behält einen</translation>
+    </message>
+    <message>
+        <source>shown, %1 s</source>
+        <translation>gezeigt, %1 s</translation>
+    </message>
+    <message>
+        <source>%1 s</source>
+        <translation>%1 s</translation>
+    </message>
+    <message>
+        <source>None yet. Keep what is shown as a look (K): a press shows it in its own time.</source>
+        <translation>Noch keine. Was gezeigt wird, als Look behalten (K): Ein Druck zeigt ihn in seiner Zeit.</translation>
+    </message>
+    <message>
+        <source>%1: shows it in %2 s; N shows the next. Right click for more.</source>
+        <translation>%1: zeigt ihn in %2 s; N zeigt den nächsten. Rechtsklick für mehr.</translation>
+    </message>
+    <message>
+        <source>Look %1</source>
+        <translation>Look %1</translation>
+    </message>
+    <message>
+        <source>shown</source>
+        <translation>gezeigt</translation>
+    </message>
+    <message>
+        <source>Cues or faders lie over look %1: let go of them to see it.</source>
+        <translation>Cues oder Fader liegen über Look %1: Sie loslassen, um ihn zu sehen.</translation>
+    </message>
+    <message>
+        <source>under what plays</source>
+        <translation>unter dem, was spielt</translation>
     </message>
 </context>
 <context>
@@ -7248,6 +7838,46 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>What the first lamp shows, to all of the lineup</source>
         <translation>Was die erste Lampe zeigt, auf die ganze Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Lock the lineup: it keeps what it shows; or unlock it</source>
+        <translation>Lampenreihe sperren: Sie behält, was sie zeigt; oder entsperren</translation>
+    </message>
+    <message>
+        <source>Other channels of the lineup: shutter, zoom…</source>
+        <translation>Andere Kanäle der Lampenreihe: Shutter, Zoom…</translation>
+    </message>
+    <message>
+        <source>Put down the colours of the lineup</source>
+        <translation>Farben der Lampenreihe ablegen</translation>
+    </message>
+    <message>
+        <source>Put down the intensities of the lineup</source>
+        <translation>Helligkeiten der Lampenreihe ablegen</translation>
+    </message>
+    <message>
+        <source>Put down all of the lineup</source>
+        <translation>Alles von der Lampenreihe ablegen</translation>
+    </message>
+    <message>
+        <source>Under the ribbons: all ways, or the fade check</source>
+        <translation>Unter den Bändern: alle Wege, oder die Übergangsprüfung</translation>
+    </message>
+    <message>
+        <source>The cue&apos;s other version plays</source>
+        <translation>Die andere Fassung des Cues spielt</translation>
+    </message>
+    <message>
+        <source>Where the first lamp has it from in this cue</source>
+        <translation>Woher die erste Lampe es in diesem Cue hat</translation>
+    </message>
+    <message>
+        <source>The next look, in its own time</source>
+        <translation>Der nächste Look, in seiner Zeit</translation>
+    </message>
+    <message>
+        <source>Looks as buttons, or faders</source>
+        <translation>Looks als Tasten, oder Fader</translation>
     </message>
 </context>
 <context>
@@ -8213,6 +8843,49 @@ Gebaut mit Qt %1. %2</translation>
     </message>
 </context>
 <context>
+    <name>zelo::desk::SettingsForm</name>
+    <message>
+        <source>Choose lamps first: their other channels are shown then.</source>
+        <translation>Erst Lampen wählen: Dann werden ihre anderen Kanäle gezeigt.</translation>
+    </message>
+    <message>
+        <source>The lamps of the lineup have intensity and colour alone.</source>
+        <translation>Die Lampen der Lampenreihe haben nur Helligkeit und Farbe.</translation>
+    </message>
+    <message>
+        <source>Other channels of %1</source>
+        <translation>Andere Kanäle von %1</translation>
+    </message>
+    <message>
+        <source>What the lamps have beside intensity and colour. Set by hand; a cue or a look keeps what was set.</source>
+        <translation>Was die Lampen neben Helligkeit und Farbe haben. Von Hand gesetzt; ein Cue oder ein Look behält, was gesetzt wurde.</translation>
+    </message>
+    <message>
+        <source>%1: a share of all its values</source>
+        <translation>%1: ein Anteil aller seiner Werte</translation>
+    </message>
+    <message>
+        <source>What %1 does</source>
+        <translation>Was %1 tut</translation>
+    </message>
+    <message>
+        <source>What %1 does there; the middle of its values is taken</source>
+        <translation>Was %1 dort tut; die Mitte der Werte wird genommen</translation>
+    </message>
+    <message>
+        <source>let go</source>
+        <translation>loslassen</translation>
+    </message>
+    <message>
+        <source>Out of the hand: as cues and looks say, or at rest</source>
+        <translation>Aus der Hand: wie Cues und Looks sagen, oder in Ruhe</translation>
+    </message>
+    <message>
+        <source>Let go of %1</source>
+        <translation>%1 loslassen</translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::ShowFiles</name>
     <message>
         <source>%1. You may open a copy: it gets a file of its own when you save it.</source>
@@ -8329,6 +9002,33 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>Nothing was left behind: all is saved</source>
         <translation>Nichts blieb liegen: alles ist gesichert</translation>
+    </message>
+    <message>
+        <source>Start from “%1”</source>
+        <translation>Von „%1“ aus beginnen</translation>
+    </message>
+    <message>
+        <source>Its rig, groups, palettes and looks come along, and these cue lists:</source>
+        <translation>Aufbau, Gruppen, Paletten und Looks kommen mit, und diese Cuelisten:</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1, %n cues</source>
+        <translation>
+            <numerusform>%1, ein Cue</numerusform>
+            <numerusform>%1, %n Cues</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Takes this list along</source>
+        <translation>Nimmt diese Liste mit</translation>
+    </message>
+    <message>
+        <source>Start</source>
+        <translation>Beginnen</translation>
+    </message>
+    <message>
+        <source>A new show; the one it comes from stays as it is</source>
+        <translation>Eine neue Show; die, von der sie kommt, bleibt, wie sie ist</translation>
     </message>
 </context>
 <context>

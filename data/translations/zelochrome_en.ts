@@ -123,6 +123,23 @@
             <numerusform>%1: %n cues, %2 of them steps of a fade.</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>%1: %n cues read.</source>
+        <translation>
+            <numerusform>%1: one cue read.</numerusform>
+            <numerusform>%1: %n cues read.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::FadeFaults</name>
+    <message numerus="yes">
+        <source>%1 of %n fades show a colour nobody asked for</source>
+        <translation>
+            <numerusform>%1 of one fade shows a colour nobody asked for</numerusform>
+            <numerusform>%1 of %n fades show a colour nobody asked for</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::FindPanel</name>
@@ -212,6 +229,16 @@
         <translation>
             <numerusform>overlaps %1 by a slot</numerusform>
             <numerusform>overlaps %1 by %n slots</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::ShowFiles</name>
+    <message numerus="yes">
+        <source>%1, %n cues</source>
+        <translation>
+            <numerusform>%1, one cue</numerusform>
+            <numerusform>%1, %n cues</numerusform>
         </translation>
     </message>
 </context>

@@ -123,7 +123,7 @@ private:
                 return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} cues and groups"),
                             kMostCues);
             if (in_ == In::Cue)
-                cues_.cues.push_back({std::string(all[1]), {}, {}, {}, {}, {}});
+                cues_.cues.push_back({std::string(all[1]), {}, {}, {}, {}, {}, {}});
             else
                 cues_.groups.push_back({std::string(all[1]), {}, {}});
         } else if (word == "text" && in_ != In::Nothing) {
@@ -139,11 +139,23 @@ private:
             cues_.cues.back().follow_s = *s;
         } else if (word == "clear" || word == "set") {
             in_ = In::Nothing;
-        } else if (cues_.notes.size() < 100) {
-            cues_.notes.push_back(say(ZELO_TEXT("core", "line {}: {} is not read"), line_,
-                                      oneReadableLine(std::string(all[0]))));
+        } else {
+            unread(word, all, plain);
         }
         return {};
+    }
+
+    // A primary keyword of another's own begins something else; what stands in a cue is kept.
+    void unread(const std::string& word, const std::vector<std::string_view>& all,
+                std::string_view plain) {
+        constexpr std::size_t kMostUnread = 4'000; // bytes of a cue
+        if (word == "sub" || (word.front() == '$' && word.substr(0, 2) != "$$"))
+            in_ = In::Nothing;
+        if (in_ == In::Cue && cues_.cues.back().unread.size() + plain.size() < kMostUnread)
+            cues_.cues.back().unread += std::string(plain) + "\n";
+        if (cues_.notes.size() < 100)
+            cues_.notes.push_back(say(ZELO_TEXT("core", "line {}: {} is not read"), line_,
+                                      oneReadableLine(std::string(all[0]))));
     }
 
     // Patch PAGE CHANNEL<DIMMER@LEVEL …

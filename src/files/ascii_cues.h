@@ -37,6 +37,7 @@ struct AsciiCue {
     std::optional<CueTimes> up, down;
     std::optional<double> follow_s; // the next cue comes by itself after this
     std::vector<ChannelLevel> levels;
+    std::string unread = {}; // lines of it that say nothing to us, as they stand
 };
 
 struct AsciiGroup {

@@ -308,6 +308,8 @@ private:
         set(node, "Geometry", "Beam");
         Node logical = node.append_child("LogicalChannel");
         set(logical, "Attribute", c.attribute);
+        if (c.snaps)
+            set(logical, "Snap", "Yes");
         const auto function = [&](const std::string& attribute, std::uint32_t from) {
             Node f = logical.append_child("ChannelFunction");
             set(f, "Attribute", attribute);
@@ -324,6 +326,11 @@ private:
         bool curved = !c.response.linear();
         if (c.role == Role::Part)
             curved &= !writeLinks(f, c, bytes);
+        for (const auto& range : c.named) {
+            Node stretch = f.append_child("ChannelSet");
+            set(stretch, "Name", range.name);
+            set(stretch, "DMXFrom", std::to_string(range.from) + "/" + bytes);
+        }
         if (curved)
             set(f, "DMXProfile", profileOf(c.response));
         if (c.end() < c.most())

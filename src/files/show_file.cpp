@@ -182,6 +182,7 @@ Result<OpenedShow> parseShow(std::string_view text) {
     show.even_to_the_eye = top.flag("even_to_the_eye");
     show.way = readWayMember(top);
     show.standing = readValues(top, to.version < 3 ? "look" : "standing", to);
+    show.locked = readValues(top, "locked", to);
     auto hand = readValues(top, "hand", to);
     const auto last = [&](const char* name, int& id) {
         id = top.integer(name, id, id, show::kLastId);
@@ -329,6 +330,8 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
     if (show.crossfade)
         text.written("crossfade", crossfadeText(*show.crossfade, tables));
     text.list("standing", valuesText(show.standing, tables), same);
+    if (!show.locked.empty())
+        text.list("locked", valuesText(show.locked, tables), same);
     text.list("hand", valuesText(hand, tables), same);
     text.list("colours", tables.colours.all(), same);
     if (!tables.layings.all().empty())

@@ -110,17 +110,24 @@ void Session::start(show::ShowPtr show, show::HandPtr hand) {
     begin(std::move(first));
 }
 
-Done Session::startFrom(const std::filesystem::path& path, std::string name) {
-    return takeAsStart(guard_->readCopy(path), std::move(name));
+Done Session::startFrom(const std::filesystem::path& path, std::string name, const Lists& lists) {
+    return takeAsStart(guard_->readCopy(path), std::move(name), lists);
 }
 
-Done Session::takeAsStart(Result<Opened> opened, std::string name) {
+Done Session::takeAsStart(Result<Opened> opened, std::string name, const Lists& lists) {
     if (!opened)
         return stays("start from a show", opened.error());
     auto named = show::renameShow(opened->state.show, std::move(name));
     if (!named)
         return stays("start from a show", named.error());
-    start(*named, show::emptyHand());
+    show::Show next = **named;
+    next.locked = {};
+    if (lists)
+        next.cue_lists = next.cue_lists.withoutIf([&](show::CueListId id, const show::CueList&) {
+            return std::find(lists->begin(), lists->end(), id) == lists->end();
+        });
+    start(show::pruned({show::nextShow(std::move(next)), show::emptyHand()}).show,
+          show::emptyHand());
     return {};
 }
 
@@ -165,11 +172,16 @@ void Session::letGo() {
 // --- edits ---------------------------------------------------------------------------------------
 
 void Session::push(const std::string& name, show::State next, const std::string& merge) {
+    push(name, std::move(next), merge, time_in_hand_s_);
+}
+
+void Session::push(const std::string& name, show::State next, const std::string& merge,
+                   double fade_s) {
     // Only where lamps or palettes went can anything refer to nothing.
     if (!(next.show->fixtures == show()->fixtures && next.show->palettes == show()->palettes))
         next = show::pruned(next);
     const bool goes_on = history_.push({name, std::move(next)}, merge);
-    changed({}, goes_on ? std::nullopt : std::optional(time_in_hand_s_));
+    changed({}, goes_on ? std::nullopt : std::optional(fade_s));
 }
 
 Done Session::edit(const std::string& name, const Result<show::State>& next,
@@ -248,9 +260,31 @@ void Session::pressNow(const play::Command& command) {
         log(LogLevel::Warning, "more presses at once than can be played");
 }
 
+namespace {
+double secondOfDay(std::time_t time) { // as clocks on walls have it
+    std::tm local{};
+    localtime_r(&time, &local);
+    return local.tm_hour * 3600.0 + local.tm_min * 60.0 + local.tm_sec;
+}
+} // namespace
+
+Done Session::showLook(const std::string& name, show::LookId id) {
+    auto next = show::showLook(state(), id);
+    if (!next)
+        return passOn(next.error());
+    const show::Look& look = *show()->lookOf(id);
+    push(name, std::move(*next), {}, look.time_s);
+    return {};
+}
+
 void Session::press(show::CueListId list, play::Command::What what, double value) {
     if (look_.hand)
         lookAt(Look{});
+    const auto now = std::chrono::floor<std::chrono::seconds>(std::chrono::system_clock::now());
+    pressNow({play::Command::What::TimeOfDay,
+              0,
+              secondOfDay(std::chrono::system_clock::to_time_t(now)),
+              {}});
     pressNow({what, static_cast<std::uint32_t>(list.value), value, {}, true});
     look();
 }

@@ -39,9 +39,11 @@ public:
     Done open(const std::filesystem::path& path);       // notes() says what was left out
     Done openCopy(const std::filesystem::path& path);   // a new document; the file stays another's
     void start(show::ShowPtr show, show::HandPtr hand); // a new document, not on disk yet
-    // A new document from a show that stays as it is: its rig, groups, palettes and looks; nothing
-    // in hand. `name` is the new show's.
-    Done startFrom(const std::filesystem::path& path, std::string name);
+    // A new document from a show that stays as it is: its rig, groups, palettes, looks and cue
+    // lists, or these of them with the faders that still play something; nothing in hand, nothing
+    // locked. `name` is the new show's.
+    using Lists = std::optional<std::vector<show::CueListId>>; // without: all
+    Done startFrom(const std::filesystem::path& path, std::string name, const Lists& lists = {});
     Done save(bool over = false);
     Done saveAs(const std::filesystem::path& path);
     Done recover(const LeftWork& left);
@@ -50,7 +52,7 @@ public:
     Done take(const Result<std::shared_ptr<Guard::Written>>& written);
     Done take(const Result<std::shared_ptr<Guard::Left>>& left);
     Done takeCopy(Result<Opened> opened);
-    Done takeAsStart(Result<Opened> opened, std::string name);
+    Done takeAsStart(Result<Opened> opened, std::string name, const Lists& lists = {});
     void letGo();                     // the program ends, and what is not saved is not wanted
     void flush() { guard_->flush(); } // the program is told to end
     Guard& guard() { return *guard_; }
@@ -98,6 +100,8 @@ public:
     void setTimeInHand(double seconds);
 
     // --- play: in the next frame. A look at something ends.
+    // The look is the standing light of its lamps, in the look's own time. NotFound.
+    Done showLook(const std::string& name, show::LookId look);
     void press(show::CueListId list, play::Command::What what, double value = 0);
     void setFader(show::FaderId fader, double level); // 0..1
     double timeInHand() const { return time_in_hand_s_; }
@@ -124,6 +128,7 @@ public:
 private:
     void begin(show::State first); // another document
     void push(const std::string& name, show::State next, const std::string& merge);
+    void push(const std::string& name, show::State next, const std::string& merge, double fade_s);
     // Nothing for the time: as what is under way; it is one gesture with that.
     void changed(Changes what, std::optional<double> fade_s = 0);
     Done stays(const char* what, const Error& error);

@@ -32,6 +32,14 @@ std::optional<std::size_t> Mode::dimmer() const {
     return std::nullopt;
 }
 
+std::vector<std::size_t> Mode::settings() const {
+    std::vector<std::size_t> all;
+    for (std::size_t i = 0; i < channels.size(); ++i)
+        if (channels[i].role == Role::Other)
+            all.push_back(i);
+    return all;
+}
+
 std::optional<std::size_t> Mode::channelOf(std::size_t part) const {
     for (std::size_t i = 0; i < channels.size(); ++i)
         if (channels[i].role == Role::Part && channels[i].part == part)

@@ -52,6 +52,13 @@ struct SlotRange {
     friend bool operator==(const SlotRange&, const SlotRange&) = default;
 };
 
+// A stretch of the values of a channel that does something of its own: "Open", "Strobe".
+struct NamedRange {
+    std::string name;
+    std::uint32_t from = 0, to = 0; // both in it
+    friend bool operator==(const NamedRange&, const NamedRange&) = default;
+};
+
 struct Channel {
     std::string attribute;    // of GDTF: ColorAdd_R, Dimmer, …
     std::string name;         // for people: "Red"
@@ -65,12 +72,19 @@ struct Channel {
     std::uint32_t first = 0;
     std::optional<std::uint32_t> last = {}; // none: most()
     std::vector<SlotRange> ranges = {};     // of a wheel in steps
+    std::vector<NamedRange> named = {};     // of what is neither intensity nor colour, by value
+    bool snaps = false;                     // jumps to a new value instead of going there
 
     int bits() const { return 8 * static_cast<int>(offsets.size()); }
     std::uint32_t most() const { // largest value: 255, 65535, 16777215
         return static_cast<std::uint32_t>((std::uint64_t{1} << bits()) - 1);
     }
     std::uint32_t end() const { return last.value_or(most()); }
+    // Of what is neither intensity nor colour, its value as a share of all.
+    double shareOf(std::uint32_t value) const { return value / static_cast<double>(most()); }
+    std::uint32_t valueOf(double share) const { // the nearest
+        return static_cast<std::uint32_t>(share * most() + 0.5);
+    }
 };
 
 struct Mode {
@@ -81,6 +95,9 @@ struct Mode {
     std::optional<std::size_t> dimmer() const; // index of the dimmer channel, if there is one
     // Index of the channel that sets a part, if one does.
     std::optional<std::size_t> channelOf(std::size_t part) const;
+    // What else the fixture has: indices of the channels that are neither intensity nor colour,
+    // each with a name of its own.
+    std::vector<std::size_t> settings() const;
 };
 
 enum class PartKind { Emitter, Flag, Wheel, EngineLevel, EngineFirst, EngineSecond };

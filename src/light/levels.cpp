@@ -6,6 +6,24 @@
 
 namespace zelo::light {
 
+std::string settingText(const Channel& channel, std::uint32_t value) {
+    for (const NamedRange& range : channel.named)
+        if (value >= range.from && value <= range.to) {
+            const double within =
+                range.to > range.from ? (value - range.from) / double(range.to - range.from) : 0;
+            const bool single =
+                range.to - range.from < channel.most() / 8; // all of it does the same
+            return single ? range.name : fmt::format("{} {:.0f} %", range.name, 100 * within);
+        }
+    return fmt::format("{:.0f} %", 100 * channel.shareOf(value));
+}
+
+void takeSettings(const Mode& mode, const ChannelValues& from, ChannelValues& to) {
+    for (std::size_t i = 0; i < mode.channels.size(); ++i)
+        if (mode.channels[i].role == Role::Other)
+            to[i] = from[i];
+}
+
 ChannelValues homeValues(const Mode& mode) {
     ChannelValues values;
     for (const Channel& c : mode.channels)

@@ -11,7 +11,13 @@ namespace zelo::light {
 // One value per channel of a mode, in the order of Mode::channels.
 using ChannelValues = std::vector<std::uint32_t>;
 
+// What a value of a channel that is neither intensity nor colour does, by its named ranges:
+// "Open", "Strobe 40 %"; without such a range its share.
+std::string settingText(const Channel& channel, std::uint32_t value);
+
 ChannelValues homeValues(const Mode& mode);
+// The values of what is neither intensity nor colour, as they are there.
+void takeSettings(const Mode& mode, const ChannelValues& from, ChannelValues& to);
 
 // Value of a channel nearest to a drive, alone. (Colours are rounded together: mix/rounding.h.) Of
 // a wheel in steps the middle of the nearest one.

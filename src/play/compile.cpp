@@ -41,6 +41,8 @@ public:
         for (const auto& [id, fixture] : show_.fixtures)
             addLamp(*fixture);
         program_.first.push_back(static_cast<std::uint32_t>(program_.home.size()));
+        program_.settings_first.push_back(
+            static_cast<std::uint32_t>(program_.settings_home.size()));
         program_.lamps = all_.fixtures.size();
         program_.dark_first = show_.dark_first;
         program_.even_to_the_eye = show_.even_to_the_eye;
@@ -53,6 +55,7 @@ public:
         program_.standing = same_palettes_ && before_->state.show->standing == show_.standing
                                 ? before_->program->standing
                                 : sourceOf(show_.standing);
+        program_.locked = lockedSource();
         askLamps();
         for (const auto& [id, list] : show_.cue_lists) {
             PlayedList played;
@@ -70,8 +73,14 @@ public:
         for (const auto& [id, fader] : show_.faders) {
             const auto& look = show_.looks.item(fader->look);
             const bool adds = fader->ofEmitters() || (look && fader->adds);
-            program_.faders.push_back({adds ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest,
-                                       look ? made(look, look->values) : sourceOf(*fader)});
+            const auto list = std::find(all_.lists.begin(), all_.lists.end(), fader->list);
+            PlayedFader played{adds ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest,
+                               saysNothing()};
+            if (list != all_.lists.end())
+                played.list = static_cast<std::size_t>(list - all_.lists.begin());
+            else
+                played.says = look ? made(look, look->values) : sourceOf(*fader);
+            program_.faders.push_back(std::move(played));
             program_.fader_ids.push_back(id.value);
             all_.faders.push_back(id);
         }
@@ -128,8 +137,16 @@ private:
         all_.mixers.push_back(mixes_.mixerOf(from_, fixture));
         program_.first.push_back(static_cast<std::uint32_t>(program_.home.size()));
         program_.exempt.push_back(fixture.exempt);
+        program_.settings_first.push_back(
+            static_cast<std::uint32_t>(program_.settings_home.size()));
         if (!all_.mixers.back())
             return;
+        const light::Mode& mode = all_.mixers.back()->mode();
+        for (const std::size_t i : mode.settings()) {
+            const light::Channel& c = mode.channels[i];
+            program_.settings_home.push_back(c.shareOf(c.home));
+            program_.settings_snap.push_back(c.snaps);
+        }
         const auto home = homeDrives(*all_.mixers.back(), fixture);
         program_.home.insert(program_.home.end(), home.begin(), home.end());
     }
@@ -164,6 +181,8 @@ private:
                       in_hand->intensity ? one.told.trimmed() : std::optional<double>(),
                       in_hand->colour || !in_hand->parts.empty() ? &one : nullptr,
                       in_hand->colour ? kAllParts : partsOf(*in_hand, lamp));
+            if (in_hand)
+                addSettings(*hand, lamp, in_hand->settings);
             if (in_hand && !in_hand->intensity && in_hand->trim != 1) {
                 program_.trims.resize(program_.lamps, -1);
                 program_.trims[lamp] = in_hand->trim;
@@ -224,6 +243,32 @@ private:
         }
     }
 
+    // What of it has a channel in the lamp's mode.
+    void addSettings(Source& source, std::uint32_t lamp, const show::PartLevels& settings) const {
+        if (settings.empty() || !all_.mixers[lamp])
+            return;
+        const light::Mode& mode = all_.mixers[lamp]->mode();
+        std::uint32_t at = program_.settings_first[lamp];
+        for (const std::size_t i : mode.settings()) {
+            if (const auto it = settings.find(mode.channels[i].name); it != settings.end())
+                source.set(at, it->second);
+            ++at;
+        }
+    }
+
+    SourcePtr lockedSource() {
+        auto source = std::make_shared<Source>();
+        for (const auto& [id, value] : show_.locked) {
+            const auto lamp = lamp_of_.find(id);
+            if (lamp == lamp_of_.end() || !all_.mixers[lamp->second])
+                continue;
+            const AskedLamp one = ask(*value, lamp->second);
+            addTo(*source, lamp->second, one.told.trimmed().value_or(0), &one, kAllParts);
+            addSettings(*source, lamp->second, value->settings);
+        }
+        return source;
+    }
+
     SourcePtr sourceOf(const show::Values& values) {
         auto source = std::make_shared<Source>();
         for (const auto& [id, value] : values) {
@@ -236,6 +281,7 @@ private:
             const AskedLamp one = ask(all, lamp->second);
             addTo(*source, lamp->second, one.told.trimmed(), &one,
                   value->colour ? kAllParts : partsOf(*value, lamp->second));
+            addSettings(*source, lamp->second, value->settings);
         }
         return source;
     }
@@ -262,9 +308,10 @@ private:
         played.colour_s = cue.colour_s;
         played.colour_delay_s = cue.colour_delay_s;
         played.dark_first = cue.dark_first;
-        played.follow = cue.follow == show::FollowWhen::AfterStart ? PlayedCue::Follow::AfterStart
-                        : cue.follow == show::FollowWhen::WhenDone ? PlayedCue::Follow::WhenDone
-                                                                   : PlayedCue::Follow::None;
+        played.follow = cue.follow == show::FollowWhen::AfterStart  ? PlayedCue::Follow::AfterStart
+                        : cue.follow == show::FollowWhen::WhenDone  ? PlayedCue::Follow::WhenDone
+                        : cue.follow == show::FollowWhen::TimeOfDay ? PlayedCue::Follow::TimeOfDay
+                                                                    : PlayedCue::Follow::None;
         played.follow_s = cue.follow_s;
         played.changes = made(item, cue.values);
         return played;

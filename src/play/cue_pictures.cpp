@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/cue_pictures.h"
 
+#include "show/edits.h"
+
 #include <algorithm>
 #include <map>
 
@@ -67,6 +69,34 @@ std::vector<std::vector<CueLamp>> cuePictures(const Compiled& compiled, show::Cu
     for (const show::FixtureId id : lamps)
         painter.add(id, pictures);
     return pictures;
+}
+
+std::map<show::LookId, std::vector<CueLamp>>
+lookPictures(const show::ShowPtr& show, const Sources& from, Mixes& mixes, std::size_t most) {
+    show::Show alone = *show; // each look as a list of one cue
+    alone.cue_lists = {};
+    alone.faders = {};
+    for (const auto& [id, look] : show->looks) {
+        show::CueList list;
+        list.id = {id.value};
+        show::Cue cue;
+        cue.values = look->values;
+        list.cues = list.cues.with(cue.number, cue);
+        alone.cue_lists = alone.cue_lists.with(list.id, std::move(list));
+    }
+    const Compiled made =
+        compiled({show::nextShow(std::move(alone)), show::emptyHand()}, from, mixes);
+    std::map<show::LookId, std::vector<CueLamp>> all;
+    for (const auto& [id, look] : show->looks) {
+        const std::size_t count = std::min(look->values.size(), most);
+        show::Lineup lamps;
+        for (std::size_t i = 0; i < count; ++i)
+            lamps.push_back(look->values.entry(i * look->values.size() / count).first);
+        auto pictures = cuePictures(made, {id.value}, lamps);
+        if (!pictures.empty())
+            all.emplace(id, std::move(pictures.front()));
+    }
+    return all;
 }
 
 } // namespace zelo::play

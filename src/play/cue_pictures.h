@@ -17,4 +17,8 @@ struct CueLamp {
 std::vector<std::vector<CueLamp>> cuePictures(const Compiled& compiled, show::CueListId list,
                                               const show::Lineup& lamps);
 
+// The same of each look, of the lamps that it says something of, spread over at most so many.
+std::map<show::LookId, std::vector<CueLamp>>
+lookPictures(const show::ShowPtr& show, const Sources& from, Mixes& mixes, std::size_t most);
+
 } // namespace zelo::play

@@ -57,6 +57,9 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
     change_from_.assign(all, 0);
     lamp_before_.assign(n, UINT32_MAX);
     list_before_.assign(p.lists.size(), UINT32_MAX);
+    locked_at_.assign(n, UINT32_MAX);
+    for (std::size_t i = 0; i < p.locked->says().size(); ++i)
+        locked_at_[p.locked->says()[i].lamp] = static_cast<std::uint32_t>(i);
     standing_at_.assign(n, UINT32_MAX);
     for (std::size_t i = 0; i < p.standing->says().size(); ++i)
         standing_at_[p.standing->says()[i].lamp] = static_cast<std::uint32_t>(i);
@@ -96,11 +99,13 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
     };
     flat(in_lists, in_lists_from_, in_lists_);
     flat(in_faders, in_faders_from_, in_faders_);
+    indexSettings();
 }
 
 Shown Engine::rows() const {
     const std::vector<double> by_lamp(program_->lamps, 0);
-    return {by_lamp, std::vector<double>(program_->first.back(), 0), by_lamp};
+    return {by_lamp, std::vector<double>(program_->first.back(), 0), by_lamp,
+            program_->settings_home};
 }
 
 std::optional<std::size_t> Engine::cueOf(std::size_t list) const {
@@ -127,12 +132,11 @@ double Engine::valueOf(const List& l, std::size_t list, std::size_t place, std::
                        const Without* without) const {
     const Fade& f = l.intensity[place];
     const double x = f.share(l.time_s);
-    double to = f.to;
     if (f.state == Fade::State::Away) {
         const Without below{list, without};
-        to = intensityOf(lamp, &below).intensity;
+        return level(f.from * l.share, intensityOf(lamp, &below).intensity, x);
     }
-    return level(f.from, to, x);
+    return level(f.from, f.to, x) * l.share;
 }
 
 // Lists that are let go each go to what is below, where others may be let go too: of a few lists
@@ -260,6 +264,8 @@ Engine::Latest Engine::latestColour(std::uint32_t lamp, const Without* without) 
 }
 
 Engine::From Engine::colourFrom(std::uint32_t lamp) const {
+    if (locked_at_[lamp] != UINT32_MAX)
+        return {From::Layer::Locked};
     if (hand_parts_[lamp] == kAllParts)
         return {From::Layer::Hand};
     const Latest found = latestColour(lamp, nullptr);
@@ -329,6 +335,8 @@ void Engine::belowAll(std::uint32_t lamp, double* to) const {
 }
 
 double Engine::layersIntensity(std::uint32_t lamp) const {
+    if (locked_at_[lamp] != UINT32_MAX)
+        return program_->locked->says()[locked_at_[lamp]].intensity.value_or(0);
     if (hand_intensity_[lamp] >= 0)
         return hand_intensity_[lamp];
     const double shown = shownIntensity(lamp);
@@ -336,6 +344,13 @@ double Engine::layersIntensity(std::uint32_t lamp) const {
 }
 
 void Engine::layersColour(std::uint32_t lamp, double* to) const {
+    if (locked_at_[lamp] != UINT32_MAX) {
+        const Said& said = program_->locked->says()[locked_at_[lamp]];
+        const double* is =
+            said.colour ? said.colour : program_->home.data() + program_->first[lamp];
+        std::copy_n(is, program_->parts(lamp), to);
+        return;
+    }
     const Parts hand = hand_parts_[lamp];
     if (hand != kAllParts)
         colourOf(lamp, nullptr, to);
@@ -362,7 +377,9 @@ void Engine::frame(double t_s, Shown& to) {
     const Program& p = *program_;
     for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
         double intensity = to.own[lamp] = changedIntensity(lamp);
-        if (!p.exempt[lamp]) {
+        if (locked_at_[lamp] != UINT32_MAX) {
+            intensity = dark_ && !p.exempt[lamp] ? 0 : intensity;
+        } else if (!p.exempt[lamp]) {
             if (any_solo_ && !solo_[lamp])
                 intensity = 0;
             intensity *= dark_ ? 0 : master_;
@@ -370,6 +387,7 @@ void Engine::frame(double t_s, Shown& to) {
         to.intensity[lamp] = intensity;
         changedColour(lamp, to.drives.data() + p.first[lamp]);
     }
+    frameSettings(to.settings);
 }
 
 bool Engine::moves(std::uint32_t lamp) const {
@@ -392,6 +410,10 @@ bool Engine::runs() const {
     for (std::uint32_t lamp = 0; lamp < program_->lamps; ++lamp)
         if (moves(lamp))
             return true;
+    for (const List& l : lists_)
+        for (const List::Setting& s : l.settings)
+            if (!l.held && s.fade.runs(l.time_s))
+                return true;
     return false;
 }
 
@@ -400,6 +422,8 @@ Engine::From Engine::intensityFrom(std::uint32_t lamp) const {
     const Program& p = *program_;
     if (!p.exempt[lamp] && dark_)
         return {Layer::Dark};
+    if (locked_at_[lamp] != UINT32_MAX)
+        return {Layer::Locked};
     if (!p.exempt[lamp] && any_solo_ && !solo_[lamp])
         return {Layer::Solo};
     if (hand_intensity_[lamp] >= 0)
@@ -449,9 +473,21 @@ double Engine::followAt(const List& l, const PlayedList& played) const {
     const PlayedCue& cue = played.cues[static_cast<std::size_t>(l.cue)];
     if (cue.follow == PlayedCue::Follow::AfterStart)
         return l.started_s + cue.follow_s;
-    if (cue.follow != PlayedCue::Follow::WhenDone)
+    if (cue.follow == PlayedCue::Follow::WhenDone)
+        return endOf(l);
+    if (cue.follow != PlayedCue::Follow::TimeOfDay || !midnight_s_)
         return HUGE_VAL;
-    return endOf(l);
+    // The next one of that time after the cue began. It waits for no fade and no rate.
+    constexpr double kDay_s = 86'400;
+    const double ahead = std::fmod(*midnight_s_ + cue.follow_s - l.began_s, kDay_s);
+    const double at = l.began_s + (ahead > 0 ? ahead : ahead + kDay_s);
+    return l.time_s + (at - now_s_) * l.rate;
+}
+
+// A list that is held follows when it goes on.
+double Engine::followsIn(const List& l, const PlayedList& played) const {
+    const double at = l.held || !(l.rate > 0) ? HUGE_VAL : followAt(l, played);
+    return at == HUGE_VAL ? HUGE_VAL : now_s_ + std::max(0.0, at - l.time_s) / l.rate;
 }
 
 double Engine::endOf(const List& l) {
@@ -460,6 +496,9 @@ double Engine::endOf(const List& l) {
         for (const Fade& f : *fades)
             if (f.state != Fade::State::None)
                 end = std::max(end, f.end_s);
+    for (const List::Setting& s : l.settings)
+        if (s.fade.state != Fade::State::None)
+            end = std::max(end, s.fade.end_s);
     return end;
 }
 
@@ -482,6 +521,9 @@ void Engine::run(double t_s) {
             for (Fade& f : *fades)
                 if (f.state == Fade::State::Away && l.time_s >= f.end_s)
                     f.state = Fade::State::None;
+        for (List::Setting& s : l.settings)
+            if (s.fade.state == Fade::State::Away && l.time_s >= s.fade.end_s)
+                s.fade.state = Fade::State::None;
     }
     now_s_ = t_s;
 }
@@ -493,13 +535,7 @@ void Engine::advance(double t_s) {
         std::size_t first = lists_.size();
         double when = t_s;
         for (std::size_t i = 0; i < lists_.size(); ++i) {
-            const List& l = lists_[i];
-            if (l.held || !(l.rate > 0))
-                continue;
-            const double at = followAt(l, program_->lists[i]);
-            if (at == HUGE_VAL)
-                continue;
-            const double real = now_s_ + std::max(0.0, at - l.time_s) / l.rate;
+            const double real = followsIn(lists_[i], program_->lists[i]);
             if (real < when || (real == when && first == lists_.size())) {
                 when = real;
                 first = i;
@@ -507,10 +543,10 @@ void Engine::advance(double t_s) {
         }
         if (first == lists_.size())
             break;
+        const double at = followAt(lists_[first], program_->lists[first]);
         run(when);
-        lists_[first].time_s =
-            std::max(lists_[first].time_s, followAt(lists_[first], program_->lists[first]));
         List& l = lists_[first];
+        l.time_s = std::max(l.time_s, at);
         if (nextOf(l, program_->lists[first]) == 0) {
             if (l.time_s - l.round_s < kLeastRound_s) {
                 l.follows = false;
@@ -579,7 +615,9 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
     const std::uint64_t stamp = ++events_;
     std::size_t next_change = 0; // of what it says
     l.started_s = l.time_s;
+    l.began_s = now_s_;
     l.follows = !backwards;
+    startSettings(list, cue, whole, backwards);
     for (std::size_t place = 0; place < played.lamps.size(); ++place) {
         const std::uint32_t lamp = played.lamps[place];
         const std::size_t change = placeOf(cue.changes->says(), lamp, next_change);
@@ -603,8 +641,9 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
         const bool held = !whole && colour.state == Fade::State::To;
         if (says_colour || lets_colour)
             keep(l, place, lamp, [&](double* now) { colourOf(lamp, nullptr, now); });
-        double from =
-            intensity.state != Fade::State::None ? valueOf(l, list, place, lamp, nullptr) : shown;
+        double from = shown;
+        if (intensity.state != Fade::State::None) // before its fader
+            from = l.share > 0 ? valueOf(l, list, place, lamp, nullptr) / l.share : 0;
         double to = from;
         bool falls = false;
         double arrives = l.time_s; // of the intensity
@@ -708,6 +747,7 @@ void Engine::release(std::size_t list) {
     l.turned = false;
     l.follows = false;
     l.held = false;
+    releaseSettings(list);
     for (std::size_t place = 0; place < played.lamps.size(); ++place) {
         const std::uint32_t lamp = played.lamps[place];
         Fade& intensity = l.intensity[place];
@@ -728,7 +768,8 @@ void Engine::release(std::size_t list) {
                 colour.begin_s = colour.end_s;
         }
         if (intensity.state != Fade::State::None) {
-            intensity.from = valueOf(l, list, place, lamp, nullptr);
+            const double value = valueOf(l, list, place, lamp, nullptr);
+            intensity.from = l.share > 0 ? value / l.share : 0;
             intensity.state = Fade::State::Away;
             intensity.begin_s = l.time_s;
             intensity.end_s = l.time_s + played.release_s;
@@ -764,7 +805,7 @@ void Engine::apply(const Command& command, double t_s) {
                              : c.what == What::Fader ? level_.size()
                                                      : program_->lamps;
     const bool of_all = c.what == What::PutDown || c.what == What::SoloOff ||
-                        c.what == What::Master || c.what == What::Dark;
+                        c.what == What::Master || c.what == What::Dark || c.what == What::TimeOfDay;
     if ((!of_all && c.which >= most) || std::isnan(c.value))
         return;
     switch (c.what) {
@@ -786,6 +827,7 @@ void Engine::apply(const Command& command, double t_s) {
         const double level = std::clamp(c.value, 0.0, 1.0);
         if (level > 0 && !(level_[c.which] > 0))
             raised_[c.which] = ++events_;
+        play(c.which, level);
         level_[c.which] = level;
         return;
     }
@@ -818,7 +860,60 @@ void Engine::apply(const Command& command, double t_s) {
     case What::Dark:
         dark_ = c.value != 0;
         return;
+    case What::TimeOfDay:
+        midnight_s_ = now_s_ - c.value;
+        return;
     }
+}
+
+// A list on a fader begins when that leaves 0, and is let go at once when it is back there. While
+// the fader is down it plays as any other.
+void Engine::play(std::size_t fader, double level) {
+    const auto list = program_->faders[fader].list;
+    if (!list)
+        return;
+    List& l = lists_[*list];
+    const bool was = level_[fader] > 0;
+    if (level > 0)
+        l.share = level;
+    if (level > 0 && !was) {
+        l.cue = -1;
+        l.turned = l.held = false;
+        for (auto* fades : {&l.intensity, &l.colour})
+            for (Fade& f : *fades)
+                f.state = Fade::State::None;
+        for (List::Setting& s : l.settings)
+            s.fade.state = Fade::State::None;
+        next(*list);
+    } else if (!(level > 0) && was) {
+        l.share = 0;
+        release(*list);
+        for (Fade& f : l.intensity) // nothing of it is left
+            f.state = Fade::State::None;
+        l.share = 1;
+    }
+}
+
+bool Engine::hidden(std::size_t fader) const {
+    const Program& p = *program_;
+    const PlayedFader& played = p.faders[fader];
+    if (!(level_[fader] > 0))
+        return false;
+    const auto is = [&](const From& from) {
+        using Layer = From::Layer;
+        if (played.list)
+            return from.layer == Layer::List && from.which == *played.list;
+        return from.layer == Layer::Adding || (from.layer == Layer::Fader && from.which == fader);
+    };
+    const auto shows = [&](std::uint32_t lamp) {
+        return is(intensityFrom(lamp)) || is(colourFrom(lamp));
+    };
+    if (played.list) {
+        const auto& lamps = p.lists[*played.list].lamps;
+        return std::none_of(lamps.begin(), lamps.end(), shows);
+    }
+    const auto& says = played.says->says();
+    return std::none_of(says.begin(), says.end(), [&](const Said& s) { return shows(s.lamp); });
 }
 
 } // namespace zelo::play

@@ -29,8 +29,9 @@ struct Command {
         PutDown,    // all of the hand
         Solo,       // of a lamp: it too; SoloOff: none
         SoloOff,
-        Master, // 0..1
-        Dark    // on: 1, off: 0
+        Master,   // 0..1
+        Dark,     // on: 1, off: 0
+        TimeOfDay // s since midnight; until it is told nothing follows at a time of day
     };
     What what = What::Next;
     std::uint32_t which = 0; // list, fader or lamp: its place in the program
@@ -41,9 +42,10 @@ struct Command {
 
 // What lamps show: a row of intensities and one of drives, before rounding.
 struct Shown {
-    std::vector<double> intensity; // by lamp
-    std::vector<double> drives;    // as Program::home
-    std::vector<double> own;       // intensities before solo, master and Dark
+    std::vector<double> intensity;     // by lamp
+    std::vector<double> drives;        // as Program::home
+    std::vector<double> own;           // intensities before solo, master and Dark
+    std::vector<double> settings = {}; // as Program::settings_home
 };
 
 class Engine {
@@ -77,6 +79,7 @@ public:
             Fader,
             Adding,
             Hand,
+            Locked,
             Solo,
             Dark
         } layer = Layer::Home;
@@ -91,6 +94,9 @@ public:
     bool runs() const;
     bool moves(std::uint32_t lamp) const;
     std::optional<std::size_t> cueOf(std::size_t list) const; // it stands in; nothing: none
+    // Whether a fader that is up gives no light to any lamp: others are brighter, or it is locked
+    // or held by hand there. Of one that sets no intensity: no colour.
+    bool hidden(std::size_t fader) const;
     // Where a list is, at the time of the last frame or command; times are the list's own.
     struct ListNow {
         int cue = -1, next = -1; // places; below 0: none
@@ -131,6 +137,8 @@ private:
         bool turned = false;                        // goes from its end to its beginning
         double round_s = -HUGE_VAL;                 // when it last came to its first cue by itself
         double started_s = 0;                       // own time when that cue began
+        double began_s = 0;                         // the same, of the engine
+        double share = 1;                           // of its light, where a fader plays it
         bool follows = false;                       // the cue's follow is still to come
         std::vector<Fade> intensity, colour;        // by its own lamps
         std::vector<double> from, to;               // drives of the colour fades
@@ -139,6 +147,11 @@ private:
         std::vector<int> intensity_cue, colour_cue; // which one said it
         std::vector<Parts> parts;                   // of the colour, that it says
         std::vector<OnWay> ways;
+        struct Setting {
+            Fade fade;
+            std::uint64_t stamp = 0; // when a cue last said it
+        };
+        std::vector<Setting> settings; // by its own settings
     };
     struct In { // where a lamp stands in a list, or in a fader
         std::uint32_t source, place;
@@ -147,8 +160,10 @@ private:
     void advance(double t_s);
     void run(double t_s);                                              // no follow in between
     double followAt(const List& list, const PlayedList& played) const; // own time; HUGE_VAL: never
-    static double endOf(const List& list);                             // of all its fades, own time
-    static int nextOf(const List& list, const PlayedList& played);     // below 0: none
+    double followsIn(const List& list,
+                     const PlayedList& played) const;              // engine's s; HUGE_VAL: never
+    static double endOf(const List& list);                         // of all its fades, own time
+    static int nextOf(const List& list, const PlayedList& played); // below 0: none
     void next(std::size_t list);
     void back(std::size_t list);
     void jump(std::size_t list, double number);
@@ -169,6 +184,16 @@ private:
             return false;
         }
     };
+    void play(std::size_t fader, double level); // the list that it plays
+    // Of what is neither intensity nor colour (engine_settings.cpp).
+    void indexSettings();
+    void startSettings(std::size_t list, const PlayedCue& cue, bool whole, bool backwards);
+    void releaseSettings(std::size_t list);
+    void takeSettings(std::size_t list, const Engine& before, std::size_t old);
+    double settingOf(std::uint32_t setting, const Without* without) const;
+    double settingIn(const List& l, std::size_t list, std::size_t place, std::uint32_t setting,
+                     const Without* without) const;
+    void frameSettings(std::vector<double>& to) const;
     struct Light {
         bool has = false; // any source has it
         double intensity = 0;
@@ -210,7 +235,12 @@ private:
     std::vector<std::uint64_t> raised_;                                       // when they left 0
     std::vector<std::uint32_t> in_lists_from_, in_faders_from_, standing_at_; // by lamp
     std::vector<In> in_lists_, in_faders_;
-    std::vector<double> trim_; // by lamp; negative: none
+    std::vector<std::uint32_t> settings_from_; // by setting, in settings_in_; one more at the end
+    std::vector<In> settings_in_;              // lists
+    std::vector<std::uint32_t> lamp_of_setting_;
+    std::vector<std::uint32_t> locked_at_; // by lamp, in what is locked
+    std::optional<double> midnight_s_;     // the engine's time at the last midnight
+    std::vector<double> trim_;             // by lamp; negative: none
     std::vector<double> hand_intensity_;
     std::vector<Parts> hand_parts_;
     std::vector<double> hand_drives_;

@@ -34,11 +34,13 @@ void Engine::takeOver(Engine& before, double t_s, double fade_s) {
     events_ = before.events_;
     master_ = before.master_;
     dark_ = before.dark_;
+    midnight_s_ = before.midnight_s_;
     matched(p.lamp_ids, q.lamp_ids, lamp_before_);
     matched(p.list_ids, q.list_ids, list_before_);
     for (std::uint32_t list = 0; list < lists_.size(); ++list)
         if (list_before_[list] != UINT32_MAX) {
             takeList(list, before, list_before_[list]);
+            takeSettings(list, before, list_before_[list]);
             settle(list, before, list_before_[list]);
         }
     for (std::size_t f = 0, old = 0; f < p.fader_ids.size(); ++f) {
@@ -47,6 +49,8 @@ void Engine::takeOver(Engine& before, double t_s, double fade_s) {
         if (old < q.fader_ids.size() && q.fader_ids[old] == p.fader_ids[f]) {
             level_[f] = before.level_[old];
             raised_[f] = before.raised_[old];
+            if (p.faders[f].list && level_[f] > 0)
+                lists_[*p.faders[f].list].share = level_[f];
         }
     }
     for (std::uint32_t lamp = 0; lamp < p.lamp_ids.size(); ++lamp)
@@ -73,6 +77,7 @@ void Engine::takeList(std::size_t list, const Engine& before, std::size_t old_li
     l.round_s = old.round_s;
     l.turned = old.turned && p.lists[list].at_end == PlayedList::AtEnd::ToAndFro;
     l.started_s = old.started_s;
+    l.began_s = old.began_s;
     l.follows = old.follows;
     if (old.cue >= 0) { // the cue of this number, or the last one before it
         const double number = q.lists[old_list].cues[static_cast<std::size_t>(old.cue)].number;

@@ -72,8 +72,11 @@ Sentence source(const show::Show& show, bool by_hand, show::PaletteId palette, b
 }
 
 // Where a value comes from that neither standing light nor hand says; nothing for those two.
-std::optional<Sentence> played(const show::Show& show, const Engine::From& from) {
+std::optional<Sentence> played(const show::Show& show, const StageLamp& lamp,
+                               const Engine::From& from) {
     using Layer = Engine::From::Layer;
+    if (lamp.locked)
+        return say(ZELO_TEXT("core", "locked: it keeps what it showed then"));
     if (from.layer == Layer::Fader || from.layer == Layer::Adding) {
         const std::string& name = show.faders.entry(from.which).second->name;
         return from.layer == Layer::Fader
@@ -100,16 +103,19 @@ Sentence withBelow(const Stage& stage, show::FixtureId id, bool by_hand, const S
 CheckLink intensityLink(const Stage& stage, const show::Shown& value, const StageLamp& lamp) {
     const show::Value* held = stage.state.hand->find(lamp.id);
     const bool by_hand = held && held->intensity;
-    const auto by_play = played(stage.show(), lamp.intensity_from);
+    const auto by_play = played(stage.show(), lamp, lamp.intensity_from);
     if (!value.intensity && !by_play)
         return {State::Stops, intensityName(), say(ZELO_TEXT("core", "not set"))};
     const Sentence who =
         by_play ? *by_play
                 : source(stage.show(), by_hand, value.intensity_from, value.intensity_laid);
     if (lamp.moving)
-        return {State::Good, intensityName(),
+        return {lamp.intensity > 0 ? State::Good : State::Stops, intensityName(),
                 say(ZELO_TEXT("core", "on its way, {:.0f} % now, {}"), 100 * lamp.intensity, who)};
     const double shown = by_play ? lamp.intensity : *value.trimmed();
+    if (lamp.locked)
+        return {shown > 0 ? State::Good : State::Stops, intensityName(),
+                say(ZELO_TEXT("core", "{:.0f} %, {}"), 100 * shown, who)};
     if (value.trim != 1)
         return {shown > 0 ? State::Good : State::Stops, intensityName(),
                 say(ZELO_TEXT("core", "{:.0f} %, trimmed by × {:.2f}: {}"),
@@ -127,7 +133,7 @@ CheckLink colourLink(const Stage& stage, const show::Shown& value, const StageLa
     const show::Value* held = stage.state.hand->find(lamp.id);
     const bool by_hand = held && held->colour;
     const bool nudged = !(value.nudge == colour::Uv{0, 0});
-    if (const auto by_play = played(stage.show(), lamp.colour_from))
+    if (const auto by_play = played(stage.show(), lamp, lamp.colour_from))
         return {State::Good, colourName(),
                 nudged ? say(ZELO_TEXT("core", "nudged by hand: {}"), *by_play) : *by_play};
     if (lamp.by_hand) {
@@ -177,6 +183,23 @@ CheckLink emitterLink(const StageLamp& lamp) {
             count > 3 ? say(ZELO_TEXT("core", "{} and {} more"), lit, count - 3) : Sentence(lit)};
 }
 
+// What is not at rest among what else it has: a closed shutter lets no light through.
+std::optional<CheckLink> settingsLink(const StageLamp& lamp) {
+    const auto& mode = lamp.mixer->mode();
+    std::string all;
+    for (const std::size_t i : mode.settings()) {
+        const light::Channel& c = mode.channels[i];
+        if (i >= lamp.sent.values.size() || lamp.sent.values[i] == c.home)
+            continue;
+        all += fmt::format("{}{} {}", all.empty() ? "" : ", ", c.name,
+                           light::settingText(c, lamp.sent.values[i]));
+    }
+    if (all.empty())
+        return std::nullopt;
+    return CheckLink{State::Mind, say(ZELO_TEXT("core", "Other channels")),
+                     say(ZELO_TEXT("core", "not at rest: {}"), all)};
+}
+
 CheckLink outputLink(const show::Show& show, const show::Fixture& f, const OutputState& output) {
     if (!output.sends)
         return {State::Stops, outputName(),
@@ -208,24 +231,28 @@ CheckLink outputLink(const show::Show& show, const show::Fixture& f, const Outpu
 }
 
 // Solo, master and Dark.
-std::vector<CheckLink> controlLinks(const Stage& stage, const show::Fixture& f) {
+std::vector<CheckLink> controlLinks(const Stage& stage, const show::Fixture& f, bool locked) {
     const Sentence master = say(ZELO_TEXT("core", "Master"));
     const auto& controls = stage.controls;
     if (f.exempt)
         return {{State::Good, master,
                  say(ZELO_TEXT("core", "house light: solo, master and Dark leave it alone"))}};
     std::vector<CheckLink> links;
-    if (!controls.solo.empty()) {
+    if (locked)
+        links.push_back({State::Good, master,
+                         say(ZELO_TEXT("core", "locked: solo and master leave it alone"))});
+    if (!locked && !controls.solo.empty()) {
         const bool in =
             std::find(controls.solo.begin(), controls.solo.end(), f.id) != controls.solo.end();
         links.push_back({in ? State::Good : State::Stops, say(ZELO_TEXT("core", "Solo")),
                          in ? say(ZELO_TEXT("core", "it is one of {}"), controls.solo.size())
                             : say(ZELO_TEXT("core", "only {} others show"), controls.solo.size())});
     }
-    links.push_back(
-        controls.master > 0
-            ? CheckLink{State::Good, master, fmt::format("{:.0f} %", 100 * controls.master)}
-            : CheckLink{State::Stops, master, say(ZELO_TEXT("core", "at 0"))});
+    if (!locked)
+        links.push_back(
+            controls.master > 0
+                ? CheckLink{State::Good, master, fmt::format("{:.0f} %", 100 * controls.master)}
+                : CheckLink{State::Stops, master, say(ZELO_TEXT("core", "at 0"))});
     if (controls.dark)
         links.push_back({State::Stops, say(ZELO_TEXT("core", "Dark")),
                          say(ZELO_TEXT("core", "it is on: all light is out"))});
@@ -259,8 +286,10 @@ Result<std::vector<CheckLink>> lightCheck(const Stage& stage, show::FixtureId id
     if (lamp->mixer) {
         links.push_back(colourLink(stage, value, *lamp));
         links.push_back(emitterLink(*lamp));
+        if (auto settings = settingsLink(*lamp))
+            links.push_back(std::move(*settings));
     }
-    const auto controls = controlLinks(stage, *f);
+    const auto controls = controlLinks(stage, *f, lamp->locked);
     links.insert(links.end(), controls.begin(), controls.end());
     links.push_back(outputLink(stage.show(), *f, output));
     return links;

@@ -15,7 +15,8 @@ Moment roomFor(const Compiled& compiled, const Engine& engine, const SentValues&
             std::vector<Engine::From>(lamps),
             false,
             std::vector<Engine::ListNow>(compiled.program->lists.size()),
-            std::vector<double>(compiled.program->faders.size())};
+            std::vector<double>(compiled.program->faders.size()),
+            std::vector<char>(compiled.program->faders.size())};
 }
 
 } // namespace
@@ -57,6 +58,8 @@ void Playing::step(double t_s) {
         m.lists[list] = engine_.listNow(list);
     for (std::size_t fader = 0; fader < m.faders.size(); ++fader)
         m.faders[fader] = engine_.faderLevel(fader);
+    for (std::size_t fader = 0; fader < m.hidden.size(); ++fader)
+        m.hidden[fader] = engine_.hidden(fader);
     told_.publish();
 }
 

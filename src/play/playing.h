@@ -20,6 +20,7 @@ struct Moment {
     bool runs = false;                           // goes on changing by itself
     std::vector<Engine::ListNow> lists;          // by list
     std::vector<double> faders;                  // by fader: 0..1
+    std::vector<char> hidden;                    // by fader: as Engine::hidden()
 };
 
 class Playing {

@@ -24,6 +24,20 @@ const Said* Source::of(std::uint32_t lamp) const {
     return it != says_.end() && it->lamp == lamp ? &*it : nullptr;
 }
 
+const SaidSetting* Source::ofSetting(std::uint32_t setting) const {
+    const auto it = std::lower_bound(
+        settings_.begin(), settings_.end(), setting,
+        [](const SaidSetting& s, std::uint32_t which) { return s.setting < which; });
+    return it != settings_.end() && it->setting == setting ? &*it : nullptr;
+}
+
+const SaidSetting* PlayedList::settingFor(std::uint32_t setting, int cue) const {
+    for (int i = cue; i >= 0; --i)
+        if (const auto* said = cues[static_cast<std::size_t>(i)].changes->ofSetting(setting))
+            return said;
+    return nullptr;
+}
+
 const SourcePtr& saysNothing() {
     static const SourcePtr nothing = std::make_shared<const Source>();
     return nothing;
@@ -81,6 +95,13 @@ void complete(Program& program) {
                 }
                 of_lamp.push_back(all);
             }
+        list.settings.clear();
+        for (const PlayedCue& cue : list.cues)
+            for (const SaidSetting& said : cue.changes->settings())
+                list.settings.push_back(said.setting);
+        std::sort(list.settings.begin(), list.settings.end());
+        list.settings.erase(std::unique(list.settings.begin(), list.settings.end()),
+                            list.settings.end());
         list.lamps.clear();
         list.stands.clear();
         for (auto& [lamp, stands] : known) {

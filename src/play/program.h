@@ -27,6 +27,12 @@ struct Said {
     Parts parts = kAllParts;         // of the colour, that are said; the others come from below
 };
 
+// What a source says of a channel that is neither intensity nor colour.
+struct SaidSetting {
+    std::uint32_t setting = 0; // its place in a row of all lamps' settings
+    double share = 0;          // of the channel's values
+};
+
 // What one source says, by lamp.
 class Source {
 public:
@@ -40,8 +46,13 @@ public:
     const std::vector<Said>& says() const { return says_; }
     const Said* of(std::uint32_t lamp) const; // null: nothing
 
+    void set(std::uint32_t setting, double share) { settings_.push_back({setting, share}); }
+    const std::vector<SaidSetting>& settings() const { return settings_; } // ascending
+    const SaidSetting* ofSetting(std::uint32_t setting) const;             // null: nothing
+
 private:
     std::vector<Said> says_;
+    std::vector<SaidSetting> settings_;
     std::deque<std::vector<double>> colours_;
 };
 using SourcePtr = std::shared_ptr<const Source>;
@@ -58,8 +69,8 @@ struct PlayedCue {
     double up_s = 0, down_s = 0; // of intensities that rise, that fall
     double up_delay_s = 0, down_delay_s = 0;
     std::optional<double> colour_s, colour_delay_s; // without: those of the lamp's intensity
-    enum class Follow { None, AfterStart, WhenDone } follow = Follow::None;
-    double follow_s = 0;
+    enum class Follow { None, AfterStart, WhenDone, TimeOfDay } follow = Follow::None;
+    double follow_s = 0;               // of TimeOfDay since midnight
     std::optional<bool> dark_first;    // without: the program's
     SourcePtr changes = saysNothing(); // what it says
     // To each colour that it says, from the one that the cues before it left. Null, or not there at
@@ -75,6 +86,9 @@ struct PlayedList {
     // By place in these: an entry for each cue that says something of it, ascending.
     std::vector<std::vector<Stands>> stands = {};
 
+    std::vector<std::uint32_t> settings = {}; // that any cue says something of, ascending
+    // The last share up to this cue; null: nothing.
+    const SaidSetting* settingFor(std::uint32_t setting, int cue) const;
     // What this cue and those before it say of the lamp at this place; null: nothing.
     const Stands* standsFor(std::size_t place, int cue) const;
 };
@@ -82,6 +96,7 @@ struct PlayedList {
 struct PlayedFader {
     enum class Mode { Latest, Adds } mode = Mode::Latest;
     SourcePtr says = saysNothing();
+    std::optional<std::size_t> list = {}; // that plays while it is up, as far as it is up
 };
 
 struct Program {
@@ -90,8 +105,9 @@ struct Program {
     std::vector<double> home;         // a row: the colour of a lamp that nothing else says
     SourcePtr standing = saysNothing();
     SourcePtr hand = saysNothing();
-    std::vector<double> trims = {}; // factors of intensity, by lamp, negative: none; empty: none
-    std::vector<char> exempt;       // from solo and Dark, by lamp
+    SourcePtr locked = saysNothing(); // over all but Dark; of each lamp all of it
+    std::vector<double> trims = {};   // factors of intensity, by lamp, negative: none; empty: none
+    std::vector<char> exempt;         // from solo and Dark, by lamp
     std::vector<PlayedList> lists;
     std::vector<PlayedFader> faders;
     bool even_to_the_eye = false; // intensities, in perceived brightness and not in level
@@ -104,7 +120,16 @@ struct Program {
     // To the colour of standing light and hand, from what they said before; as in PlayedCue.
     std::vector<PlannedPtr> change_ways = {};
 
+    // What else lamps have, channel by channel: where each lamp's begin in a row of all, one more
+    // at the end; where they rest, and whether they jump instead of going there. Empty: nothing.
+    std::vector<std::uint32_t> settings_first = {};
+    std::vector<double> settings_home = {};
+    std::vector<char> settings_snap = {};
+
     std::size_t parts(std::uint32_t lamp) const { return first[lamp + 1] - first[lamp]; }
+    std::size_t settings(std::uint32_t lamp) const {
+        return settings_first.empty() ? 0 : settings_first[lamp + 1] - settings_first[lamp];
+    }
 };
 
 // Fills in what the engine looks up: what each cue stands for, and the lamps of each list. The rest

@@ -21,7 +21,10 @@ std::uint32_t followed(const light::Channel& c, std::uint32_t nearest, std::uint
 
 SentValues::SentValues(std::shared_ptr<const Compiled> compiled) : compiled_(std::move(compiled)) {
     const Program& p = *compiled_->program;
-    last_ = {std::vector<double>(p.lamps, 0), std::vector<double>(p.first.back(), 0), {}};
+    last_ = {std::vector<double>(p.lamps, 0),
+             std::vector<double>(p.first.back(), 0),
+             {},
+             p.settings_home};
     set_.assign(p.lamps, 0);
     std::vector<std::pair<std::uint16_t, Slots>> places;
     for (std::uint32_t lamp = 0; lamp < p.lamps; ++lamp) {
@@ -29,6 +32,9 @@ SentValues::SentValues(std::shared_ptr<const Compiled> compiled) : compiled_(std
         wanted_first_.push_back(wanted_.size());
         wanted_.resize(wanted_.size() + (mixer ? mixer->mode().channels.size() : 0));
         values_.push_back(mixer ? light::homeValues(mixer->mode()) : light::ChannelValues{});
+        if (p.settings(lamp) > 0)
+            for (const std::size_t channel : mixer->mode().settings())
+                setting_channels_.push_back(channel);
         const show::Fixture& f = *compiled_->state.show->fixture(compiled_->fixtures[lamp]);
         if (!mixer || f.address + mixer->mode().footprint - 1 > light::kSlots)
             continue; // no type, or past the end
@@ -55,6 +61,9 @@ void SentValues::takeOver(const SentValues& before) {
         last_.intensity[lamp] = before.last_.intensity[old];
         std::copy_n(before.last_.drives.begin() + q.first[old], p.parts(lamp),
                     last_.drives.begin() + p.first[lamp]);
+        for (std::size_t s = 0; s < p.settings(lamp); ++s)
+            last_.settings[p.settings_first[lamp] + s] =
+                before.last_.settings[q.settings_first[old] + s];
         std::copy_n(before.wanted_.begin() + static_cast<std::ptrdiff_t>(before.wanted_first_[old]),
                     values_[lamp].size(),
                     wanted_.begin() + static_cast<std::ptrdiff_t>(wanted_first_[lamp]));
@@ -69,7 +78,10 @@ void SentValues::rest(std::span<const Rest> rests) {
             r.values.size() != values_[r.lamp].size() || r.intensity != last_.intensity[r.lamp] ||
             !std::equal(r.drives.begin(), r.drives.end(), last_.drives.begin() + p.first[r.lamp]))
             continue;
-        std::copy(r.values.begin(), r.values.end(), values_[r.lamp].begin());
+        const auto& channels = compiled_->mixers[r.lamp]->mode().channels;
+        for (std::size_t i = 0; i < channels.size(); ++i)
+            if (channels[i].role != light::Role::Other) // those are as they were set since
+                values_[r.lamp][i] = r.values[i];
     }
 }
 
@@ -80,6 +92,15 @@ bool SentValues::follow(const Shown& row) {
         const auto& mixer = compiled_->mixers[lamp];
         if (!mixer)
             continue;
+        for (std::size_t s = p.settings(lamp); s-- > 0;) {
+            const std::size_t at = p.settings_first[lamp] + s;
+            const std::size_t channel = setting_channels_[at];
+            if (row.settings[at] == last_.settings[at])
+                continue;
+            any = true;
+            last_.settings[at] = row.settings[at];
+            values_[lamp][channel] = mixer->mode().channels[channel].valueOf(row.settings[at]);
+        }
         const std::size_t parts = p.parts(lamp);
         const double* is = row.drives.data() + p.first[lamp];
         double* was = last_.drives.data() + p.first[lamp];

@@ -39,9 +39,10 @@ private:
     std::shared_ptr<const Compiled> compiled_;
     std::vector<light::ChannelValues> values_;
     Shown last_;
-    std::vector<double> wanted_;            // of each channel of each lamp, before rounding
-    std::vector<std::size_t> wanted_first_; // by lamp
-    std::vector<char> set_;                 // by lamp: anything was sent yet
+    std::vector<double> wanted_;                // of each channel of each lamp, before rounding
+    std::vector<std::size_t> wanted_first_;     // by lamp
+    std::vector<char> set_;                     // by lamp: anything was sent yet
+    std::vector<std::size_t> setting_channels_; // by setting: which channel of its lamp
     light::Frame frame_;
     struct Slots {
         std::uint32_t lamp;

@@ -44,6 +44,7 @@ private:
     struct Judged {
         std::vector<route::FadeFault> faults;
         std::vector<route::Cure> cures;
+        std::vector<colour::Xyz> light;
         Uv from, to;
     };
 
@@ -113,8 +114,11 @@ private:
         const auto [at, fresh] = known_.try_emplace(std::move(key));
         if (fresh) {
             at->second.faults = route::checkFade(mixer, setup, white_);
-            if (!at->second.faults.empty())
+            if (!at->second.faults.empty()) {
+                constexpr std::size_t kMoments = 57;
                 at->second.cures = route::curesFor(mixer, setup, white_);
+                at->second.light = route::lightOfFade(mixer, setup, white_, kMoments);
+            }
             at->second.from = uvOf(mixer, setup.before.drives);
             at->second.to = uvOf(mixer, setup.after.drives);
         }
@@ -126,24 +130,6 @@ private:
     }
 
     Sentence hue(const Uv& uv) const { return route::hueWord(uv, white_); }
-    Sentence words(const route::FadeFault& fault, const Judged& judged) const {
-        const double s = std::round(10 * fault.lasts_s) / 10;
-        switch (fault.kind) {
-        case route::Fault::FromDark:
-            return say(ZELO_TEXT("core", "starts {} for {} s, not {}: so it rests in the dark"),
-                       hue(fault.shown), s, hue(judged.to));
-        case route::Fault::ToDark:
-            return say(ZELO_TEXT("core", "ends {} for {} s, not {}: so it rests in the dark"),
-                       hue(fault.shown), s, hue(judged.from));
-        case route::Fault::WhiteDip:
-            return say(ZELO_TEXT("core", "{} to {} loses {} % of its colour for {} s"),
-                       hue(judged.from), hue(judged.to), std::lround(100 * fault.worst), s);
-        case route::Fault::OffTheWay:
-            break;
-        }
-        return say(ZELO_TEXT("core", "{} to {} turns {} for {} s"), hue(judged.from),
-                   hue(judged.to), hue(fault.shown), s);
-    }
 
     void add(std::size_t l, show::CueNumber number, std::uint32_t lamp,
              const route::FadeFault& fault, const Judged& judged,
@@ -161,8 +147,9 @@ private:
                               {},
                               fault.from_s,
                               fault.from_s + fault.lasts_s,
-                              words(fault, judged),
-                              judged.cures});
+                              wordsOf(fault, judged.from, judged.to, white_),
+                              judged.cures,
+                              judged.light});
         found_[at->second].lamps.push_back(compiled_.fixtures[lamp]);
     }
 
@@ -261,6 +248,26 @@ const char* nameOf(route::Cure cure) {
         break;
     }
     return "around";
+}
+
+Sentence wordsOf(const route::FadeFault& fault, const Uv& from, const Uv& to, const Uv& white) {
+    const auto hue = [&](const Uv& uv) -> Sentence { return route::hueWord(uv, white); };
+    const double s = std::round(10 * fault.lasts_s) / 10;
+    switch (fault.kind) {
+    case route::Fault::FromDark:
+        return say(ZELO_TEXT("core", "starts {} for {} s, not {}: so it rests in the dark"),
+                   hue(fault.shown), s, hue(to));
+    case route::Fault::ToDark:
+        return say(ZELO_TEXT("core", "ends {} for {} s, not {}: so it rests in the dark"),
+                   hue(fault.shown), s, hue(from));
+    case route::Fault::WhiteDip:
+        return say(ZELO_TEXT("core", "{} to {} loses {} % of its colour for {} s"), hue(from),
+                   hue(to), std::lround(100 * fault.worst), s);
+    case route::Fault::OffTheWay:
+        break;
+    }
+    return say(ZELO_TEXT("core", "{} to {} turns {} for {} s"), hue(from), hue(to),
+               hue(fault.shown), s);
 }
 
 std::vector<Finding> checkShow(const Compiled& compiled, const Sources& from, Mixes& mixes,

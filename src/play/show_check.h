@@ -19,7 +19,8 @@ struct Finding {
     std::vector<show::FixtureId> lamps; // in the order of the rig
     double from_s = 0, to_s = 0;        // of the cue's start; of a Fade
     Sentence what;
-    std::vector<route::Cure> cures; // after which the fade shows nothing of the kind
+    std::vector<route::Cure> cures;      // after which the fade shows nothing of the kind
+    std::vector<colour::Xyz> light = {}; // of its first lamp, evenly over the fade; of a Fade
 };
 
 // "fade", "clash", "miss".
@@ -28,6 +29,10 @@ const char* nameOf(route::Cure cure); // "colour in the dark", …
 
 // A colour is missed when it is farther than this from the one asked for.
 inline constexpr double kMissed_uv = 0.015;
+
+// What a fault of a fade between these colours looks like: "orange to cyan turns green for 2.1 s".
+Sentence wordsOf(const route::FadeFault& fault, const colour::Uv& from, const colour::Uv& to,
+                 const colour::Uv& white);
 
 // Lists cue by cue, each from what the cues before it left (the first from the dark), lamps with
 // the same finding together; then clashes, then misses of standing light and cues. Costs some

@@ -87,4 +87,24 @@ show::Values shownValues(const Stage& stage, const show::Lineup& lineup) {
     return show::Values{}.changed(std::move(all));
 }
 
+show::Values lockedValues(const Stage& stage, const show::Lineup& lineup) {
+    std::vector<show::Values::Change> all;
+    for (const show::FixtureId id : lineup) {
+        const StageLamp* lamp = stage.lamp(id);
+        if (!lamp || !lamp->mixer)
+            continue;
+        const bool out = lamp->dark == DarkWhy::Solo;
+        Value value;
+        value.intensity = out ? 0 : lamp->mastered;
+        value.parts = show::partLevels(lamp->mixer->type(), lamp->drives);
+        const auto& mode = lamp->mixer->mode();
+        for (const std::size_t i : mode.settings())
+            if (i < lamp->sent.values.size())
+                value.settings[mode.channels[i].name] =
+                    mode.channels[i].shareOf(lamp->sent.values[i]);
+        all.emplace_back(id, std::make_shared<const Value>(std::move(value)));
+    }
+    return show::Values{}.changed(std::move(all));
+}
+
 } // namespace zelo::play

@@ -13,4 +13,7 @@ namespace zelo::play {
 // it fades to. Lamps that show nothing are left out.
 show::Values shownValues(const Stage& stage, const show::Lineup& lineup);
 
+// What a lock keeps of them: what they show now, with the master in it, part by part.
+show::Values lockedValues(const Stage& stage, const show::Lineup& lineup);
+
 } // namespace zelo::play

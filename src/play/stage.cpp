@@ -19,6 +19,8 @@ const char* words(DarkWhy why) {
         return ZELO_TEXT("core", "Dark is on");
     case DarkWhy::Solo:
         return ZELO_TEXT("core", "others are solo");
+    case DarkWhy::Locked:
+        return ZELO_TEXT("core", "locked while it was dark");
     case DarkWhy::Master:
         return ZELO_TEXT("core", "master at 0");
     case DarkWhy::NoIntensity:
@@ -40,7 +42,9 @@ DarkWhy whyDark(const StageLamp& lamp, const Controls& controls) {
         return DarkWhy::Blackout;
     if (lamp.intensity_from.layer == Layer::Solo)
         return DarkWhy::Solo;
-    if (controls.master <= 0)
+    if (lamp.locked)
+        return lamp.sent.xyz.Y > 0 ? DarkWhy::None : DarkWhy::Locked;
+    if (controls.master <= 0 && !(lamp.mastered > 0))
         return DarkWhy::Master;
     if (lamp.intensity_from.layer == Layer::Home)
         return DarkWhy::NoIntensity;
@@ -100,7 +104,9 @@ private:
             lamp.intensity *= asked.dim;
             out *= asked.dim;
         }
-        lamp.mastered = lamp.intensity * (fixture.exempt ? 1 : controls_.master);
+        lamp.locked = compiled_.state.show->locked.contains(lamp.id);
+        const bool mastered = !fixture.exempt && !lamp.locked;
+        lamp.mastered = lamp.intensity * (mastered ? controls_.master : 1);
         lamp.sent =
             lamp.moving ? mix::sentAs(*lamp.mixer, moment_.values[at]) : rested(at, lamp, out);
         const bool fits = fixture.address + lamp.mixer->mode().footprint - 1 <= light::kSlots;
@@ -123,15 +129,16 @@ private:
             whole_ = false;
             return mix::sentAs(*lamp.mixer, moment_.values[at]);
         }
-        const auto sent = rounding_.rounded(lamp.mixer, lamp.drives, out);
-        if (sent->values != moment_.values[at]) {
+        mix::Sent sent = *rounding_.rounded(lamp.mixer, lamp.drives, out);
+        light::takeSettings(lamp.mixer->mode(), moment_.values[at], sent.values);
+        if (sent.values != moment_.values[at]) {
             const double* row = moment_.shown.drives.data() + compiled_.program->first[at];
             rests_.push_back({at,
                               moment_.shown.intensity[at],
                               {row, row + compiled_.program->parts(at)},
-                              sent->values});
+                              sent.values});
         }
-        return *sent;
+        return sent;
     }
 
     const Compiled& compiled_;
@@ -178,7 +185,7 @@ void tellPlay(const Compiled& compiled, const Moment& moment, Stage& to) {
                             now.rate, now.since_s, now.lasts_s, now.follow_s});
     }
     for (std::size_t i = 0; i < compiled.faders.size(); ++i)
-        to.faders.push_back({compiled.faders[i], moment.faders[i]});
+        to.faders.push_back({compiled.faders[i], moment.faders[i], moment.hidden[i] != 0});
 }
 
 const StageList* Stage::list(show::CueListId id) const {

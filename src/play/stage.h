@@ -25,7 +25,8 @@ enum class DarkWhy {
     NoType,  // the library has no such fixture type or mode
     PastEnd, // its slots run past 512
     Blackout,
-    Solo, // others are
+    Solo,   // others are
+    Locked, // when it was dark
     Master,
     NoIntensity, // none set
     Intensity,   // set to 0
@@ -40,6 +41,7 @@ struct StageLamp {
     light::Drives drives; // of the emitters before intensity: mixed, by hand, or at home
     bool by_hand = false; // some drives are set by hand, not mixed
     bool in_hand = false;
+    bool locked = false;  // keeps what it shows
     bool moving = false;  // fades, or waits to
     show::Shown told;     // palettes followed, gradients laid out
     double intensity = 0; // 0..1, before the master
@@ -66,7 +68,8 @@ struct StageList {
 };
 struct StageFader {
     show::FaderId id;
-    double level = 0; // 0..1
+    double level = 0;    // 0..1
+    bool hidden = false; // it is up, and nothing comes of it: others are brighter, or later
 };
 
 struct Stage {

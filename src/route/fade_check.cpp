@@ -67,9 +67,13 @@ struct Moment {
     Xyz xyz;
 };
 
-std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white) {
-    const bool rises = s.after.intensity >= s.before.intensity;
-    const double fade_s = rises ? s.times.up_s : s.times.down_s;
+double fadeTime(const FadeSetup& s) {
+    return s.after.intensity >= s.before.intensity ? s.times.up_s : s.times.down_s;
+}
+
+std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white,
+                              const std::vector<double>& times) {
+    const double fade_s = fadeTime(s);
     std::optional<Fade> planned; // a route is looked up by the share of the colour's time
     if (s.route != Kind::Levels) {
         FadeWish wish;
@@ -80,7 +84,7 @@ std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const
             planned = std::move(*fade);
     }
     std::vector<Moment> seen;
-    for (const double t : moments(s.times, fade_s)) {
+    for (const double t : times) {
         const double part = partOf(t, s.times.colour_delay_s, s.times.colour_s);
         Drives drives;
         if (planned) {
@@ -125,6 +129,19 @@ private:
 
 } // namespace
 
+std::vector<Xyz> lightOfFade(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white,
+                             std::size_t count) {
+    const double ends =
+        std::max(s.times.delay_s + fadeTime(s), s.times.colour_delay_s + s.times.colour_s);
+    std::vector<double> times;
+    for (std::size_t i = 0; i < count; ++i)
+        times.push_back(ends * static_cast<double>(i) / static_cast<double>(count - 1));
+    std::vector<Xyz> light;
+    for (const Moment& m : simulated(mixer, s, white, times))
+        light.push_back(m.xyz);
+    return light;
+}
+
 std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white) {
     const bool was_lit = lit(mixer, s.before);
     const bool will_be_lit = lit(mixer, s.after);
@@ -134,7 +151,7 @@ std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& s, co
     const Xyz first = s.before.intensity * mixer.xyzOf(s.before.drives);
     const Xyz last = s.after.intensity * mixer.xyzOf(s.after.drives);
     const double visible = kVisible * std::max(first.Y, last.Y);
-    const auto seen = simulated(mixer, s, white);
+    const auto seen = simulated(mixer, s, white, moments(s.times, fadeTime(s)));
     if (!was_lit || !will_be_lit) {
         const Uv end = colour::toUv(was_lit ? first : last);
         Watch watch(was_lit ? Fault::ToDark : Fault::FromDark);

@@ -71,6 +71,15 @@ void sayOver(Value& value, const Value& later) {
     }
     for (const auto& [part, level] : later.parts)
         value.parts[part] = level;
+    for (const auto& [setting, share] : later.settings)
+        value.settings[setting] = share;
+}
+
+// What plays goes among the others, by name.
+void putBeside(Cue& cue) {
+    cue.versions.push_back({cue.versionName(), cue.values});
+    std::sort(cue.versions.begin(), cue.versions.end(),
+              [](const CueVersion& a, const CueVersion& b) { return a.name < b.name; });
 }
 
 } // namespace
@@ -105,6 +114,10 @@ Result<ShowPtr> changeCueList(const ShowPtr& show, CueList list) {
 Result<ShowPtr> removeCueList(const ShowPtr& show, CueListId id) {
     if (const auto list = openList(*show, id); !list)
         return passOn(list.error());
+    for (const auto& [fader_id, fader] : show->faders)
+        if (fader->list == id)
+            return fail(ErrorCode::BadValue, ZELO_TEXT("core", "fader '{}' plays this list"),
+                        fader->name);
     Show next = *show;
     next.cue_lists = next.cue_lists.without(id);
     return nextShow(std::move(next));
@@ -165,6 +178,10 @@ Result<ShowPtr> keepAsCue(const ShowPtr& show, const Values& shown, const Lineup
                 value.colour.reset();
                 value.parts.clear();
             }
+            std::erase_if(value.settings, [&](const auto& setting) {
+                const auto it = known->settings.find(setting.first);
+                return it != known->settings.end() && it->second == setting.second;
+            });
         }
         if (!value.empty())
             values.emplace_back(id, std::make_shared<const Value>(std::move(value)));
@@ -316,23 +333,83 @@ Result<Copied> insertCues(const ShowPtr& show, CueListId list, std::optional<Cue
 }
 
 Result<ShowPtr> letGoInCue(const ShowPtr& show, CueListId list, CueNumber number,
-                           const Lineup& lineup, CueSays what) {
+                           const Lineup& lineup, Which what) {
     return changeCues(show, list, {number}, [&](Cue& cue) {
         std::vector<Values::Change> changes;
         for (const FixtureId id : lineup)
             if (const Value* value = cue.values.find(id)) {
                 Value less = *value;
-                if (what != CueSays::Colour)
-                    less.intensity.reset();
-                if (what != CueSays::Intensity) {
-                    less.colour.reset();
-                    less.parts.clear();
-                }
+                letGo(less, what);
                 changes.emplace_back(id,
                                      less.empty() ? nullptr : std::make_shared<const Value>(less));
             }
         cue.values = cue.values.changed(std::move(changes));
     });
+}
+
+Result<ShowPtr> keepVersion(const ShowPtr& show, CueListId list, CueNumber number, Values values,
+                            std::string* named) {
+    const CueList* in = show->cue_lists.find(list);
+    const Cue* cue = in ? in->cues.find(number) : nullptr;
+    if (cue && cue->versions.size() + 1 >= kMostVersions)
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a cue has {} versions at most"),
+                    kMostVersions);
+    return changeCues(show, list, {number}, [&](Cue& c) {
+        const auto taken = [&](const std::string& name) {
+            return name == c.versionName() ||
+                   std::any_of(c.versions.begin(), c.versions.end(),
+                               [&](const CueVersion& v) { return v.name == name; });
+        };
+        std::string name = "a";
+        while (taken(name))
+            ++name.back();
+        putBeside(c);
+        c.values = values;
+        c.version = name;
+        if (named)
+            *named = name;
+    });
+}
+
+namespace {
+
+Error noVersion(CueNumber number, const std::string& name) {
+    return Error{ErrorCode::NotFound,
+                 say(ZELO_TEXT("core", "cue {} has no version '{}'"), toText(number), name),
+                 {}};
+}
+
+} // namespace
+
+Result<ShowPtr> playVersion(const ShowPtr& show, CueListId list, CueNumber number,
+                            const std::string& name) {
+    bool found = false;
+    auto next = changeCues(show, list, {number}, [&](Cue& c) {
+        const auto it = std::find_if(c.versions.begin(), c.versions.end(),
+                                     [&](const CueVersion& v) { return v.name == name; });
+        found = it != c.versions.end();
+        if (!found)
+            return;
+        Values values = it->values;
+        c.versions.erase(it);
+        putBeside(c);
+        c.values = std::move(values);
+        c.version = name;
+    });
+    if (next && !found)
+        return passOn(noVersion(number, name));
+    return next;
+}
+
+Result<ShowPtr> dropVersion(const ShowPtr& show, CueListId list, CueNumber number,
+                            const std::string& name) {
+    bool found = false;
+    auto next = changeCues(show, list, {number}, [&](Cue& c) {
+        found = std::erase_if(c.versions, [&](const CueVersion& v) { return v.name == name; }) > 0;
+    });
+    if (next && !found)
+        return passOn(noVersion(number, name));
+    return next;
 }
 
 Result<ShowPtr> asInCue(const ShowPtr& show, CueListId list, CueNumber number, CueNumber as,
@@ -372,6 +449,9 @@ namespace {
 Done checkSource(const Show& show, Fader& fader) {
     if (fader.look.value != 0 && !show.lookOf(fader.look))
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), fader.look.value);
+    if (fader.list.value != 0 && !show.cue_lists.find(fader.list))
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue list with id {}"),
+                    fader.list.value);
     if (fader.group.value != 0 && !show.group(fader.group))
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no group with id {}"),
                     fader.group.value);
@@ -383,9 +463,11 @@ Done checkSource(const Show& show, Fader& fader) {
         if (auto ok = checkText(say(ZELO_TEXT("core", "emitter")), name, kLongestName); !ok)
             return ok;
     }
-    if (fader.look.value == 0 && fader.group.value == 0 && !fader.ofEmitters())
+    if (fader.look.value == 0 && fader.list.value == 0 && fader.group.value == 0 &&
+        !fader.ofEmitters())
         return fail(ErrorCode::BadValue,
-                    ZELO_TEXT("core", "fader '{}': needs a look, a group or emitters"), fader.name);
+                    ZELO_TEXT("core", "fader '{}': needs a look, a list, a group or emitters"),
+                    fader.name);
     return {};
 }
 
@@ -429,6 +511,20 @@ Result<ShowPtr> removeFader(const ShowPtr& show, FaderId id) {
     Show next = *show;
     next.faders = next.faders.without(id);
     return nextShow(std::move(next));
+}
+
+SaidBy saidBy(const CueList& list, CueNumber number, FixtureId lamp) {
+    SaidBy by;
+    for (const auto& [at, cue] : list.cues) {
+        if (number < at)
+            break;
+        const Value* value = cue->values.find(lamp);
+        if (value && value->intensity)
+            by.intensity = at;
+        if (value && (value->colour || !value->parts.empty()))
+            by.colour = at;
+    }
+    return by;
 }
 
 Values standsFor(const CueList& list, CueNumber number) {

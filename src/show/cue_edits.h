@@ -13,7 +13,7 @@ Result<ShowPtr> addCueList(const ShowPtr& show, CueList list); // with a new id
 // Name, times, lock; its cues stay. NotFound, or BadValue when it is locked (unless only the lock
 // differs).
 Result<ShowPtr> changeCueList(const ShowPtr& show, CueList list);
-Result<ShowPtr> removeCueList(const ShowPtr& show, CueListId id);
+Result<ShowPtr> removeCueList(const ShowPtr& show, CueListId id); // BadValue: a fader plays it
 
 // Adds the cue, or replaces the one of its number. NotFound; BadValue when that or the list is
 // locked, or for a time or number out of range.
@@ -49,9 +49,18 @@ Result<Copied> insertCues(const ShowPtr& show, CueListId list, std::optional<Cue
                           std::vector<Cue> cues);
 // The cue says nothing of these lamps any more: they stay as the cues before it left them. What is
 // left out of `what` stays.
-enum class CueSays { Intensity, Colour, Both };
 Result<ShowPtr> letGoInCue(const ShowPtr& show, CueListId list, CueNumber number,
-                           const Lineup& lineup, CueSays what);
+                           const Lineup& lineup, Which what);
+// Another try beside the cue: its values go beside it under their letter, these play under the next
+// free one, which `named` takes. NotFound, BadValue as keepCue.
+Result<ShowPtr> keepVersion(const ShowPtr& show, CueListId list, CueNumber number, Values values,
+                            std::string* named = nullptr);
+// The version of this name plays from now on, the one that played stands beside. NotFound.
+Result<ShowPtr> playVersion(const ShowPtr& show, CueListId list, CueNumber number,
+                            const std::string& name);
+// One that stands beside goes. NotFound.
+Result<ShowPtr> dropVersion(const ShowPtr& show, CueListId list, CueNumber number,
+                            const std::string& name);
 // From this cue on these lamps are as in another one of the list.
 Result<ShowPtr> asInCue(const ShowPtr& show, CueListId list, CueNumber number, CueNumber as,
                         const Lineup& lineup);
@@ -59,11 +68,17 @@ Result<ShowPtr> asInCue(const ShowPtr& show, CueListId list, CueNumber number, C
 // Nothing when there is none.
 std::optional<CueNumber> numberAfter(const CueList& list, std::optional<CueNumber> after);
 
-// With a new id. NotFound: its look or group; BadValue when it has neither nor emitters, or for its
-// name.
+// With a new id. NotFound: its look, list or group; BadValue when it has none of them nor emitters,
+// or for its name.
 Result<ShowPtr> addFader(const ShowPtr& show, Fader fader);
 Result<ShowPtr> changeFader(const ShowPtr& show, Fader fader);
 Result<ShowPtr> removeFader(const ShowPtr& show, FaderId id);
+
+// Which cues, up to this one, last said what the lamp shows in it; none: it was never said.
+struct SaidBy {
+    std::optional<CueNumber> intensity, colour;
+};
+SaidBy saidBy(const CueList& list, CueNumber number, FixtureId lamp);
 
 // What all cues up to this one say of each lamp together; attributes each on its own.
 Values standsFor(const CueList& list, CueNumber number);

@@ -21,7 +21,15 @@ struct CueNumber {
 Result<CueNumber> parseCueNumber(std::string_view text);
 std::string toText(CueNumber number);
 
-enum class FollowWhen { No, AfterStart, WhenDone }; // stored by name
+// What a cue has beside what it plays: another try at the same moment of the show.
+struct CueVersion {
+    std::string name; // "a", "b" …; of a cue each once
+    Values values;
+    std::string unknown = {};
+    friend bool operator==(const CueVersion&, const CueVersion&) = default;
+};
+
+enum class FollowWhen { No, AfterStart, WhenDone, TimeOfDay }; // stored by name
 struct Cue {
     CueNumber number; // of a list each once
     std::string name;
@@ -34,8 +42,11 @@ struct Cue {
     std::optional<route::StopWay> way = {};         // without: the show's
     std::optional<bool> dark_first = {};            // without: the show's
     FollowWhen follow = FollowWhen::No;
-    double follow_s = 0; // of AfterStart
-    Values values;       // what it changes
+    double follow_s = 0;      // of AfterStart; of TimeOfDay since midnight
+    Values values;            // what it changes
+    std::string version = {}; // what its values are called among its versions; empty: "a"
+    std::vector<CueVersion> versions = {}; // the others, by name
+    std::string versionName() const { return version.empty() ? "a" : version; }
     std::string unknown; // JSON members of the file that we do not use
     friend bool operator==(const Cue&, const Cue&) = default;
 };
@@ -51,16 +62,18 @@ struct CueList : Head<CueListId> {
 
 // Emitters that look alike, whatever a type calls them: by the hue of their light.
 enum class Family { Warm, Green, Blue }; // red to yellow; green; cyan to violet; stored by name
-// At 0..100 %: a look; or emitters, by name or a family, of the lamps of a group (without one of
-// all); or the intensity of a group.
+// At 0..100 %: a look; or a cue list, that plays from its first cue while the fader is up; or
+// emitters, by name or a family, of the lamps of a group (without one of all); or the intensity of
+// a group.
 struct Fader : Head<FaderId> {
     LookId look = {};
     GroupId group = {};
     std::vector<std::string> emitters = {};
     std::optional<Family> family = {};
     // Its light is added to that of other faders; else it takes part as a list does. Emitters are
-    // always added, the intensity of a group never is.
+    // always added, the intensity of a group and a cue list never are.
     bool adds = true;
+    CueListId list = {};
     bool ofEmitters() const { return family || !emitters.empty(); }
     friend bool operator==(const Fader&, const Fader&) = default;
 };

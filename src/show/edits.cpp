@@ -368,11 +368,67 @@ HandPtr withParts(const HandPtr& hand, const Lineup& lineup, const PartLevels& p
     });
 }
 
-HandPtr putDown(const HandPtr& hand, const Lineup& lineup) {
+HandPtr withSetting(const HandPtr& hand, const Lineup& lineup, const std::string& name,
+                    double share) {
+    return changed(hand, lineup, [&](Value& v) { v.settings[name] = std::clamp(share, 0.0, 1.0); });
+}
+
+Result<ShowPtr> lockLamps(const ShowPtr& show, const Values& shown) {
+    std::vector<Values::Change> locked;
+    for (const auto& [id, value] : shown) {
+        if (!show->fixture(id))
+            return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no fixture with id {}"), id.value);
+        locked.emplace_back(id, value);
+    }
+    Show next = *show;
+    next.locked = next.locked.changed(std::move(locked));
+    return nextShow(std::move(next));
+}
+
+Result<ShowPtr> unlockLamps(const ShowPtr& show, const Lineup& lineup) {
     std::vector<Values::Change> gone;
     for (const FixtureId id : lineup)
-        if (hand->contains(id))
+        if (show->locked.contains(id))
             gone.emplace_back(id, nullptr);
+    Show next = *show;
+    next.locked = next.locked.changed(std::move(gone));
+    return nextShow(std::move(next));
+}
+
+Values byOrder(const Values& values, const Lineup& from, const Lineup& to) {
+    std::vector<Values::Change> all;
+    std::map<const Laying*, LayingPtr> over; // gradients, over these lamps
+    const auto moved = [&](auto& source) {
+        const LayingPtr* laying = source ? source->laying() : nullptr;
+        if (!laying)
+            return;
+        LayingPtr& here = over[laying->get()];
+        if (!here) {
+            Laying copy = **laying;
+            copy.lamps = to;
+            here = std::make_shared<const Laying>(std::move(copy));
+        }
+        source = here;
+    };
+    for (std::size_t i = 0; i < to.size() && !from.empty(); ++i)
+        if (const Value* value = values.find(from[i % from.size()])) {
+            Value copy = *value;
+            moved(copy.colour);
+            moved(copy.intensity);
+            all.emplace_back(to[i], std::make_shared<const Value>(std::move(copy)));
+        }
+    return Values{}.changed(std::move(all));
+}
+
+HandPtr putDown(const HandPtr& hand, const Lineup& lineup, Which which) {
+    std::vector<Values::Change> gone;
+    for (const FixtureId id : lineup)
+        if (const Value* held = hand->find(id)) {
+            Value left = *held;
+            letGo(left, which);
+            if (!(left == *held))
+                gone.emplace_back(id, left.empty() ? nullptr : std::make_shared<const Value>(left));
+        }
     return gone.empty() ? hand : std::make_shared<const Values>(hand->changed(std::move(gone)));
 }
 

@@ -48,6 +48,15 @@ Result<ShowPtr> refillGroup(const ShowPtr& show, GroupId id, std::vector<Fixture
 // hand.
 Result<ShowPtr> keepHand(const ShowPtr& show, const Values& hand);
 
+// These lamps keep what these values say against all but Dark. Each of them says intensity, parts
+// and settings; nothing of it follows. NotFound for a lamp that is not there.
+Result<ShowPtr> lockLamps(const ShowPtr& show, const Values& shown);
+Result<ShowPtr> unlockLamps(const ShowPtr& show, const Lineup& lineup);
+
+// The values of the lamps of `from` for those of `to`, by order: the first for the first, from the
+// beginning again where there are more. Gradients that lay over all of them lie over these.
+Values byOrder(const Values& values, const Lineup& from, const Lineup& to);
+
 // --- what is in hand -------------------------------------------------------------------------
 
 HandPtr withColour(const HandPtr& hand, const Lineup& lineup, const ColourWish& colour);
@@ -59,7 +68,10 @@ HandPtr withPalette(const HandPtr& hand, const Lineup& lineup, const Palette& pa
 HandPtr withLaying(const HandPtr& hand, const LayingPtr& laying, bool intensity);
 // These parts by hand, each on its own: others stay as they are.
 HandPtr withParts(const HandPtr& hand, const Lineup& lineup, const PartLevels& parts);
-HandPtr putDown(const HandPtr& hand, const Lineup& lineup); // of these fixtures
+// A channel that is neither intensity nor colour, by name: a share of all its values, 0..1.
+HandPtr withSetting(const HandPtr& hand, const Lineup& lineup, const std::string& name,
+                    double share);
+HandPtr putDown(const HandPtr& hand, const Lineup& lineup, Which which = Which::All);
 inline HandPtr emptyHand() {
     return std::make_shared<const Values>();
 }

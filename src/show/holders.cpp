@@ -7,11 +7,15 @@ namespace zelo::show {
 
 void eachHolder(const State& state, const std::function<void(const Holder&, const Values&)>& see) {
     see({Holder::Kind::Standing, {}, {}, {}}, state.show->standing);
+    see({Holder::Kind::Locked, {}, {}, {}}, state.show->locked);
     for (const auto& [id, look] : state.show->looks)
         see({Holder::Kind::Look, id, {}, {}}, look->values);
     for (const auto& [id, list] : state.show->cue_lists)
-        for (const auto& [number, cue] : list->cues)
+        for (const auto& [number, cue] : list->cues) {
             see({Holder::Kind::Cue, {}, id, number}, cue->values);
+            for (const CueVersion& version : cue->versions)
+                see({Holder::Kind::Cue, {}, id, number}, version.values);
+        }
     if (state.show->crossfade)
         for (const FadeEnd* end : {&state.show->crossfade->from, &state.show->crossfade->to})
             see({Holder::Kind::Fade, {}, {}, {}}, end->lamps);
@@ -22,6 +26,7 @@ State changeHolders(const State& state,
                     const std::function<Values(const Holder&, const Values&)>& change) {
     Show next = *state.show;
     next.standing = change({Holder::Kind::Standing, {}, {}, {}}, next.standing);
+    next.locked = change({Holder::Kind::Locked, {}, {}, {}}, next.locked);
     std::vector<Table<LookId, Look>::Change> looks;
     for (const auto& [id, look] : state.show->looks) {
         Values values = change({Holder::Kind::Look, id, {}, {}}, look->values);
@@ -36,10 +41,14 @@ State changeHolders(const State& state,
         std::vector<Table<CueNumber, Cue>::Change> cues;
         for (const auto& [number, cue] : list->cues) {
             Values values = change({Holder::Kind::Cue, {}, id, number}, cue->values);
-            if (values == cue->values)
+            std::vector<CueVersion> versions = cue->versions;
+            for (CueVersion& version : versions)
+                version.values = change({Holder::Kind::Cue, {}, id, number}, version.values);
+            if (values == cue->values && versions == cue->versions)
                 continue;
             Cue copy = *cue;
             copy.values = std::move(values);
+            copy.versions = std::move(versions);
             cues.emplace_back(number, std::make_shared<const Cue>(std::move(copy)));
         }
         if (cues.empty())
@@ -60,7 +69,8 @@ State changeHolders(const State& state,
             next.crossfade = std::make_shared<const Crossfade>(std::move(copy));
     }
     State changed = state;
-    if (faded || !looks.empty() || !lists.empty() || !(next.standing == state.show->standing)) {
+    if (faded || !looks.empty() || !lists.empty() || !(next.standing == state.show->standing) ||
+        !(next.locked == state.show->locked)) {
         if (!looks.empty())
             next.looks = next.looks.changed(std::move(looks));
         if (!lists.empty())
@@ -274,6 +284,7 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
     const std::size_t faders = next.show->faders.size();
     const auto playing = next.show->faders.withoutIf([&](FaderId, const Fader& f) {
         return f.look.value != 0    ? !show.lookOf(f.look)
+               : f.list.value != 0  ? !show.cue_lists.find(f.list)
                : f.group.value != 0 ? !show.group(f.group)
                                     : !f.ofEmitters();
     });
@@ -293,7 +304,7 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
     tell(stops,
          say(ZELO_TEXT("core", "stops whose palette is not there stay as they were: {}"), stops));
     tell(faders - playing.size(),
-         say(ZELO_TEXT("core", "left out, since their look or group is not there: {} faders"),
+         say(ZELO_TEXT("core", "left out, since their look, list or group is not there: {} faders"),
              faders - playing.size()));
     tell(ways,
          say(ZELO_TEXT("core", "left out, of ways whose palette, look or route is not there: {}"),

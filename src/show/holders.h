@@ -11,7 +11,8 @@
 namespace zelo::show {
 
 struct Holder {
-    enum class Kind { Standing, Look, Cue, Hand, Fade }; // Fade: an end of the crossfade
+    // Cue: also its versions. Fade: an end of the crossfade.
+    enum class Kind { Standing, Locked, Look, Cue, Hand, Fade };
     Kind kind = Kind::Standing;
     LookId look = {};      // of a Look
     CueListId list = {};   // of a Cue

@@ -126,8 +126,10 @@ Uses usesOf(const State& state, PaletteId id) {
                 here.push_back(fixture);
         if (holder.kind == Holder::Kind::Look && !here.empty())
             uses.looks.emplace_back(holder.look, here.size());
-        else if (holder.kind == Holder::Kind::Cue && !here.empty())
-            uses.cues.emplace_back(holder.list, holder.number);
+        else if (const std::pair cue{holder.list, holder.number};
+                 holder.kind == Holder::Kind::Cue && !here.empty() &&
+                 (uses.cues.empty() || uses.cues.back() != cue)) // its versions are one
+            uses.cues.push_back(cue);
         else if (holder.kind == Holder::Kind::Standing)
             uses.standing = std::move(here);
         else if (holder.kind == Holder::Kind::Hand)
@@ -341,21 +343,25 @@ HandPtr withFixed(const State& state, const Lineup& lineup, const Resolve& resol
 
 Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& lineup,
                          std::string name) {
-    name = toUtf8(std::move(name));
-    if (auto ok = checkName(show->looks, say(ZELO_TEXT("core", "look")), name, LookId{}); !ok)
-        return passOn(ok.error());
     if (lineup.empty())
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "no lamps in the lineup: nothing to keep"));
-    Show next = *show;
-    Look look;
-    look.id = {++next.last_look_id};
-    look.name = std::move(name);
     std::vector<Values::Change> values;
     for (const FixtureId id : lineup)
         if (Value value = valueOf(*show, hand, id); !value.empty())
             values.emplace_back(id, std::make_shared<const Value>(std::move(value)));
+    Look look;
+    look.name = std::move(name);
     look.values = Values::of(std::move(values));
+    return addLook(show, std::move(look));
+}
+
+Result<ShowPtr> addLook(const ShowPtr& show, Look look) {
+    look.name = toUtf8(std::move(look.name));
+    if (auto ok = checkName(show->looks, say(ZELO_TEXT("core", "look")), look.name, LookId{}); !ok)
+        return passOn(ok.error());
+    Show next = *show;
+    look.id = {++next.last_look_id};
     const auto id = look.id;
     next.looks = next.looks.with(id, std::move(look));
     return nextShow(std::move(next));
@@ -368,6 +374,10 @@ Result<ShowPtr> changeLook(const ShowPtr& show, Look look) {
     look.name = toUtf8(std::move(look.name));
     if (auto ok = checkChanged(show->looks, say(ZELO_TEXT("core", "look")), *old, look); !ok)
         return passOn(ok.error());
+    if (!(look.time_s >= 0 && look.time_s <= kLongest_s))
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{}: a time of {} s: must be within 0..{}"), look.name,
+                    look.time_s, kLongest_s);
     Show next = *show;
     const auto id = look.id;
     next.looks = next.looks.with(id, std::move(look));
@@ -387,6 +397,47 @@ Result<ShowPtr> removeLook(const ShowPtr& show, LookId id) {
     Show next = *show;
     next.looks = next.looks.without(id);
     return nextShow(std::move(next));
+}
+
+Result<State> showLook(const State& state, LookId id) {
+    const Look* look = state.show->lookOf(id);
+    if (!look)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), id.value);
+    std::vector<Values::Change> standing, held;
+    for (const auto& [fixture, value] : look->values) {
+        standing.emplace_back(fixture, value);
+        if (state.hand->contains(fixture))
+            held.emplace_back(fixture, nullptr);
+    }
+    Show next = *state.show;
+    next.standing = next.standing.changed(std::move(standing));
+    State shown{nextShow(std::move(next)), state.hand};
+    if (!held.empty())
+        shown.hand = std::make_shared<const Values>(state.hand->changed(std::move(held)));
+    return shown;
+}
+
+Result<ShowPtr> pictureOfLook(const ShowPtr& show, LookId id, std::string picture) {
+    const Look* look = show->lookOf(id);
+    if (!look)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no look with id {}"), id.value);
+    if (auto ok = checkPicture(picture); !ok)
+        return passOn(ok.error(), look->name);
+    Look next = *look;
+    next.picture =
+        picture.empty() ? nullptr : std::make_shared<const std::string>(std::move(picture));
+    return changeLook(show, std::move(next));
+}
+
+Done checkPicture(const std::string& picture) {
+    if (picture.size() > kMostPicture)
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a picture of {} kB: {} at most"),
+                    picture.size() >> 10, kMostPicture >> 10);
+    const std::string_view bytes = picture;
+    if (!bytes.empty() && !bytes.starts_with("\x89PNG\r\n\x1a\n") &&
+        !bytes.starts_with("\xff\xd8\xff"))
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "a picture must be a PNG or a JPEG"));
+    return {};
 }
 
 HandPtr withLook(const HandPtr& hand, const Look& look) {

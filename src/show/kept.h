@@ -78,9 +78,17 @@ HandPtr withFixed(const State& state, const Lineup& lineup, const Resolve& resol
 // empty lineup.
 Result<ShowPtr> keepLook(const ShowPtr& show, const Values& hand, const Lineup& lineup,
                          std::string name);
+// With a new id. BadValue for an empty or taken name.
+Result<ShowPtr> addLook(const ShowPtr& show, Look look);
 Result<ShowPtr> changeLook(const ShowPtr& show, Look look); // as changePalette
 // NotFound, or BadValue when it is locked or a fader plays it.
 Result<ShowPtr> removeLook(const ShowPtr& show, LookId id);
+// What it says is the standing light of its lamps, and nothing of them is in hand. NotFound.
+Result<State> showLook(const State& state, LookId id);
+// Its picture from now on, a PNG or JPEG; empty: its small lamps again. BadValue for anything else
+// or more than kMostPicture bytes.
+Result<ShowPtr> pictureOfLook(const ShowPtr& show, LookId id, std::string picture);
+Done checkPicture(const std::string& picture); // as pictureOfLook
 // All its values into the hand.
 HandPtr withLook(const HandPtr& hand, const Look& look);
 

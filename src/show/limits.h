@@ -29,13 +29,15 @@ inline constexpr double kLeastWhite_k = 1'000; // that ways go round
 inline constexpr double kMostWhite_k = 25'000;
 inline constexpr double kFarthestVia = 1'000; // of a kept route, in the distance of its ends
 inline constexpr std::size_t kMostLayings = 20'000;
-inline constexpr std::size_t kMostCues = 20'000;   // of a list
-inline constexpr double kLongest_s = 86'400;       // a time of a cue
-inline constexpr int kMostCueNumber = 999'999'999; // in thousandths
-inline constexpr double kMostPower = 1e12;         // of a spectrum, W/(sr nm)
-inline constexpr double kMostTrim = 1'000;         // of an intensity
-inline constexpr double kMostNudge_uv = 1;         // of a colour
-inline constexpr double kMostOff_uv = 0.2;         // of a calibration by hand
+inline constexpr std::size_t kMostCues = 20'000;        // of a list
+inline constexpr std::size_t kMostVersions = 26;        // of a cue
+inline constexpr std::size_t kMostPicture = 512u << 10; // bytes, of a look
+inline constexpr double kLongest_s = 86'400;            // a time of a cue
+inline constexpr int kMostCueNumber = 999'999'999;      // in thousandths
+inline constexpr double kMostPower = 1e12;              // of a spectrum, W/(sr nm)
+inline constexpr double kMostTrim = 1'000;              // of an intensity
+inline constexpr double kMostNudge_uv = 1;              // of a colour
+inline constexpr double kMostOff_uv = 0.2;              // of a calibration by hand
 inline constexpr std::size_t kMostShowBytes = 64u << 20;
 
 } // namespace zelo::show

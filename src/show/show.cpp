@@ -47,6 +47,20 @@ std::optional<ColourWish> Shown::nudged() const {
     return wish;
 }
 
+void letGo(Value& value, Which which) {
+    if (which != Which::Colour) {
+        value.intensity.reset();
+        value.trim = 1;
+    }
+    if (which != Which::Intensity) {
+        value.colour.reset();
+        value.parts.clear();
+        value.nudge = {0, 0};
+    }
+    if (which == Which::All)
+        value.settings.clear();
+}
+
 Value valueOf(const Show& show, const Values& hand, FixtureId id) {
     Value value;
     if (const Value* kept = show.standing.find(id))
@@ -67,6 +81,8 @@ Value valueOf(const Show& show, const Values& hand, FixtureId id) {
     value.nudge = value.nudge + held->nudge;
     for (const auto& [part, level] : held->parts)
         value.parts[part] = level;
+    for (const auto& [setting, share] : held->settings)
+        value.settings[setting] = share;
     return value;
 }
 

@@ -86,7 +86,13 @@ struct Palette : Head<PaletteId> {
 // A kept state of some fixtures.
 struct Look : Head<LookId> {
     Values values;
-    friend bool operator==(const Look&, const Look&) = default;
+    double time_s = 2; // in which it comes when it is shown at a press
+    std::shared_ptr<const std::string> picture = {}; // PNG or JPEG, as it is; null: its small lamps
+    friend bool operator==(const Look& a, const Look& b) {
+        return static_cast<const Head<LookId>&>(a) == b && a.values == b.values &&
+               a.time_s == b.time_s &&
+               (a.picture == b.picture || (a.picture && b.picture && *a.picture == *b.picture));
+    }
 };
 
 struct Point { // on the plan, m
@@ -150,6 +156,7 @@ struct Show {
     std::shared_ptr<const std::vector<light::Asked>> favourites; // null: none
     std::vector<OutputLine> outputs;
     Values standing;         // standing light: what the stage shows below all else
+    Values locked;           // what lamps keep against all but Dark: all of it, by itself
     int last_fixture_id = 0; // ids are never used again
     int last_group_id = 0;
     int last_palette_id = 0;

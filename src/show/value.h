@@ -36,12 +36,14 @@ struct ColourWish {
 struct Value {
     std::optional<Source<double>> intensity; // 0..1
     std::optional<Source<ColourWish>> colour;
-    PartLevels parts; // set by hand, each on its own, over the mix of the colour or over home
-    double trim = 1;  // of the intensity, also of one that lies below: times this
+    PartLevels parts;    // set by hand, each on its own, over the mix of the colour or over home
+    PartLevels settings; // of what else a fixture has, by name, shares of their channels
+    double trim = 1;     // of the intensity, also of one that lies below: times this
     colour::Uv nudge = {0, 0}; // of the colour, likewise: this much further
     std::string unknown;       // as in Head
     bool empty() const {
-        return !intensity && !colour && parts.empty() && trim == 1 && nudge == colour::Uv{0, 0};
+        return !intensity && !colour && parts.empty() && settings.empty() && trim == 1 &&
+               nudge == colour::Uv{0, 0};
     }
     friend bool operator==(const Value&, const Value&) = default;
 };
@@ -63,5 +65,9 @@ struct Shown {
 };
 
 using Values = Table<FixtureId, Value>;
+
+// What of a value is meant. All: also what else the fixture has.
+enum class Which { Intensity, Colour, All };
+void letGo(Value& value, Which which);
 
 } // namespace zelo::show

@@ -466,6 +466,54 @@ class Convert(unittest.TestCase):
             self.assertEqual(run("convert", demo, folder / "x.doc").returncode, 2)
             self.assertFalse((folder / "x.csv").exists())
 
+    def test_cues_of_another_desk_become_a_show(self):
+        demo = DATA / "shows/salt-lanterns.zelo"
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            (folder / "theirs.asc").write_text("Ident 3:0\nCue 4\n Text Dawn\n Up 2.5\n $$Wobble 3\n Chan 1@HFF 2@H80\nENDDATA\n")
+            done = run("convert", folder / "theirs.asc", folder / "new.zelo", "--rig", demo)
+            self.assertEqual(done.returncode, 0, done.stderr)
+            show = json.loads((folder / "new.zelo").read_text())
+            theirs = next(l for l in show["cue_lists"] if l["name"] == "theirs")
+            self.assertEqual((theirs["cues"][0]["number"], theirs["cues"][0]["name"], theirs["cues"][0]["up_s"]), ("4", "Dawn", 2.5))
+            self.assertIn("$$Wobble 3", theirs["cues"][0]["note"])
+            self.assertEqual(len(show["cue_lists"]), 2)
+            played = run("play", folder / "new.zelo", "--press", "0 list theirs next", "--until", "3", "--step", "1", "--json")
+            last = json.loads(played.stdout)["frames"][-1]["lamps"][0]
+            self.assertEqual((last["intensity"], last["intensity_from"]), (1, "cue 4"))
+            for args, told in (((folder / "theirs.asc", folder / "x.zelo"), "--rig SHOW"),
+                               ((folder / "theirs.asc", folder / "x.mvr"), "with --rig a show"),
+                               ((folder / "theirs.asc", folder / "x.zelo", "--rig", folder / "none.zelo"), "none.zelo")):
+                done = run("convert", *args)
+                self.assertEqual(done.returncode, 2)
+                self.assertIn(told, done.stderr)
+
+    def test_the_check_of_what_is_handed_over(self):
+        done = run("check", DATA / "shows/salt-lanterns.zelo", "--handed-over", "--json")
+        findings = json.loads(done.stdout)["findings"]
+        self.assertEqual(done.returncode, 1 if findings else 0)
+        self.assertTrue(all(f["kind"] == "fade" and f["cue"] for f in findings))
+        self.assertIn("13", {f["cue"] for f in findings})  # it goes by levels, as asked for
+        self.assertNotIn("18", {f["cue"] for f in findings})  # its route goes over as steps
+
+    def test_a_time_of_day_and_a_lock_at_play(self):
+        show = json.loads((DATA / "shows/salt-lanterns.zelo").read_text())
+        lamps = [{"fixtures": [1], "intensity": level} for level in (0.25, 0.75)]
+        show["cue_lists"] = [{"id": 1, "name": "main", "back_s": 1, "release_s": 1, "cues": [
+            {"number": "1", "up_s": 0, "down_s": 0, "follow": "time of day", "follow_s": 70200, "values": lamps[:1]},
+            {"number": "2", "up_s": 0, "down_s": 0, "values": lamps[1:]}]}]
+        show["locked"] = [{"fixtures": [2], "intensity": 0.5, "parts": {"Red": 1}}]
+        with tempfile.TemporaryDirectory() as name:
+            path = pathlib.Path(name) / "day.zelo"
+            path.write_text(json.dumps(show))
+            presses = [x for p in ("0 day 19:29:55", "0 next", "6 master 0.1") for x in ("--press", p)]
+            done = run("play", path, *presses, "--until", "6", "--step", "1", "--json")
+            self.assertEqual(done.returncode, 0, done.stderr)
+            frames = json.loads(done.stdout)["frames"]
+            self.assertEqual([f["lamps"][0]["intensity"] for f in frames[:6]], [0.25] * 5 + [0.75])
+            self.assertEqual((frames[-1]["lamps"][1]["intensity"], frames[-1]["lamps"][1]["intensity_from"]), (0.5, "locked"))
+            self.assertIn("day H:MM", run("play", path, "--press", "0 day 25:00").stderr)
+
     def test_a_route_as_cues_for_another_desk(self):
         with tempfile.TemporaryDirectory() as name:
             folder = pathlib.Path(name)

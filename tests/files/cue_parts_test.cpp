@@ -159,6 +159,69 @@ TEST(CueParts, EndsOfListsAndDarkFirstComeBack) {
               std::string::npos);
 }
 
+// All that a cue, a look and a lamp may hold comes back, and what is wrong with it is told.
+TEST(CueParts, VersionsLocksSettingsTimesOfDayAndPicturesComeBack) {
+    auto show = show::emptyState().show;
+    show::Fixture f;
+    f.type = "skua-cmy";
+    show = *show::addFixture(show, f);
+    show::CueList list;
+    list.name = "main";
+    show = *show::addCueList(show, list);
+    const auto one = show::withSetting(show::withIntensity(show::emptyHand(), {{1}}, 0.5), {{1}},
+                                       "Shutter", 0.25);
+    show::Cue cue;
+    cue.follow = show::FollowWhen::TimeOfDay;
+    cue.follow_s = 70'200;
+    cue.values = *one;
+    show = *show::keepCue(show, {1}, cue);
+    show = *show::keepVersion(show, {1}, {1000}, *show::withSetting(one, {{1}}, "Zoom", 1));
+    show = *show::lockLamps(show, *one);
+    show::Look look;
+    look.name = "l";
+    look.values = *one;
+    look.time_s = 7.5;
+    show = *show::addLook(show, look);
+    show = *show::pictureOfLook(show, {1}, std::string("\xff\xd8\xff\0 x", 6));
+    show::Fader fader;
+    fader.name = "main";
+    fader.list = {1};
+    show = *show::addFader(show, fader);
+    const auto written = *showText(*show, {});
+    EXPECT_TRUE(checkShowText(written));
+    const auto opened = parseShow(written);
+    ASSERT_TRUE(opened) << opened.error().text();
+    EXPECT_TRUE(opened->notes.empty());
+    const auto& back = *opened->show;
+    const show::Cue& cue_back = *back.cue_lists.find({1})->cues.find({1000});
+    EXPECT_EQ(cue_back.follow, show::FollowWhen::TimeOfDay);
+    EXPECT_EQ(cue_back.follow_s, 70'200);
+    EXPECT_EQ(cue_back.version, "b");
+    ASSERT_EQ(cue_back.versions.size(), 1u);
+    EXPECT_EQ(*cue_back.versions[0].values.find({1}), *one->find({1}));
+    EXPECT_EQ(cue_back.values.find({1})->settings.at("Zoom"), 1);
+    EXPECT_EQ(*back.locked.find({1}), *one->find({1}));
+    EXPECT_EQ(back.lookOf({1})->time_s, 7.5);
+    EXPECT_EQ(*back.lookOf({1})->picture, *show->lookOf({1})->picture);
+    EXPECT_EQ(back.faders.find({1})->list, show::CueListId{1});
+    auto bad = nlohmann::json::parse(written);
+    bad["cue_lists"][0]["cues"][0]["versions"][0]["name"] = "b"; // as the one that plays
+    EXPECT_NE(parseShow(bad.dump()).error().text().find("versions[0].name"), std::string::npos);
+    bad = nlohmann::json::parse(written);
+    bad["looks"][0]["picture"] = "R0lGODlh";
+    EXPECT_NE(parseShow(bad.dump()).error().text().find("PNG or a JPEG"), std::string::npos);
+    bad = nlohmann::json::parse(written);
+    bad["locked"][0]["settings"]["Shutter"] = 2;
+    EXPECT_NE(parseShow(bad.dump()).error().text().find("locked[0].settings.Shutter"),
+              std::string::npos);
+    bad = nlohmann::json::parse(written);
+    bad["faders"][0]["list"] = 9;
+    const auto less = parseShow(bad.dump());
+    ASSERT_TRUE(less);
+    EXPECT_TRUE(less->show->faders.empty());
+    EXPECT_NE(less->notes[0].english().find("cue list 9"), std::string::npos);
+}
+
 TEST(CueParts, FadersOfGroupsAndEmittersComeBack) {
     auto show = show::emptyState().show;
     show::Fixture f;

@@ -24,8 +24,8 @@ using Look = std::map<int, Says>; // by lamp
 struct Cue {
     double up = 0, down = 0, up_delay = 0, down_delay = 0;
     std::optional<double> colour, colour_delay;
-    enum { No, After, Done } follow = No;
-    double after = 0;
+    enum { No, After, Done, Day } follow = No;
+    double after = 0; // of Day since midnight
     Look look;
     std::optional<bool> dark_first = {};
 };
@@ -39,11 +39,13 @@ struct ListShow {
 struct FaderShow {
     bool adds = false;
     Look look;
+    std::optional<std::size_t> list = {}; // that plays while it is up
 };
 
 struct Show {
     int lamps = 0;
     Look standing;
+    Look locked;
     std::set<int> exempt;
     std::vector<ListShow> lists;
     std::vector<FaderShow> faders;
@@ -102,9 +104,30 @@ public:
     }
     void fader(std::size_t f, double level, double t) {
         goTo(t);
-        if (level > 0 && faders_[f].level <= 0)
+        const double before = faders_[f].level;
+        if (level > 0 && before <= 0)
             faders_[f].since = ++events_;
         faders_[f].level = level;
+        if (const auto l = show_.faders[f].list) {
+            List& list = lists_[*l];
+            if (level > 0 || before > 0)
+                list.share = level;
+            if (level > 0 && before <= 0) { // from its first cue
+                list.cue = -1;
+                list.held = list.turned = false;
+                list.intensity.clear();
+                list.colour.clear();
+                goOn(*l);
+            } else if (level <= 0 && before > 0) {
+                release(*l, t);
+                list.intensity.clear();
+                list.share = 1; // it may be played without the fader
+            }
+        }
+    }
+    void timeOfDay(double seconds, double t) {
+        goTo(t);
+        midnight_ = now_ - seconds;
     }
     void release(std::size_t l, double t) {
         goTo(t);
@@ -128,7 +151,7 @@ public:
             }
             if (list.intensity.contains(lamp)) {
                 auto& way = list.intensity[lamp];
-                way = {inList(l, lamp, way, {}), {}, list.now, end, way.since};
+                way = {unshared(l, lamp, way), {}, list.now, end, way.since};
             }
         }
     }
@@ -139,6 +162,10 @@ public:
 
     double shownIntensity(int lamp, double t) {
         goTo(t);
+        if (show_.locked.contains(lamp))
+            return dark_on && !show_.exempt.contains(lamp)
+                       ? 0
+                       : show_.locked[lamp].intensity.value_or(0);
         double i = intensity(lamp, {});
         if (trims.contains(lamp))
             i = std::min(1.0, i * trims[lamp]);
@@ -148,6 +175,8 @@ public:
     }
     Colour shownColour(int lamp, double t) {
         goTo(t);
+        if (show_.locked.contains(lamp))
+            return show_.locked[lamp].colour.value_or(Colour{1, 1, 1});
         return hand.contains(lamp) && hand[lamp].colour ? *hand[lamp].colour : colour(lamp, {});
     }
 
@@ -155,6 +184,8 @@ private:
     using Without = std::set<std::size_t>;
     struct List {
         double now = 0, rate = 1, started = 0;
+        double began = 0; // the same, of the engine
+        double share = 1; // of its intensities, where a fader plays it
         bool held = false, follows = false, turned = false;
         double round = -1e9; // when it last came to its first cue by itself
         int cue = -1;
@@ -183,13 +214,25 @@ private:
         without.insert(l);
         return between(way.from, way.to ? *way.to : below(lamp, without, way), x);
     }
+    // An intensity, as far as its fader is up; what is let go comes to what is below, whole.
+    double shared(std::size_t l, int lamp, const Way<double>& way, Without without) const {
+        if (way.to)
+            return lists_[l].share * inList(l, lamp, way, std::move(without));
+        Way<double> whole = way;
+        whole.from *= lists_[l].share;
+        return inList(l, lamp, whole, std::move(without));
+    }
+    double unshared(std::size_t l, int lamp, const Way<double>& way) const {
+        const double share = lists_[l].share;
+        return share > 0 ? shared(l, lamp, way, {}) / share : 0;
+    }
 
     double intensity(int lamp, const Without& without) const {
         std::vector<double> all;
         for (std::size_t l = 0; l < lists_.size(); ++l)
             if (const auto it = lists_[l].intensity.find(lamp);
                 it != lists_[l].intensity.end() && !without.contains(l))
-                all.push_back(inList(l, lamp, it->second, without));
+                all.push_back(shared(l, lamp, it->second, without));
         double added = 0;
         bool adds = false;
         for (std::size_t f = 0; f < faders_.size(); ++f) {
@@ -290,8 +333,16 @@ private:
         const Cue& cue = cues[static_cast<std::size_t>(list.cue)];
         if (cue.follow == Cue::After)
             return list.started + cue.after;
-        if (cue.follow == Cue::No)
+        if (cue.follow == Cue::No || (cue.follow == Cue::Day && !midnight_))
             return std::nullopt;
+        if (cue.follow == Cue::Day) { // the first such time after it began
+            double due = *midnight_ + cue.after;
+            while (due <= list.began)
+                due += 86'400;
+            while (due - 86'400 > list.began)
+                due -= 86'400;
+            return list.now + (due - now_) * list.rate;
+        }
         double end = list.started;
         for (const auto& [lamp, way] : list.intensity)
             end = std::max(end, way.end);
@@ -357,6 +408,7 @@ private:
             }
         list.cue = number;
         list.started = list.now;
+        list.began = now_;
         list.follows = !backwards;
         const int event = ++events_;
         const double back = show_.lists[l].back;
@@ -368,7 +420,7 @@ private:
             const bool lets_i = whole && !says.intensity && list.intensity.contains(lamp);
             const bool lets_c = whole && !says.colour && list.colour.contains(lamp);
             const double from =
-                list.intensity.contains(lamp) ? inList(l, lamp, list.intensity[lamp], {}) : shown;
+                list.intensity.contains(lamp) ? unshared(l, lamp, list.intensity[lamp]) : shown;
             const bool goes = says.intensity || lets_i;
             const double to = says.intensity ? *says.intensity : lets_i ? under : from;
             const bool falls = goes && to < from;
@@ -399,6 +451,7 @@ private:
     std::vector<List> lists_;
     std::vector<Fader> faders_;
     double now_ = 0;
+    std::optional<double> midnight_;
     int events_ = 0;
 };
 

@@ -56,7 +56,11 @@ slow::Show randomShow() {
                 cue.dark_first = *rc::gen::arbitrary<bool>();
             if (*rc::gen::arbitrary<bool>())
                 cue.colour_delay = number(1);
-            switch (*rc::gen::inRange(0, 4)) {
+            switch (*rc::gen::inRange(0, 5)) {
+            case 3:
+                cue.follow = slow::Cue::Day;
+                cue.after = number(16);
+                break;
             case 0:
                 cue.follow = slow::Cue::After;
                 cue.after = number(3);
@@ -74,6 +78,10 @@ slow::Show randomShow() {
     }
     for (int f = *rc::gen::inRange(0, 4); f > 0; --f)
         show.faders.push_back({*rc::gen::arbitrary<bool>(), look(show.lamps)});
+    if (*rc::gen::inRange(0, 3) == 0)
+        show.faders.push_back({false, {}, show.lists.size() - 1});
+    if (*rc::gen::inRange(0, 3) == 0)
+        show.locked = {{*rc::gen::inRange(0, show.lamps), {number(1), slow::Colour{0.3, 0.6, 1}}}};
     return show;
 }
 
@@ -94,6 +102,7 @@ std::shared_ptr<const Program> programOf(const slow::Show& show) {
     p.home.assign(3 * p.lamps, 1);
     p.dark_first = show.dark_first;
     p.standing = sourceOf(show.standing);
+    p.locked = sourceOf(show.locked);
     p.exempt.assign(p.lamps, 0);
     for (const int lamp : show.exempt)
         p.exempt[static_cast<std::size_t>(lamp)] = 1;
@@ -118,6 +127,7 @@ std::shared_ptr<const Program> programOf(const slow::Show& show) {
             cue.dark_first = c.dark_first;
             cue.follow = c.follow == slow::Cue::After  ? PlayedCue::Follow::AfterStart
                          : c.follow == slow::Cue::Done ? PlayedCue::Follow::WhenDone
+                         : c.follow == slow::Cue::Day  ? PlayedCue::Follow::TimeOfDay
                                                        : PlayedCue::Follow::None;
             cue.follow_s = c.after;
             cue.changes = sourceOf(c.look);
@@ -127,8 +137,8 @@ std::shared_ptr<const Program> programOf(const slow::Show& show) {
         p.list_ids.push_back(static_cast<int>(p.lists.size()));
     }
     for (const auto& f : show.faders) {
-        p.faders.push_back(
-            {f.adds ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest, sourceOf(f.look)});
+        p.faders.push_back({f.adds ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest,
+                            sourceOf(f.look), f.list});
         p.fader_ids.push_back(static_cast<int>(p.faders.size()));
     }
     complete(p);
@@ -143,6 +153,11 @@ RC_GTEST_PROP(SlowEngine, ShowsTheSame, ()) {
     auto fast = std::make_unique<Engine>(program);
     Shown row = fast->rows();
     double t = 0;
+    if (*rc::gen::arbitrary<bool>()) {
+        const double day = number(86'400);
+        slow.timeOfDay(day, t);
+        fast->apply({What::TimeOfDay, 0, day, {}}, t);
+    }
     bool anew = *rc::gen::arbitrary<bool>(); // the same program put again and again
     for (int presses = *rc::gen::inRange(3, 20); presses > 0; --presses) {
         t += number(3);

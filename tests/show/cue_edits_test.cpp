@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Cue lists, cues and faders as a show has them.
 #include "show/cue_edits.h"
+#include "show/edits.h"
 #include "show/holders.h"
 #include "show/kept.h"
+#include "show/limits.h"
 #include "support/asked.h"
 
 #include <gtest/gtest.h>
@@ -219,10 +221,10 @@ TEST_F(Cues, LampsAreLetGoOrTakenFromAnotherCue) {
     const auto levelIn = [&](int number, int lamp) {
         return standsFor(list(), {number}).find({lamp})->intensity;
     };
-    state.show = *letGoInCue(state.show, {1}, {3000}, {{1}, {2}}, CueSays::Intensity);
+    state.show = *letGoInCue(state.show, {1}, {3000}, {{1}, {2}}, Which::Intensity);
     EXPECT_EQ(levelIn(3000, 1), levelIn(2000, 1));
     EXPECT_EQ(standsFor(list(), {3000}).find({1})->colour, cue(3000)->values.find({3})->colour);
-    state.show = *letGoInCue(state.show, {1}, {3000}, {{1}}, CueSays::Both);
+    state.show = *letGoInCue(state.show, {1}, {3000}, {{1}}, Which::All);
     EXPECT_FALSE(cue(3000)->values.find({1})) << "it says nothing of it any more";
     state.show = *asInCue(state.show, {1}, {3000}, {1000}, {{4}});
     EXPECT_EQ(levelIn(3000, 4), levelIn(1000, 4));
@@ -257,6 +259,100 @@ TEST_F(Cues, FadersHaveGroupsAndEmittersToo) {
     EXPECT_NE(removeGroup(state.show, {1}).error().text().find("fader 'all'"), std::string::npos);
     red.emitters.assign(65, "Red");
     EXPECT_FALSE(changeFader(state.show, red));
+}
+
+TEST_F(Cues, AVersionStandsBesideItAndIsSwappedInOnePress) {
+    keep(18000, lit({{1}}, "gel:104", 0.5), {{1}});
+    const Values first = cue(18000)->values;
+    const Values second = *lit({{1}}, "gel:338", 1);
+    std::string name;
+    state.show = *keepVersion(state.show, {1}, {18000}, second, &name);
+    EXPECT_EQ(name, "b");
+    EXPECT_EQ(cue(18000)->values, second);
+    ASSERT_EQ(cue(18000)->versions.size(), 1u);
+    EXPECT_EQ(cue(18000)->versions[0].name, "a");
+    state.show = *playVersion(state.show, {1}, {18000}, "a");
+    EXPECT_EQ(cue(18000)->values, first);
+    EXPECT_EQ(cue(18000)->versionName(), "a");
+    state.show = *keepVersion(state.show, {1}, {18000}, second, &name);
+    EXPECT_EQ(name, "c") << "b stands beside it";
+    EXPECT_EQ(playVersion(state.show, {1}, {18000}, "x").error().code, ErrorCode::NotFound);
+    EXPECT_EQ(dropVersion(state.show, {1}, {18000}, "c").error().code, ErrorCode::NotFound)
+        << "it plays";
+    state.show = *dropVersion(state.show, {1}, {18000}, "b");
+    EXPECT_EQ(cue(18000)->versions.size(), 1u);
+    state.show = *changeCues(state.show, {1}, {{18000}}, [](Cue& c) { c.locked = true; });
+    EXPECT_FALSE(playVersion(state.show, {1}, {18000}, "a")) << "a locked cue refuses";
+}
+
+TEST_F(Cues, VersionsAreReachedByEveryWalk) {
+    keep(1000, lit({{1}, {2}}, "gel:104", 0.5), {{1}, {2}});
+    state.show = *keepVersion(state.show, {1}, {1000}, *lit({{1}, {3}}, "gel:338", 1));
+    state = *removeFixtures(state, {{1}});
+    EXPECT_FALSE(cue(1000)->values.contains({1}));
+    EXPECT_FALSE(cue(1000)->versions[0].values.contains({1}));
+    EXPECT_TRUE(cue(1000)->versions[0].values.contains({2}));
+}
+
+TEST_F(Cues, ItIsKnownWhichCueSaidWhatALampShows) {
+    keep(1000, lit({{1}, {2}}, "gel:104", 0.5), {{1}, {2}});
+    keep(2000, withIntensity(lit({{1}, {2}}, "gel:104", 0.5), {{1}}, 0.9), {{1}, {2}});
+    keep(3000, lit({{1}}, "gel:338", 0.9), {{1}});
+    const auto by = saidBy(list(), {3000}, {1});
+    EXPECT_EQ(by.intensity, CueNumber{2000});
+    EXPECT_EQ(by.colour, CueNumber{3000});
+    EXPECT_EQ(saidBy(list(), {2000}, {1}).colour, CueNumber{1000});
+    EXPECT_EQ(saidBy(list(), {3000}, {2}).intensity, CueNumber{1000});
+    EXPECT_FALSE(saidBy(list(), {3000}, {4}).intensity);
+}
+
+TEST_F(Cues, ALookGoesOntoOtherLampsByOrder) {
+    HandPtr hand = lit({{1}}, "gel:104", 0.2);
+    hand = withIntensity(hand, {{2}}, 0.8);
+    const Values onto = byOrder(*hand, {{1}, {2}}, {{4}, {3}, {2}});
+    EXPECT_EQ(*onto.find({4})->intensity->here(), 0.2);
+    EXPECT_EQ(*onto.find({3})->intensity->here(), 0.8);
+    EXPECT_EQ(*onto.find({2})->intensity->here(), 0.2) << "from the beginning again";
+    EXPECT_TRUE(onto.find({4})->colour && !onto.find({3})->colour);
+    EXPECT_TRUE(byOrder(*hand, {}, all).empty());
+}
+
+TEST_F(Cues, WhatIsInHandIsPutDownInParts) {
+    HandPtr hand = withSetting(lit({{1}, {2}}, "gel:104", 0.5), {{1}}, "Zoom", 1);
+    hand = putDown(hand, {{1}}, Which::Colour);
+    EXPECT_FALSE(hand->find({1})->colour);
+    EXPECT_TRUE(hand->find({1})->intensity);
+    EXPECT_EQ(hand->find({1})->settings.size(), 1u);
+    EXPECT_TRUE(hand->find({2})->colour);
+    hand = putDown(hand, {{1}, {2}}, Which::Intensity);
+    EXPECT_FALSE(hand->find({2})->intensity);
+    hand = putDown(hand, {{1}}, Which::All);
+    EXPECT_FALSE(hand->contains({1}));
+    EXPECT_EQ(putDown(hand, {{1}}, Which::All), hand) << "nothing more: the very same";
+}
+
+TEST_F(Cues, ALookIsShownOnStageAndItsLampsLeaveTheHand) {
+    Look look;
+    look.name = "dusk";
+    look.values = *lit({{1}, {2}}, "gel:104", 0.5);
+    state.show = *addLook(state.show, look);
+    state.hand = lit({{2}, {3}}, "gel:338", 1);
+    const auto shown = *showLook(state, {1});
+    EXPECT_EQ(*shown.show->standing.find({1}), *look.values.find({1}));
+    EXPECT_FALSE(shown.hand->contains({2}));
+    EXPECT_TRUE(shown.hand->contains({3}));
+    EXPECT_FALSE(showLook(state, {9}));
+}
+
+TEST_F(Cues, APictureOfALookIsAPngOrAJpegOfABoundedSize) {
+    state.show = *keepLook(state.show, *lit({{1}}, "gel:104", 1), {{1}}, "l");
+    const std::string png = "\x89PNG\r\n\x1a\n and so on";
+    state.show = *pictureOfLook(state.show, {1}, png);
+    EXPECT_EQ(*state.show->lookOf({1})->picture, png);
+    EXPECT_FALSE(pictureOfLook(state.show, {1}, "GIF89a"));
+    EXPECT_EQ(pictureOfLook(state.show, {1}, png + std::string(kMostPicture, 'x')).error().code,
+              ErrorCode::TooLarge);
+    EXPECT_FALSE((*pictureOfLook(state.show, {1}, {}))->lookOf({1})->picture);
 }
 
 } // namespace

@@ -238,6 +238,7 @@ TEST(Edits, RemovingLampsReachesEveryHolder) {
     show = *keepLook(show, *hand, {{1}, {2}}, "l");
     show = *keepHand(show, *hand);
     show = *addGroup(show, "g", {{1}, {3}});
+    show = *lockLamps(show, *hand);
     const auto next = *removeFixtures({show, hand}, {{1}});
     int holders = 0;
     eachHolder(next, [&](const Holder&, const Values& values) {
@@ -245,7 +246,7 @@ TEST(Edits, RemovingLampsReachesEveryHolder) {
         EXPECT_FALSE(values.contains({1}));
         EXPECT_TRUE(values.contains({2}));
     });
-    EXPECT_EQ(holders, 3);
+    EXPECT_EQ(holders, 4);
     EXPECT_EQ(next.show->group({1})->fixtures, std::vector<FixtureId>{{3}});
     EXPECT_EQ(pruned(next), next) << "nothing more to do: the very same";
 }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/crossfade/crossfade_view.h"
 
+#include "desk/crossfade/fade_faults.h"
 #include "desk/crossfade/fade_plot.h"
 #include "desk/crossfade/way_list.h"
 #include "desk/kit/button.h"
@@ -32,7 +33,7 @@ constexpr Kind kKinds[] = {Kind::Levels, Kind::Straight, Kind::Around, Kind::Dar
 
 } // namespace
 
-CrossfadeView::CrossfadeView(CrossfadeModel& model, QWidget* parent)
+CrossfadeView::CrossfadeView(CrossfadeModel& model, CueModel& cues, QWidget* parent)
     : QWidget(parent), model_(model),
       from_(new Button(tr("From"), {},
                        tr("Where it comes from: press to choose. Colours of the "
@@ -47,6 +48,14 @@ CrossfadeView::CrossfadeView(CrossfadeModel& model, QWidget* parent)
     makeWay();
     plot_ = new FadePlot(model, this);
     ways_ = new WayList(model, this);
+    faults_ = new FadeFaults(cues, this);
+    under_ = new Stations(tr("Under the ribbons"),
+                          tr("All ways between the two ends, or the fades of the cue list that "
+                             "show a colour nobody asked for"),
+                          {tr("All ways"), tr("Fade check")}, {}, false, this);
+    under_->setSmall(true);
+    connect(under_, &Stations::stationChosen, this, [this](int which) { showFaults(which == 1); });
+    watch(cues, &CueModel::cuesChanged, this, [this] { refresh(); });
     from_->setOpensMenu(true);
     to_->setOpensMenu(true);
     connect(from_, &Button::clicked, this, [this] { openEnd(false); });
@@ -254,7 +263,12 @@ void CrossfadeView::refresh() {
     time_->setValue(fade.time_s);
     const bool any = model_.picture() != nullptr;
     plot_->setVisible(any);
-    ways_->setVisible(any);
+    ways_->setVisible(any && under_->chosen() == 0);
+    faults_->setVisible(under_->chosen() == 1);
+    under_->setVisible(true);
+    const auto found = static_cast<int>(faults_->findings().size());
+    under_->setWords(
+        {tr("All ways"), found > 0 ? tr("Fade check: %1").arg(found) : tr("Fade check")});
     from_->setAccessibleDescription(model_.endName(false));
     to_->setAccessibleDescription(model_.endName(true));
     place();
@@ -305,7 +319,17 @@ void CrossfadeView::place() {
     const int plot = kPlot + 12 + second_ - kSecond;
     const int list = ways_->heightFor();
     plot_->setGeometry(0, plot, width(), std::max(200, height() - plot - list - 8));
-    ways_->setGeometry(0, height() - list, width(), list);
+    for (QWidget* both : {static_cast<QWidget*>(ways_), static_cast<QWidget*>(faults_)})
+        both->setGeometry(0, height() - list, width(), list);
+    under_->setGeometry(kMargin, height() - list - 7, under_->sizeHint().width(), 28);
+    under_->raise();
+}
+
+void CrossfadeView::showFaults(bool on) {
+    under_->setChosen(on ? 1 : 0);
+    refresh();
+    if (on)
+        faults_->setFocus();
 }
 
 void CrossfadeView::paintEvent(QPaintEvent*) {

@@ -10,6 +10,8 @@
 namespace zelo::desk {
 
 class Button;
+class CueModel;
+class FadeFaults;
 class FadePlot;
 class NumberField;
 class Stations;
@@ -18,7 +20,7 @@ class WayList;
 class CrossfadeView : public QWidget {
     Q_OBJECT
 public:
-    CrossfadeView(CrossfadeModel& model, QWidget* parent);
+    CrossfadeView(CrossfadeModel& model, CueModel& cues, QWidget* parent);
 
     Button& end(bool to) { return to ? *to_ : *from_; }
     Stations& kind() { return *kind_; }
@@ -29,6 +31,9 @@ public:
     Button& options() { return *options_; }
     FadePlot& plot() { return *plot_; }
     WayList& ways() { return *ways_; }
+    FadeFaults& faults() { return *faults_; }
+    Stations& under() { return *under_; } // all ways, or the fade check
+    void showFaults(bool on);
     void openEnd(bool to); // what it can be
 
 protected:
@@ -59,6 +64,8 @@ private:
     Button* options_; // pace, reach, hues to stay out of, dark ends, routes
     FadePlot* plot_;
     WayList* ways_;
+    FadeFaults* faults_;
+    Stations* under_;
     int second_ = 0;                             // top of the second row
     std::vector<std::pair<QString, int>> words_; // of the second row: text, x
 };

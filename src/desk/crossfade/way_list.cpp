@@ -90,7 +90,6 @@ void WayList::paintEvent(QPaintEvent*) {
     const int name_x = kMargin + kRibbon + 16;
     const auto ends = columns(name_x + kName);
     int figures_from = width() - kMargin;
-    drawText(p, kMargin, 15, tr("All ways"), typeface(Type::Work), theme().bright);
     const auto heads = figures(all.front());
     for (std::size_t c = heads.size(); c-- > 0;)
         if (ends[c]) {

@@ -8,6 +8,8 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
 #include "play/shown_values.h"
+#include "show/edits.h"
+#include "show/kept.h"
 
 #include <QKeyEvent>
 #include <QLineEdit>
@@ -20,7 +22,8 @@ using show::CueNumber;
 
 namespace {
 enum Kept { Changed, InHand, All };
-enum Says { Both, Intensity, Colour };
+enum Says { Both, Intensity, Colour, Emitters };
+enum As { AsCue, AsVersion, AsLook };
 } // namespace
 
 CueForm::CueForm(CueModel& model, std::optional<CueNumber> after, QWidget* window)
@@ -29,8 +32,12 @@ CueForm::CueForm(CueModel& model, std::optional<CueNumber> after, QWidget* windo
       what_(new Stations(tr("What is kept"), tr("Which values go into the cue (← →)"),
                          {tr("what changed"), tr("what is in hand"), tr("all of the lineup")}, {},
                          true, this)),
-      says_(new Stations(tr("Intensity or colour"), tr("Which of the two the cue says (← →)"),
-                         {tr("both"), tr("intensity"), tr("colour")}, {}, true, this)),
+      says_(new Stations(tr("Intensity or colour"), tr("Which of these is kept (← →)"),
+                         {tr("both"), tr("intensity"), tr("colour"), tr("emitters")}, {}, true,
+                         this)),
+      as_(new Stations(tr("Kept as"), tr("A cue, another version beside it, or a look (← →)"),
+                       {tr("a cue"), tr("a version beside it"), tr("a look")}, {}, true, this)),
+      emitters_(new QLineEdit(this)),
       keep_(new Button(tr("Keep"), tr("Enter"), tr("Keeps it"), Button::Kind::Next, this)) {
     setAttribute(Qt::WA_DeleteOnClose);
     setAccessibleName(tr("Keep as a cue"));
@@ -40,12 +47,18 @@ CueForm::CueForm(CueModel& model, std::optional<CueNumber> after, QWidget* windo
     name_->setAccessibleName(tr("Name"));
     name_->setToolTip(tr("What the cue is called"));
     name_->setPlaceholderText(tr("name"));
-    resize(500, 212);
+    emitters_->setAccessibleName(tr("Emitters"));
+    emitters_->setToolTip(tr("These alone are kept: their names, with commas between"));
+    emitters_->setPlaceholderText(tr("Red, Amber"));
+    resize(540, 296);
     number_->setGeometry(20, 44, 70, 28);
-    name_->setGeometry(100, 44, 380, 28);
-    what_->setGeometry(20, 80, 460, 34);
-    says_->setGeometry(20, 122, 300, 34);
-    keep_->setGeometry(380, 124, 100, 28);
+    name_->setGeometry(100, 44, 420, 28);
+    as_->setGeometry(20, 80, 500, 34);
+    what_->setGeometry(20, 120, 500, 34);
+    says_->setGeometry(20, 160, 500, 34);
+    emitters_->setGeometry(20, 204, 380, 28);
+    keep_->setGeometry(420, 204, 100, 28);
+    at_ = after;
     if (const auto* list = model_.list()) {
         if (!after && !list->cues.empty())
             after = list->cues.entry(list->cues.size() - 1).first;
@@ -55,7 +68,7 @@ CueForm::CueForm(CueModel& model, std::optional<CueNumber> after, QWidget* windo
         number_->setText(QStringLiteral("1"));
         what_->setChosen(All);
     }
-    for (auto* field : {number_, name_}) {
+    for (auto* field : {number_, name_, emitters_}) {
         connect(field, &QLineEdit::returnPressed, this, &CueForm::keep);
         connect(field, &QLineEdit::textEdited, this, [this] {
             asked_.reset();
@@ -64,10 +77,23 @@ CueForm::CueForm(CueModel& model, std::optional<CueNumber> after, QWidget* windo
         });
     }
     connect(keep_, &Button::clicked, this, &CueForm::keep);
-    for (auto* choice : {what_, says_})
-        connect(choice, &Stations::stationChosen, this, [this] { update(); });
+    for (auto* choice : {what_, says_, as_})
+        connect(choice, &Stations::stationChosen, this, &CueForm::chosen);
+    setTabOrder(name_, as_);
+    setTabOrder(as_, what_);
+    chosen();
     move(window->mapToGlobal(QPoint((window->width() - width()) / 2, 60)));
     name_->setFocus();
+}
+
+void CueForm::chosen() {
+    number_->setEnabled(as_->chosen() != AsLook);
+    emitters_->setVisible(says_->chosen() == Emitters);
+    if (as_->chosen() == AsVersion && at_) // of the cue that it stands in
+        number_->setText(cueNumberText(*at_));
+    asked_.reset();
+    trouble_.clear();
+    update();
 }
 
 // What is in hand may be of lamps that are not in the lineup.
@@ -97,7 +123,60 @@ QString CueForm::explanation() const {
     }
 }
 
+// Of these lamps, as far as it is to be kept.
+show::Values CueForm::shown(const show::Lineup& lineup) const {
+    const Document& document = model_.document();
+    show::Values all = what_->chosen() == InHand ? *document.state().hand
+                                                 : play::shownValues(document.stage(), lineup);
+    if (says_->chosen() == Both)
+        return all;
+    QStringList names = emitters_->text().split(QLatin1Char(','), Qt::SkipEmptyParts);
+    for (QString& name : names)
+        name = name.trimmed();
+    std::vector<show::Values::Change> less;
+    for (const auto& [id, value] : all) {
+        show::Value one = *value;
+        if (says_->chosen() == Emitters) {
+            one = {};
+            const auto* lamp = document.stage().lamp(id);
+            if (lamp && lamp->mixer)
+                for (const auto& [part, level] :
+                     show::partLevels(lamp->mixer->type(), lamp->drives))
+                    if (names.contains(toQt(part), Qt::CaseInsensitive))
+                        one.parts[part] = level;
+        } else {
+            show::letGo(one, says_->chosen() == Intensity ? show::Which::Colour
+                                                          : show::Which::Intensity);
+            one.settings.clear();
+        }
+        less.emplace_back(id, one.empty() ? nullptr : std::make_shared<const show::Value>(one));
+    }
+    return all.changed(std::move(less));
+}
+
+bool CueForm::did(const QString& name, const Result<show::ShowPtr>& next) {
+    if (!next) {
+        trouble_ = said(next.error());
+        setAccessibleDescription(trouble_);
+        update();
+        return false;
+    }
+    // What is in hand stays there until it is put down: the stage does not change by keeping.
+    return model_.document().edit(name, next);
+}
+
+void CueForm::keepLook() {
+    show::Look look;
+    look.name = fromQt(name_->text().trimmed());
+    look.values = shown(lamps());
+    if (did(tr("Keep look %1").arg(toQt(look.name)),
+            show::addLook(model_.document().state().show, look)))
+        close();
+}
+
 void CueForm::keep() {
+    if (as_->chosen() == AsLook)
+        return keepLook();
     const auto trouble = [this](const QString& why) {
         trouble_ = why;
         update();
@@ -108,6 +187,20 @@ void CueForm::keep() {
     Document& document = model_.document();
     Cue cue;
     const Cue* old = model_.cue(*typed);
+    if (as_->chosen() == AsVersion) {
+        if (!old)
+            return trouble(tr("There is no cue %1 that this could be a version of.")
+                               .arg(cueNumberText(*typed)));
+        std::string name;
+        const auto next = show::keepVersion(document.state().show, model_.listId(), *typed,
+                                            shown(lamps()), &name);
+        if (did(tr("Keep version %1 of cue %2").arg(toQt(name), cueNumberText(*typed)), next)) {
+            const CueNumber number = *typed;
+            close();
+            emit kept(number);
+        }
+        return;
+    }
     if (old && asked_ != *typed) {
         asked_ = *typed;
         return trouble(
@@ -116,28 +209,10 @@ void CueForm::keep() {
                 .arg(cueNumberText(*typed), toQt(old->name), lampCount(old->values.size())));
     }
     if (old)
-        cue = *old; // its times and way stay
+        cue = *old; // its times, its way and its other versions stay
     cue.number = *typed;
     if (!name_->text().trimmed().isEmpty() || !old)
         cue.name = fromQt(name_->text().trimmed());
-    const auto lineup = lamps();
-    show::Values shown = play::shownValues(document.stage(), lineup);
-    if (what_->chosen() == InHand)
-        shown = *document.state().hand;
-    if (says_->chosen() != Both) {
-        std::vector<show::Values::Change> less;
-        for (const auto& [id, value] : shown) {
-            show::Value one = *value;
-            if (says_->chosen() == Intensity) {
-                one.colour.reset();
-                one.parts.clear();
-            } else {
-                one.intensity.reset();
-            }
-            less.emplace_back(id, one.empty() ? nullptr : std::make_shared<const show::Value>(one));
-        }
-        shown = shown.changed(std::move(less));
-    }
     show::ShowPtr base = document.state().show;
     auto list = model_.listId();
     if (!model_.list()) { // the first one
@@ -149,11 +224,9 @@ void CueForm::keep() {
         base = *with;
         list = {base->last_cue_list_id};
     }
-    const auto next = show::keepAsCue(base, shown, lineup, list, cue, what_->chosen() == Changed);
-    if (!next)
-        return trouble(said(next.error()));
-    // What is in hand stays there until it is put down: the stage does not change by keeping.
-    if (!document.edit(tr("Keep cue %1").arg(cueNumberText(*typed)), next))
+    const auto lineup = lamps();
+    if (!did(tr("Keep cue %1").arg(cueNumberText(*typed)),
+             show::keepAsCue(base, shown(lineup), lineup, list, cue, what_->chosen() == Changed)))
         return;
     const CueNumber number = *typed;
     close();
@@ -173,7 +246,7 @@ void CueForm::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.fillRect(rect(), theme().side);
     drawText(p, 20, 28, tr("Keep as a cue"), typeface(Type::Work, true), theme().bright);
-    drawWrapped(p, QRect(20, 164, width() - 40, 42), trouble_.isEmpty() ? explanation() : trouble_,
+    drawWrapped(p, QRect(20, 244, width() - 40, 42), trouble_.isEmpty() ? explanation() : trouble_,
                 typeface(Type::Small), trouble_.isEmpty() ? theme().dim : theme().bright);
 }
 

@@ -24,6 +24,8 @@ public:
     QLineEdit& name() { return *name_; }
     Stations& what() { return *what_; }
     Stations& says() { return *says_; }
+    Stations& as() { return *as_; }
+    QLineEdit& emitters() { return *emitters_; }
     void keep(); // closes when it went well, else says why not; over a cue it asks once
 
 signals:
@@ -36,13 +38,20 @@ protected:
 private:
     QString explanation() const;
     show::Lineup lamps() const;
+    void chosen();
+    void keepLook();
+    show::Values shown(const show::Lineup& lineup) const;             // what is kept of it
+    bool did(const QString& name, const Result<show::ShowPtr>& next); // false: why is told
     CueModel& model_;
     QLineEdit* number_;
     QLineEdit* name_;
     Stations* what_;
     Stations* says_;
+    Stations* as_;
+    QLineEdit* emitters_; // names, where these alone are kept
     Button* keep_;
     QString trouble_;
+    std::optional<show::CueNumber> at_;    // the cue with the keyboard
     std::optional<show::CueNumber> asked_; // over this cue: pressed once
 };
 

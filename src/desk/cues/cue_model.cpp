@@ -47,9 +47,9 @@ void CueModel::stopCheck() {
         *stop_check_ = true;
 }
 
-void CueModel::setSeen(bool seen) {
-    seen_ = seen;
-    if (seen && late_)
+void CueModel::setSeen(bool seen, bool checked) {
+    seen_ = seen || checked;
+    if (seen_ && late_)
         compute();
     if (!seen && shown_)
         show({});
@@ -172,6 +172,32 @@ std::vector<const play::Finding*> CueModel::findings(CueNumber number) const {
     for (const auto& f : findings_)
         if (f.list == list_ && f.cue == number && f.kind == play::Finding::Kind::Fade)
             all.push_back(&f);
+    return all;
+}
+
+std::vector<play::Finding> CueModel::faults() const {
+    std::vector<play::Finding> all;
+    for (const auto& f : findings_) {
+        if (f.list != list_ || !f.cue || f.kind != play::Finding::Kind::Fade)
+            continue;
+        if (all.empty() || all.back().cue != f.cue) {
+            all.push_back(f);
+            continue;
+        }
+        play::Finding& one = all.back();
+        auto lamps = one.lamps;
+        lamps.insert(lamps.end(), f.lamps.begin(), f.lamps.end());
+        auto cures = one.cures;
+        std::erase_if(cures, [&](route::Cure c) {
+            return std::find(f.cures.begin(), f.cures.end(), c) == f.cures.end();
+        });
+        if (f.to_s - f.from_s > one.to_s - one.from_s)
+            one = f;
+        std::sort(lamps.begin(), lamps.end());
+        lamps.erase(std::unique(lamps.begin(), lamps.end()), lamps.end());
+        one.lamps = std::move(lamps);
+        one.cures = std::move(cures);
+    }
     return all;
 }
 
@@ -418,7 +444,17 @@ void CueModel::cure(const play::Finding& finding, route::Cure cure) {
     }
 }
 
-void CueModel::letGoHere(CueNumber number, show::CueSays what) {
+void CueModel::playVersion(CueNumber number, const QString& name) {
+    edit(tr("Version %1 of cue %2").arg(name, cueNumberText(number)),
+         show::playVersion(document_.state().show, list_, number, fromQt(name)));
+}
+
+void CueModel::dropVersion(CueNumber number, const QString& name) {
+    edit(tr("Remove version %1 of cue %2").arg(name, cueNumberText(number)),
+         show::dropVersion(document_.state().show, list_, number, fromQt(name)));
+}
+
+void CueModel::letGoHere(CueNumber number, show::Which what) {
     edit(tr("Let go in cue %1").arg(cueNumberText(number)),
          show::letGoInCue(document_.state().show, list_, number, document_.lineup(), what));
 }

@@ -17,8 +17,8 @@ class CueModel : public QObject {
     Q_OBJECT
 public:
     CueModel(Document& document, QObject* parent);
-    ~CueModel() override;    // nobody waits for the fade check
-    void setSeen(bool seen); // computes only while it is
+    ~CueModel() override;                  // nobody waits for the fade check
+    void setSeen(bool seen, bool checked); // computes only while it, or its fade check, is seen
 
     // --- what there is
     Document& document() const { return document_; }
@@ -42,6 +42,9 @@ public:
     // What the fade check has against the cue; null: nothing, or it was not looked at yet.
     std::vector<const play::Finding*> findings(show::CueNumber number) const;
     const std::vector<play::Finding>& allFindings() const { return findings_; }
+    // Fades of this list, one for each cue: of its longest fault, with the lamps of all, and the
+    // cures that help all of them.
+    std::vector<play::Finding> faults() const;
     QString words(const play::Finding& finding) const; // in a sentence, with its lamps
     QString cureName(route::Cure cure) const;
 
@@ -67,8 +70,10 @@ public:
     show::CueNumbers insert(std::optional<show::CueNumber> after, std::vector<show::Cue> cues);
     show::CueNumbers pasteRows(const QString& text, std::optional<show::CueNumber> after);
     void cure(const play::Finding& finding, route::Cure cure);
-    void letGoHere(show::CueNumber number, show::CueSays what); // of the lineup
-    void asIn(show::CueNumber number, show::CueNumber other);   // likewise
+    void playVersion(show::CueNumber number, const QString& name);
+    void dropVersion(show::CueNumber number, const QString& name);
+    void letGoHere(show::CueNumber number, show::Which what); // of the lineup
+    void asIn(show::CueNumber number, show::CueNumber other); // likewise
 
 signals:
     void cuesChanged();     // the list, what is computed of it
@@ -82,7 +87,8 @@ private:
     void show(std::optional<show::CueNumber> number); // in rehearsal
     Document& document_;
     show::CueListId list_;
-    bool seen_ = false, late_ = true;
+    bool seen_ = false; // it, or what the fade check found
+    bool late_ = true;
     std::optional<show::CueNumber> shown_; // in rehearsal
     std::shared_ptr<const play::Compiled> compiled_;
     std::vector<Block> blocks_;

@@ -73,6 +73,10 @@ QVariant CueRows::data(const QModelIndex& index, int role) const {
             all << model_.words(*finding);
         return all.join(QLatin1Char('\n'));
     };
+    if (cell == CueCell::Number && role != Qt::EditRole && role != Qt::ToolTipRole)
+        return role == Qt::DisplayRole || role == Qt::AccessibleTextRole
+                   ? QVariant(cueNumberText(cue))
+                   : QVariant();
     switch (role) {
     case Qt::DisplayRole:
     case Qt::EditRole:
@@ -110,7 +114,8 @@ QVariant CueRows::headerData(int section, Qt::Orientation orientation, int role)
             return tr("Time of colours, s, where it is not that of the lamp's intensity; 6+1 with "
                       "a delay");
         case CueCell::Follow:
-            return tr("The next cue follows so long after this one's start, or when it is done");
+            return tr("The next cue follows so long after this one's start, when it is done, or "
+                      "at a time of day: 4, done, at 19:30");
         case CueCell::Route:
             return tr("The way that colours take");
         case CueCell::Fault:

@@ -272,10 +272,9 @@ void CueTable::contextMenuEvent(QContextMenuEvent* event) {
         cures->setEnabled(!finding->cures.empty());
     }
     auto* let = menu->addMenu(tr("Lamps of the lineup: let go here"));
-    const std::pair<QString, show::CueSays> what[] = {
-        {tr("intensity and colour"), show::CueSays::Both},
-        {tr("intensity"), show::CueSays::Intensity},
-        {tr("colour"), show::CueSays::Colour}};
+    const std::pair<QString, show::Which> what[] = {{tr("intensity and colour"), show::Which::All},
+                                                    {tr("intensity"), show::Which::Intensity},
+                                                    {tr("colour"), show::Which::Colour}};
     for (const auto& [name, says] : what)
         connect(let->addAction(name), &QAction::triggered, this,
                 [this, at, says = says] { model_.letGoHere(*at, says); });
@@ -287,7 +286,9 @@ void CueTable::contextMenuEvent(QContextMenuEvent* event) {
                                                               toQt(model_.cue(*number)->name))),
                     &QAction::triggered, this, [this, at, number] { model_.asIn(*at, *number); });
     as->setEnabled(row > 0);
+    addOrigin(*menu, *at);
     menu->addSeparator();
+    addVersions(*menu, *at);
     const bool locked = model_.cue(*at)->locked;
     connect(menu->addAction(locked ? tr("Unlock") : tr("Lock: refuses every change")),
             &QAction::triggered, this, [this, numbers, locked] {
@@ -302,6 +303,74 @@ void CueTable::contextMenuEvent(QContextMenuEvent* event) {
     connect(menu->addAction(tr("Remove\tDel")), &QAction::triggered, this,
             [this, numbers] { model_.remove(numbers); });
     menu->popup(event->globalPos());
+}
+
+// Where what the first lamp of the lineup shows in this cue was said.
+void CueTable::addOrigin(QMenu& menu, CueNumber at) {
+    const auto& lineup = model_.document().lineup();
+    const auto* lamp = lineup.empty() ? nullptr : model_.document().show().fixture(lineup.front());
+    auto* where = menu.addMenu(lamp ? tr("Where lamp %1 has it from").arg(lamp->number)
+                                    : tr("Where a lamp has it from"));
+    where->setEnabled(lamp != nullptr);
+    if (!lamp || !model_.list())
+        return;
+    const auto by = show::saidBy(*model_.list(), at, lamp->id);
+    const auto add = [&](const QString& what, const std::optional<CueNumber>& from) {
+        const Cue* cue = from ? model_.cue(*from) : nullptr;
+        auto* action = where->addAction(
+            cue ? tr("%1: cue %2 %3").arg(what, cueNumberText(*cue), toQt(cue->name))
+                : tr("%1: no cue up to here says it").arg(what));
+        action->setEnabled(cue != nullptr);
+        if (from)
+            connect(action, &QAction::triggered, this, [this, from] { choose({*from}); });
+    };
+    add(tr("intensity"), by.intensity);
+    add(tr("colour"), by.colour);
+}
+
+void CueTable::addVersions(QMenu& menu, CueNumber at) {
+    const Cue& cue = *model_.cue(at);
+    auto* all = menu.addMenu(tr("Versions of cue %1").arg(cueNumberText(cue)));
+    auto* plays = all->addAction(tr("%1 plays").arg(toQt(cue.versionName())));
+    plays->setEnabled(false);
+    for (const auto& version : cue.versions) {
+        const QString name = toQt(version.name);
+        connect(all->addAction(tr("Play %1 instead").arg(name)), &QAction::triggered, this,
+                [this, at, name] { model_.playVersion(at, name); });
+        connect(all->addAction(tr("Remove %1").arg(name)), &QAction::triggered, this,
+                [this, at, name] { model_.dropVersion(at, name); });
+    }
+    if (cue.versions.empty())
+        all->addAction(tr("No others: K keeps one beside it"))->setEnabled(false);
+}
+
+void CueTable::swapVersion() {
+    const auto at = cursor();
+    const Cue* cue = at ? model_.cue(*at) : nullptr;
+    if (!cue || cue->versions.empty())
+        return model_.document().tell(tr("This cue has no other version: K keeps one beside it."));
+    // By name, round.
+    const auto after = std::find_if(cue->versions.begin(), cue->versions.end(),
+                                    [&](const auto& v) { return v.name > cue->versionName(); });
+    model_.playVersion(*at,
+                       toQt((after == cue->versions.end() ? cue->versions.begin() : after)->name));
+}
+
+void CueTable::tellOrigin() {
+    const auto at = cursor();
+    const auto& document = model_.document();
+    const auto* lamp =
+        document.lineup().empty() ? nullptr : document.show().fixture(document.lineup().front());
+    if (!at || !lamp)
+        return model_.document().tell(
+            tr("Choose a lamp and a cue: it is told where the lamp has it from there."));
+    const auto by = show::saidBy(*model_.list(), *at, lamp->id);
+    const auto words = [](const std::optional<CueNumber>& from) {
+        return from ? tr("from cue %1").arg(cueNumberText(*from)) : tr("from no cue");
+    };
+    model_.document().tell(tr("Lamp %1 in cue %2: its intensity is %3, its colour %4.")
+                               .arg(lamp->number)
+                               .arg(cueNumberText(*at), words(by.intensity), words(by.colour)));
 }
 
 void CueTable::resizeEvent(QResizeEvent* event) {
@@ -328,6 +397,11 @@ void CueTable::placeColumns() {
     for (const CueCell cell : {CueCell::Up, CueCell::Down, CueCell::Delay, CueCell::Colour})
         at(cell) = narrow ? 40 : 44 + more;
     at(CueCell::Follow) = narrow ? 42 : 48 + more;
+    const auto* list = model_.list();
+    if (list && std::any_of(list->cues.begin(), list->cues.end(), [](const auto& cue) {
+            return cue.second->follow == show::FollowWhen::TimeOfDay;
+        }))
+        at(CueCell::Follow) = 64;
     at(CueCell::Route) = narrow ? 70 : 84 + 2 * more;
     at(CueCell::Fault) = 24;
     const int least_lamps = narrow ? 48 : 60;

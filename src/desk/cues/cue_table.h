@@ -6,6 +6,8 @@
 
 #include <QTableView>
 
+class QMenu;
+
 namespace zelo::desk {
 
 class CueTable : public QTableView {
@@ -18,7 +20,9 @@ public:
     void choose(const show::CueNumbers& numbers);
     void copy();
     void paste();
-    void openRoutes();                         // what the chosen cues may take
+    void openRoutes();  // what the chosen cues may take
+    void swapVersion(); // of the cue with the keyboard: the next one plays
+    void tellOrigin();  // where the first lamp of the lineup has it from, in that cue
     bool find(const QString& text, bool next); // the first that has it, or the one after
     QString runText() const;                   // "up 5.0 of 8.0 s", of the cue that runs
 
@@ -31,6 +35,8 @@ protected:
     void changeEvent(QEvent* event) override;
 
 private:
+    void addOrigin(QMenu& menu, show::CueNumber at);
+    void addVersions(QMenu& menu, show::CueNumber at);
     void refresh();
     void stand(); // the cue that it stands in changed, or how far it is
     void placeColumns();

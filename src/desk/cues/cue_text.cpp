@@ -32,6 +32,41 @@ QString cueNumberText(show::CueNumber number) {
     return toQt(show::toText(number));
 }
 
+QString cueNumberText(const Cue& cue) {
+    const QString number = cueNumberText(cue.number);
+    return cue.versions.empty() ? number : number + toQt(cue.versionName());
+}
+
+QString dayTimeText(double seconds) {
+    const int all = static_cast<int>(std::lround(seconds)) % 86'400;
+    const QString time =
+        QStringLiteral("%1:%2").arg(all / 3600).arg(all / 60 % 60, 2, 10, QLatin1Char('0'));
+    return Words::tr("at %1").arg(
+        all % 60 ? QStringLiteral("%1:%2").arg(time).arg(all % 60, 2, 10, QLatin1Char('0')) : time);
+}
+
+std::optional<double> dayTimeIn(const QString& text) {
+    // As it is written here, or with the plain word.
+    const QString word = Words::tr("at %1").arg(QString()).trimmed();
+    static const QRegularExpression plain(QStringLiteral("^at(?=\\W|\\d)"),
+                                          QRegularExpression::CaseInsensitiveOption);
+    QString typed = text.trimmed();
+    if (typed.startsWith(word, Qt::CaseInsensitive))
+        typed = typed.mid(word.size());
+    else if (typed.contains(plain))
+        typed.remove(plain);
+    else
+        return std::nullopt;
+    static const QRegularExpression clock(
+        QStringLiteral("^\\s*(\\d{1,2}):(\\d{2})(?::(\\d{2}))?\\s*$"));
+    const auto match = clock.match(typed);
+    const int hours = match.captured(1).toInt(), minutes = match.captured(2).toInt();
+    const int seconds = match.captured(3).toInt();
+    if (!match.hasMatch() || hours > 23 || minutes > 59 || seconds > 59)
+        return std::nullopt;
+    return 3600.0 * hours + 60.0 * minutes + seconds;
+}
+
 QString timeText(double seconds) {
     if (seconds >= 60) {
         const auto whole = static_cast<long long>(std::floor(seconds / 60));
@@ -92,9 +127,10 @@ QString cellText(const Cue& cue, CueCell cell,
                                   : time;
     }
     case CueCell::Follow:
-        return cue.follow == FollowWhen::AfterStart ? timeText(cue.follow_s)
-               : cue.follow == FollowWhen::WhenDone ? done()
-                                                    : QString();
+        return cue.follow == FollowWhen::AfterStart  ? timeText(cue.follow_s)
+               : cue.follow == FollowWhen::WhenDone  ? done()
+               : cue.follow == FollowWhen::TimeOfDay ? dayTimeText(cue.follow_s)
+                                                     : QString();
     case CueCell::Route:
         return cue.route ? routes(cue.route) : wayName(cue.way);
     default:
@@ -153,6 +189,11 @@ std::optional<CueChange> changeFrom(CueCell cell, const QString& text) {
                 cue.follow = FollowWhen::No;
                 cue.follow_s = 0;
             };
+        if (const auto day = dayTimeIn(typed))
+            return [t = *day](Cue& cue) {
+                cue.follow = FollowWhen::TimeOfDay;
+                cue.follow_s = t;
+            };
         if (done().startsWith(typed, Qt::CaseInsensitive))
             return [](Cue& cue) {
                 cue.follow = FollowWhen::WhenDone;
@@ -178,7 +219,9 @@ QString expectedIn(CueCell cell) {
     case CueCell::Colour:
         return Words::tr("a time, with a delay: 6+1, or nothing");
     case CueCell::Follow:
-        return Words::tr("a time after its start, “%1”, or nothing").arg(done());
+        return Words::tr("a time after its start, “%1”, a time of day such as “at 19:30”, or "
+                         "nothing")
+            .arg(done());
     default:
         return Words::tr("a time: 2.5, or 1:30");
     }

@@ -23,9 +23,13 @@ inline bool isCueTime(CueCell cell) {
 }
 
 QString cueNumberText(show::CueNumber number);
-QString timeText(double seconds); // "0.5", "12", "1:30"
+QString cueNumberText(const show::Cue& cue); // "18b" where it has versions
+QString timeText(double seconds);            // "0.5", "12", "1:30"
 // "4", "2.5", "1:30", with or without an s behind; nothing for what is none, or no time.
 std::optional<double> timeIn(const QString& text);
+// Of a day, since midnight: "at 19:30", "at 19:30:15".
+QString dayTimeText(double seconds);
+std::optional<double> dayTimeIn(const QString& text);
 
 // Empty where there is nothing to say. Not of Looks and Fault. `routes`: how kept routes are
 // called.

@@ -6,6 +6,7 @@
 #include "desk/cues/cue_form.h"
 #include "desk/cues/cue_table.h"
 #include "desk/cues/fader_bank.h"
+#include "desk/cues/look_buttons.h"
 #include "desk/cues/sheets.h"
 #include "desk/cues/stage_view.h"
 #include "desk/kit/button.h"
@@ -16,8 +17,11 @@
 #include "desk/kit/watch.h"
 #include "host/cue_sheet.h"
 #include "host/hand_over.h"
+#include "host/handed_check.h"
+#include "host/take_cues.h"
 
 #include <QFileDialog>
+#include <QFileInfo>
 #include <QInputDialog>
 #include <QMenu>
 #include <QPainter>
@@ -55,7 +59,11 @@ CuesView::CuesView(CueModel& model, QWidget* parent)
       next_(
           new Button(tr("Next"), tr("Space"), tr("Starts the next cue"), Button::Kind::Next, this)),
       stage_(new StageView(model_.document(), this)),
-      faders_(new FaderBank(model_.document(), this)) {
+      faders_(new FaderBank(model_.document(), this)),
+      looks_(new LookButtons(model_.document(), this)) {
+    looks_->hide();
+    connect(&faders_->buttons(), &Button::clicked, this, [this] { showLooks(true); });
+    connect(&looks_->faders(), &Button::clicked, this, [this] { showLooks(false); });
     title_->setOpensMenu(true);
     find_->setPlaceholderText(tr("find a cue"));
     note_->setPlaceholderText(tr("note"));
@@ -115,10 +123,7 @@ void CuesView::refresh() {
     note_->setEnabled(cue != nullptr);
     if (!note_->hasFocus())
         note_->setText(cue ? toQt(cue->note) : QString());
-    const auto faults = std::count_if(
-        model_.allFindings().begin(), model_.allFindings().end(), [&](const play::Finding& f) {
-            return f.list == model_.listId() && f.kind == play::Finding::Kind::Fade;
-        });
+    const auto faults = model_.faults().size();
     faults_->setText(tr("%n fades to look at", nullptr, static_cast<int>(faults)));
     faults_->setAccessibleName(faults_->text());
     faults_->setVisible(faults > 0);
@@ -177,7 +182,8 @@ void CuesView::place() {
     next_->setGeometry(next, press + 10, right - next, 32);
     const int stage = std::min((width() - list_width_) * 9 / 16, height() - 230);
     stage_->setGeometry(list_width_, 0, width() - list_width_, stage);
-    faders_->setGeometry(list_width_, stage, width() - list_width_, height() - stage);
+    for (QWidget* bank : {static_cast<QWidget*>(faders_), static_cast<QWidget*>(looks_)})
+        bank->setGeometry(list_width_, stage, width() - list_width_, height() - stage);
 }
 
 void CuesView::paintEvent(QPaintEvent*) {
@@ -203,6 +209,13 @@ void CuesView::paintEvent(QPaintEvent*) {
                   theme().dim);
 }
 
+void CuesView::showLooks(bool as_buttons) {
+    faders_->setVisible(!as_buttons);
+    looks_->setVisible(as_buttons);
+    if (as_buttons)
+        looks_->setFocus();
+}
+
 void CuesView::openKeep() {
     auto* form = new CueForm(model_, table_->cursor(), window());
     connect(form, &CueForm::kept, this, [this](CueNumber number) { table_->choose({number}); });
@@ -223,11 +236,9 @@ void CuesView::openStageWindow() {
 void CuesView::openFindings() {
     auto* menu = new QMenu(tr("Fades to look at"), this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const auto& finding : model_.allFindings()) {
-        if (finding.list != model_.listId() || !finding.cue ||
-            finding.kind != play::Finding::Kind::Fade ||
-            static_cast<std::size_t>(menu->actions().size()) >= kMostFindings)
-            continue;
+    for (const auto& finding : model_.faults()) {
+        if (static_cast<std::size_t>(menu->actions().size()) >= kMostFindings)
+            break;
         auto* one =
             menu->addMenu(tr("Cue %1: %2").arg(cueNumberText(*finding.cue), model_.words(finding)));
         connect(one->addAction(tr("Show the cue")), &QAction::triggered, this,
@@ -236,7 +247,41 @@ void CuesView::openFindings() {
             connect(one->addAction(model_.cureName(cure)), &QAction::triggered, this,
                     [this, finding, cure] { model_.cure(finding, cure); });
     }
+    menu->addSeparator();
+    connect(menu->addAction(tr("As another desk plays them, handed over…")), &QAction::triggered,
+            this, &CuesView::checkHandedOver);
     menu->popup(faults_->mapToGlobal(QPoint(0, faults_->height())));
+}
+
+void CuesView::checkHandedOver() {
+    Document& document = model_.document();
+    if (!model_.list())
+        return;
+    document.inBackground(
+        tr("Fades as another desk plays them"), this,
+        [show = document.state().show, sources = document.sources(), list = model_.listId(),
+         &mixes = document.mixes()](const std::stop_token& stop) {
+            return host::checkHandedOver(show, *sources, mixes, {list},
+                                         [&] { return stop.stop_requested(); });
+        },
+        [this](const Result<std::vector<play::Finding>>& found) {
+            Document& to = model_.document();
+            if (!found)
+                return to.tell(said(found.error()));
+            if (found->empty())
+                return to.tell(tr("Another desk shows no colour that nobody asked for."));
+            auto* menu = new QMenu(tr("As another desk plays them"), this);
+            menu->setObjectName("handed over");
+            menu->setAttribute(Qt::WA_DeleteOnClose);
+            for (const auto& finding : *found)
+                if (finding.cue && static_cast<std::size_t>(menu->actions().size()) < kMostFindings)
+                    connect(menu->addAction(
+                                tr("Cue %1: %2")
+                                    .arg(cueNumberText(*finding.cue), model_.words(finding))),
+                            &QAction::triggered, this,
+                            [this, number = *finding.cue] { table_->choose({number}); });
+            menu->popup(title_->mapToGlobal(QPoint(0, title_->height())));
+        });
 }
 
 namespace {
@@ -278,6 +323,46 @@ void CuesView::writeCues(const QString& path) {
                     .arg(file)
                     .arg(made.steps);
             to.tell(made.notes.empty() ? written : written + ' ' + said(made.notes.front()));
+        });
+}
+
+void CuesView::readCues(const QString& path) {
+    Document& document = model_.document();
+    constexpr std::size_t kLargest = 64u << 20;
+    document.inBackground(
+        tr("Reading %1").arg(path), this,
+        [path, show = document.state().show, sources = document.sources(),
+         &mixes = document.mixes()](const std::stop_token&) -> Result<host::TakenCues> {
+            const auto text = readFile(fromQt(path), kLargest);
+            if (!text)
+                return passOn(text.error());
+            const auto cues = files::parseAsciiCues(*text);
+            if (!cues)
+                return passOn(cues.error());
+            auto taken = host::takeCues(*show, *sources, mixes, *cues,
+                                        fromQt(QFileInfo(path).completeBaseName()));
+            if (taken)
+                taken->notes.insert(taken->notes.begin(), cues->notes.begin(), cues->notes.end());
+            return taken;
+        },
+        [this, path](const Result<host::TakenCues>& taken) {
+            Document& to = model_.document();
+            if (!taken)
+                return to.tell(tr("%1: %2").arg(path, said(taken.error())));
+            show::CueList list = taken->list;
+            const std::string name = list.name;
+            const auto& lists = to.show().cue_lists;
+            for (int n = 2; std::any_of(lists.begin(), lists.end(),
+                                        [&](const auto& l) { return l.second->name == list.name; });
+                 ++n)
+                list.name = name + " " + std::to_string(n);
+            const auto count = static_cast<int>(list.cues.size());
+            if (!to.edit(tr("Read cues of another desk"),
+                         show::addCueList(to.state().show, std::move(list))))
+                return;
+            model_.setList({to.show().last_cue_list_id});
+            const QString read = tr("%1: %n cues read.", nullptr, count).arg(path);
+            to.tell(taken->notes.empty() ? read : read + ' ' + said(taken->notes.front()));
         });
 }
 
@@ -342,6 +427,13 @@ void CuesView::openMenu() {
                 model_.setList({document.show().last_cue_list_id});
         });
     });
+    connect(menu->addAction(tr("Read cues of another desk (.asc)…")), &QAction::triggered, this,
+            [this] {
+                const auto path = QFileDialog::getOpenFileName(this, tr("Cues of another desk"), {},
+                                                               tr("Cues (*.asc)"));
+                if (!path.isEmpty())
+                    readCues(path);
+            });
     if (const auto* now = model_.list()) {
         const auto change = [this, &document](const QString& name, auto&& edited) {
             const auto* list = model_.list();
@@ -398,6 +490,8 @@ void CuesView::openMenu() {
                     if (!path.isEmpty())
                         writeCues(path);
                 });
+        connect(menu->addAction(tr("Its fades, as another desk plays them…")), &QAction::triggered,
+                this, &CuesView::checkHandedOver);
         connect(menu->addAction(tr("Cue sheet (.csv)…")), &QAction::triggered, this, [this] {
             const auto path = QFileDialog::getSaveFileName(
                 this, tr("Cue sheet"), toQt(model_.list()->name) + ".csv", tr("Tables (*.csv)"));

@@ -13,6 +13,7 @@ class CueTable;
 class FaderBank;
 class NumberField;
 class StageView;
+class LookButtons;
 class StageWindow;
 class TextField;
 
@@ -24,6 +25,8 @@ public:
     CueModel& model() { return model_; }
     CueTable& table() { return *table_; }
     FaderBank& faders() { return *faders_; }
+    LookButtons& looks() { return *looks_; }
+    void showLooks(bool as_buttons); // instead of faders
     StageView& stage() { return *stage_; }
     TextField& find() { return *find_; }
     TextField& note() { return *note_; }
@@ -32,11 +35,13 @@ public:
     Button& back() { return *back_; }
     Button& hold() { return *hold_; }
     Button& title() { return *title_; }
-    void openKeep();     // what is shown as a cue
-    void openMenu();     // lists, what happens at the end, times
-    void openFindings(); // what the fade check found, with its cures
+    void openKeep();        // what is shown as a cue
+    void openMenu();        // lists, what happens at the end, times
+    void openFindings();    // what the fade check found, with its cures
+    void checkHandedOver(); // the same as another desk plays what is handed over
     void openStageWindow();
     void writeCues(const QString& path);  // for another desk
+    void readCues(const QString& path);   // of another desk, as a list
     void writeSheet(const QString& path); // for people
     void writePaper(const QString& path); // cues, palettes and patch, to print
     void goTo();                          // the cue with the keyboard
@@ -65,6 +70,7 @@ private:
     Button* next_;
     StageView* stage_;
     FaderBank* faders_;
+    LookButtons* looks_;
     StageWindow* window_ = nullptr;
     int list_width_ = 0;
 };

@@ -4,6 +4,7 @@
 #include "colour/cct.h"
 #include "colour/observer.h"
 
+#include "desk/cues/look_menu.h"
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
@@ -13,11 +14,15 @@
 #include "show/cue_edits.h"
 
 #include <QApplication>
+#include <QCheckBox>
 #include <QContextMenuEvent>
+#include <QDialog>
 #include <QInputDialog>
 #include <QKeyEvent>
 #include <QMenu>
 #include <QPainter>
+#include <QPushButton>
+#include <QVBoxLayout>
 
 #include <algorithm>
 #include <set>
@@ -29,11 +34,14 @@ namespace {
 constexpr int kTop = 10, kWell = 44, kFoot = 66; // above the well, its width, below it
 constexpr std::size_t kMostStripes = 5;
 
-double levelOf(const Document& document, show::FaderId id) {
+play::StageFader stageFader(const Document& document, show::FaderId id) {
     for (const auto& f : document.stage().faders)
         if (f.id == id)
-            return f.level;
-    return 0;
+            return f;
+    return {id, 0, false};
+}
+double levelOf(const Document& document, show::FaderId id) {
+    return stageFader(document, id).level;
 }
 
 } // namespace
@@ -61,11 +69,16 @@ void FaderStrip::setFader(std::shared_ptr<const show::Fader> fader, const QStrin
         return;
     setAccessibleName(tr("Fader %1").arg(toQt(fader_->name)));
     const QString name = toQt(fader_->name);
-    const bool group = fader_->look.value == 0 && !fader_->ofEmitters();
+    const bool group = fader_->group.value != 0 && !fader_->ofEmitters();
     setToolTip(
-        group ? tr("%1: the intensity of the group, where nothing is brighter; %2 at full while it "
-                   "is held. Right click for more.")
-                    .arg(name, key)
+        fader_->list.value != 0
+            ? tr("%1: the list plays from its first cue while the fader is up, as bright as the "
+                 "fader; %2 at full while it is held. Right click for more.")
+                  .arg(name, key)
+        : group
+            ? tr("%1: the intensity of the group, where nothing is brighter; %2 at full while it "
+                 "is held. Right click for more.")
+                  .arg(name, key)
         : fader_->adds || fader_->ofEmitters()
             ? tr("%1: adds its light to that of others; %2 at full while it is held. Right click "
                  "for more.")
@@ -112,7 +125,9 @@ void FaderStrip::setFader(std::shared_ptr<const show::Fader> fader, const QStrin
 void FaderStrip::refresh() {
     if (!fader_)
         return;
-    setValue(std::round(1000 * levelOf(document_, fader_->id)) / 10);
+    const auto now = stageFader(document_, fader_->id);
+    setValue(std::round(1000 * now.level) / 10);
+    hidden_ = now.hidden;
     let_go_->setEnabled(value() > 0);
     let_go_->setAccessibleName(tr("Let go of %1").arg(toQt(fader_->name)));
     update();
@@ -163,8 +178,14 @@ void FaderStrip::paintEvent(QPaintEvent*) {
     if (!typing())
         drawTextCentred(p, width() / 2, w.bottom() + 21, numberText(value(), 0),
                         typeface(Type::Work), ink);
-    const QString name =
-        fader_->adds ? QStringLiteral("+ %1").arg(toQt(fader_->name)) : toQt(fader_->name);
+    if (hidden_) { // it takes hold once it is above what others give
+        p.setPen(QPen(theme().text, 1, Qt::DotLine));
+        p.drawLine(w.left() - 8, w.top(), w.right() + 8, w.top());
+        drawTextCentred(p, width() / 2, w.top() + 14, tr("waits"), typeface(Type::Small),
+                        theme().text);
+    }
+    const bool adds = fader_->ofEmitters() || (fader_->look.value != 0 && fader_->adds);
+    const QString name = adds ? QStringLiteral("+ %1").arg(toQt(fader_->name)) : toQt(fader_->name);
     const QFont face = typeface(Type::Small);
     const int wide = std::min(textWidth(name, face), width() - 4);
     drawElided(p, (width() - wide) / 2, w.bottom() + 39, width() - 4, name, face,
@@ -193,6 +214,8 @@ void FaderStrip::contextMenuEvent(QContextMenuEvent* event) {
         connect(adds, &QAction::triggered, this, [change](bool on) {
             change(tr("How a fader takes part"), [on](show::Fader& f) { f.adds = on; });
         });
+        connect(menu->addAction(tr("Show the look on the stage")), &QAction::triggered, this,
+                [this, look = fader_->look] { showLook(document_, look); });
         auto* looks = menu->addMenu(tr("Another look"));
         for (const auto& [id, look] : document_.show().looks)
             connect(looks->addAction(toQt(look->name)), &QAction::triggered, this,
@@ -200,6 +223,26 @@ void FaderStrip::contextMenuEvent(QContextMenuEvent* event) {
                         change(tr("Look of a fader"), [id](show::Fader& f) { f.look = id; });
                     });
     }
+    if (fader_->list.value != 0)
+        connect(menu->addAction(tr("Rate of the list…")), &QAction::triggered, this,
+                [this, list = fader_->list] {
+                    const auto* now = document_.stage().list(list);
+                    auto* ask = new QInputDialog(this);
+                    ask->setAttribute(Qt::WA_DeleteOnClose);
+                    ask->setWindowTitle(tr("Rate of the list"));
+                    ask->setLabelText(tr("How fast it plays, %"));
+                    ask->setInputMode(QInputDialog::IntInput);
+                    ask->setIntRange(10, 1000);
+                    ask->setIntStep(10);
+                    ask->setIntValue(now ? static_cast<int>(std::lround(100 * now->rate)) : 100);
+                    connect(ask, &QInputDialog::intValueChanged, this, [this, list](int percent) {
+                        document_.press(list, play::Command::What::Rate, percent / 100.0);
+                    });
+                    ask->open();
+                });
+    if (!fader_->emitters.empty())
+        connect(menu->addAction(tr("Its emitters…")), &QAction::triggered, this,
+                [this, id = fader_->id] { emit emittersWanted(id); });
     connect(menu->addAction(tr("Rename…")), &QAction::triggered, this, [this, change] {
         auto* ask = new QInputDialog(this);
         ask->setAttribute(Qt::WA_DeleteOnClose);
@@ -224,10 +267,15 @@ FaderBank::FaderBank(Document& document, QWidget* parent)
     : QWidget(parent), document_(document),
       add_(new Button(tr("add…"), {}, tr("A look, a group or emitters onto a fader"),
                       Button::Kind::Text, this)),
-      turn_(new Button(QString(), {}, tr("The next eight faders"), Button::Kind::Text, this)) {
+      turn_(new Button(QString(), {}, tr("The next eight faders"), Button::Kind::Text, this)),
+      buttons_(new Button(tr("buttons"), {},
+                          tr("Looks as buttons instead, each with a time of its own"),
+                          Button::Kind::Text, this)) {
     setAccessibleName(tr("Looks on faders"));
-    for (int i = 0; i < kInView; ++i)
+    for (int i = 0; i < kInView; ++i) {
         strips_.push_back(new FaderStrip(document_, this));
+        connect(strips_.back(), &FaderStrip::emittersWanted, this, &FaderBank::askEmitters);
+    }
     connect(add_, &Button::clicked, this, &FaderBank::openAdd);
     connect(turn_, &Button::clicked, this, [this] { turnPage(1); });
     watch(document_, this, Change::Cues | Change::Values | Change::Palettes, [this] { refresh(); });
@@ -272,14 +320,16 @@ void FaderBank::place() {
                                                           height() - kHead - 6);
     const int add = add_->sizeHint().width();
     add_->setGeometry(width() - 20 - add, 12, add, 22);
+    const int buttons = buttons_->sizeHint().width();
+    buttons_->setGeometry(add_->x() - 16 - buttons, 12, buttons, 22);
     const int turn = turn_->sizeHint().width();
-    turn_->setGeometry(add_->x() - 16 - turn, 12, turn, 22);
+    turn_->setGeometry(buttons_->x() - 16 - turn, 12, turn, 22);
 }
 
 void FaderBank::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.fillRect(rect(), theme().side);
-    const int right = (turn_->isHidden() ? add_ : turn_)->x() - 16;
+    const int right = (turn_->isHidden() ? buttons_ : turn_)->x() - 16;
     drawElided(p, 24, 29, right - 24, tr("Looks on faders"), typeface(Type::Title), theme().text);
     if (document_.show().faders.empty())
         drawWrapped(p, QRect(24, 52, width() - 48, 60),
@@ -312,6 +362,13 @@ void FaderBank::openAdd() {
         fader.look = id;
         offer(looks, toQt(look->name), fader);
     }
+    auto* lists = menu->addMenu(tr("A cue list, from its first cue"));
+    lists->setEnabled(!document_.show().cue_lists.empty());
+    for (const auto& [id, list] : document_.show().cue_lists) {
+        show::Fader fader;
+        fader.list = id;
+        offer(lists, toQt(list->name), fader);
+    }
     auto* groups = menu->addMenu(tr("The intensity of a group"));
     groups->setEnabled(!document_.show().groups.empty());
     for (const auto& [id, group] : document_.show().groups) {
@@ -339,7 +396,57 @@ void FaderBank::openAdd() {
         fader.emitters = {name};
         offer(emitters, toQt(name), fader);
     }
+    connect(menu->addAction(tr("A family made by hand…")), &QAction::triggered, this,
+            [this] { askEmitters(std::nullopt); });
     menu->popup(add_->mapToGlobal(QPoint(0, add_->height())));
+}
+
+void FaderBank::askEmitters(std::optional<show::FaderId> of) {
+    std::set<std::string> names;
+    for (const auto& [id, f] : document_.show().fixtures)
+        if (const auto type = document_.library().type(f->type))
+            for (const auto& emitter : type->emitters)
+                names.insert(emitter.name);
+    const auto* fader = of ? document_.show().faders.find(*of) : nullptr;
+    auto* form = new QDialog(this);
+    form->setAttribute(Qt::WA_DeleteOnClose);
+    form->setWindowTitle(tr("Emitters of the fader"));
+    auto* rows = new QVBoxLayout(form);
+    auto* name = new QLineEdit(fader ? toQt(fader->name) : QString(), form);
+    name->setAccessibleName(tr("Name of the family"));
+    name->setToolTip(tr("What the fader is called"));
+    name->setPlaceholderText(tr("name"));
+    rows->addWidget(name);
+    std::vector<QCheckBox*> ticks;
+    for (const std::string& emitter : names) {
+        auto* tick = new QCheckBox(toQt(emitter), form);
+        tick->setToolTip(tr("%1, of every lamp that has it").arg(toQt(emitter)));
+        tick->setChecked(fader && std::find(fader->emitters.begin(), fader->emitters.end(),
+                                            emitter) != fader->emitters.end());
+        rows->addWidget(tick);
+        ticks.push_back(tick);
+    }
+    auto* keep = new QPushButton(tr("Onto the fader"), form);
+    keep->setToolTip(tr("The ticked emitters, together"));
+    keep->setDefault(true);
+    rows->addWidget(keep);
+    connect(keep, &QPushButton::clicked, form, [this, form, name, ticks, of] {
+        const auto& faders = document_.show().faders;
+        show::Fader next = of && faders.find(*of) ? *faders.find(*of) : show::Fader{};
+        next.emitters.clear();
+        for (const auto* tick : ticks)
+            if (tick->isChecked())
+                next.emitters.push_back(fromQt(tick->text()));
+        next.name = fromQt(name->text().trimmed());
+        const auto& show = document_.state().show;
+        const QString what = tr("Emitters of fader %1").arg(toQt(next.name));
+        if (document_.edit(what, of ? show::changeFader(show, next) : show::addFader(show, next))) {
+            if (!of)
+                turnPage(pages() - 1 - page_);
+            form->close();
+        }
+    });
+    form->open();
 }
 
 void FaderBank::flash(int place, bool on) {

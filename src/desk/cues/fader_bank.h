@@ -19,6 +19,9 @@ public:
     void refresh(); // its level
     Button& letGo() { return *let_go_; }
 
+signals:
+    void emittersWanted(show::FaderId fader); // another choice of them
+
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
@@ -32,6 +35,7 @@ private:
     std::shared_ptr<const show::Fader> fader_;
     QString key_;
     std::vector<colour::Uv> colours_; // of its look, each once
+    bool hidden_ = false;             // it is up, and nothing comes of it
     Button* let_go_;
 };
 
@@ -45,6 +49,8 @@ public:
     int page() const { return page_; }
     void openAdd(); // which look
     Button& add() { return *add_; }
+    Button& buttons() { return *buttons_; }            // looks as buttons instead
+    void askEmitters(std::optional<show::FaderId> of); // a family made by hand; none: a new fader
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -60,6 +66,7 @@ private:
     std::vector<FaderStrip*> strips_;
     Button* add_;
     Button* turn_;
+    Button* buttons_;
     int page_ = 0;
     std::map<int, std::pair<show::FaderId, double>> flashed_; // by place: what it had before
 };

@@ -85,6 +85,11 @@ bool Document::edit(const QString& name, const Result<show::State>& next,
     return toldIfNot(*this, session_->edit(fromQt(name), next, merge));
 }
 
+void Document::showLook(const QString& name, show::LookId look) {
+    if (const Done done = session_->showLook(fromQt(name), look); !done)
+        tell(said(done.error()));
+}
+
 void Document::setHand(const QString& name, show::HandPtr hand, const std::string& merge) {
     session_->setHand(fromQt(name), std::move(hand), merge);
 }
@@ -108,16 +113,21 @@ template <class Read, class Take>
 void Document::openWhenRead(const QString& what, Read read, Take take, Then then) {
     inBackground(
         what, this, [read](const std::stop_token&) { return read(); },
-        [this, wish = ++opening_, before = state(), take, then](const auto& result) {
-            if (wish != opening_)
-                return;
-            const bool worked_on = !(state() == before) && !nothingToLose();
-            const QString name = toQt(show().name);
-            const auto done = opened(take(result));
-            if (done && worked_on)
-                tellLeft(name);
-            then(done);
+        [this, opening = Opening{++opening_, state()}, take, then](const auto& result) {
+            opened(
+                opening, [&] { return take(result); }, then);
         });
+}
+
+void Document::opened(const Opening& opening, const std::function<Done()>& take, const Then& then) {
+    if (opening.wish != opening_)
+        return;
+    const bool worked_on = !(state() == opening.before) && !nothingToLose();
+    const QString name = toQt(show().name);
+    const auto done = opened(take());
+    if (done && worked_on)
+        tellLeft(name);
+    then(done);
 }
 
 void Document::tellLeft(const QString& show) {
@@ -136,12 +146,21 @@ void Document::openCopyLater(const std::filesystem::path& path, Then then) {
         [this](const auto& read) { return session_->takeCopy(read); }, std::move(then));
 }
 
-void Document::startFromLater(const std::filesystem::path& path, const QString& name, Then then) {
-    openWhenRead(
-        tr("Reading the template"),
-        [&guard = session_->guard(), path] { return guard.readCopy(path); },
-        [this, name](const auto& read) { return session_->takeAsStart(read, fromQt(name)); },
-        std::move(then));
+void Document::startFromLater(const std::filesystem::path& path, const QString& name,
+                              ChooseLists choose, Then then) {
+    inBackground(
+        tr("Reading the template"), this,
+        [&guard = session_->guard(), path](const std::stop_token&) { return guard.readCopy(path); },
+        [this, opening = Opening{++opening_, state()}, name, choose, then](const auto& read) {
+            const auto start = [=, this](const host::Session::Lists& lists) {
+                opened(
+                    opening, [&] { return session_->takeAsStart(read, fromQt(name), lists); },
+                    then);
+            };
+            if (!choose || !read || read->state.show->cue_lists.empty())
+                return start(std::nullopt);
+            choose(*read->state.show, start);
+        });
 }
 
 void Document::recoverLater(const host::LeftWork& left, Then then) {

@@ -79,6 +79,7 @@ public:
     void press(show::CueListId list, play::Command::What what, double value = 0) {
         session_->press(list, what, value);
     }
+    void showLook(const QString& name, show::LookId look); // in its own time
     void setFader(show::FaderId fader, double level) { session_->setFader(fader, level); }
     Done addBook(const std::filesystem::path& path); // a swatch book, for all shows
 
@@ -94,7 +95,12 @@ public:
     using Then = std::function<void(const Done&)>;
     void openLater(const std::filesystem::path& path, Then then);
     void openCopyLater(const std::filesystem::path& path, Then then);
-    void startFromLater(const std::filesystem::path& path, const QString& name, Then then);
+    // `choose` is asked which of the show's cue lists come along, where it has any, and answers
+    // when it likes.
+    using Chosen = std::function<void(const std::vector<show::CueListId>&)>;
+    using ChooseLists = std::function<void(const show::Show&, Chosen)>;
+    void startFromLater(const std::filesystem::path& path, const QString& name, ChooseLists choose,
+                        Then then);
     void recoverLater(const host::LeftWork& left, Then then);
     // One after the other; each saves what there is when it begins.
     void saveLater(bool over, Then then);
@@ -204,6 +210,11 @@ private:
     };
     void nextSave();
     void tellLeft(const QString& show); // work on it, before another came
+    struct Opening {                    // that was asked for
+        int wish = 0;
+        show::State before; // what was open then
+    };
+    void opened(const Opening& opening, const std::function<Done()>& take, const Then& then);
     template <class Read, class Take>
     void openWhenRead(const QString& what, Read read, Take take, Then then);
     void lookAnew(); // as what sees now

@@ -63,6 +63,12 @@ void paintLampMark(QPainter& p, const QPointF& at, int kind, const play::StageLa
             p.fillRect(side, theme().sel);
         p.setRenderHint(QPainter::Antialiasing);
     }
+    if (lamp && lamp->locked) {
+        p.setRenderHint(QPainter::Antialiasing, false);
+        p.fillRect(QRectF(at.x() - kLampMark, at.y() + kLampMark + 4, 2 * kLampMark, 3),
+                   theme().bright);
+        p.setRenderHint(QPainter::Antialiasing);
+    }
     if (lamp && lamp->in_hand) { // the corner cut off
         const QPointF corner = at + QPointF(kLampMark + 4, -kLampMark - 4);
         p.setPen(QPen(theme().bright, 1.5));

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/lineup/lineup_panel.h"
 
+#include "desk/lineup/holding.h"
+#include "desk/lineup/settings_form.h"
 #include "desk/lineup/trims.h"
 
 #include "desk/kit/button.h"
@@ -10,6 +12,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 
+#include <QContextMenuEvent>
 #include <QHelpEvent>
 #include <QKeyEvent>
 #include <QMenu>
@@ -186,6 +189,9 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::Type
                                  : fixture->type == focus.type && fixture->mode == focus.mode;
     const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
     paintLampGlass(p, glass, lamp, lamp ? lamp->mastered : 0, document_.colours(), in_focus);
+    if (lamp && lamp->locked) // a closed bar under it; grown, something else stands there
+        p.fillRect(QRectF(glass.left(), glass.bottom() + (below_ ? -4 : 5), glass.width(), 3),
+                   theme().bright);
     if (hasFocus() && place == cursor_)
         drawFocusBrackets(p, glass.toRect().adjusted(-6, -6, 6, 6));
     // Figures thin out when lamps stand close.
@@ -283,8 +289,16 @@ void LineupPanel::paintWords(QPainter& p) {
                         .arg(document_.show().fixture(id)->number)
                         .arg(saidText(play::words(lamp->dark))),
                     typeface(Type::Small), theme().dim);
-        break;
+        return;
     }
+    for (const auto id : lineup)
+        if (document_.show().locked.contains(id)) {
+            drawWrapped(p, QRect(20, foot + 68, kLeft - 32, 34),
+                        tr("lamp %1 is locked and stays as it is (Shift+L)")
+                            .arg(document_.show().fixture(id)->number),
+                        typeface(Type::Small), theme().dim);
+            return;
+        }
 }
 
 void LineupPanel::paintEvent(QPaintEvent*) {
@@ -382,6 +396,8 @@ std::optional<PaintedPart> LineupPanel::part(std::size_t index) {
         value += tr(", dark: %1").arg(saidText(play::words(lamp->dark)));
     if (lamp && lamp->in_hand)
         value += tr(", in hand");
+    if (lamp && lamp->locked)
+        value += tr(", locked");
     if (lamp && trimmed(*lamp))
         value += tr(", trimmed");
     if (lamp && lamp->moving)
@@ -450,6 +466,50 @@ void LineupPanel::keyPressEvent(QKeyEvent* event) {
     }
 }
 
+// What is in hand of a lamp: "In hand: intensity, colour, Shutter".
+QString LineupPanel::handText(show::FixtureId id) const {
+    const show::Value* held = document_.state().hand->find(id);
+    if (!held)
+        return tr("In hand");
+    QStringList what;
+    if (held->intensity)
+        what << tr("intensity");
+    if (held->colour)
+        what << tr("colour");
+    for (const auto& [part, level] : held->parts)
+        what << toQt(part);
+    for (const auto& [setting, share] : held->settings)
+        what << toQt(setting);
+    if (held->trim != 1 || !(held->nudge == colour::Uv{0, 0}))
+        what << tr("a trim");
+    return tr("In hand: %1").arg(what.join(QStringLiteral(", ")));
+}
+
+void LineupPanel::contextMenuEvent(QContextMenuEvent* event) {
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    const auto add = [&](QMenu* to, const QString& text, auto run) {
+        connect(to->addAction(text), &QAction::triggered, this, run);
+    };
+    const auto& lineup = document_.lineup();
+    const bool all_locked =
+        !lineup.empty() && std::all_of(lineup.begin(), lineup.end(), [this](show::FixtureId id) {
+            return document_.show().locked.contains(id);
+        });
+    add(menu, (all_locked ? tr("Unlock") : tr("Lock: they keep what they show")) + "\tShift+L",
+        [this] { lockLineup(document_); });
+    add(menu, tr("Solo, or all again") + "\tShift+S", [this] { soloLineup(document_); });
+    add(menu, tr("What the first lamp shows, to all of the lineup") + "\tCtrl+E",
+        [this] { copyFirstLamp(document_); });
+    add(menu, tr("Other channels: shutter, zoom…") + "\tCtrl+U",
+        [this] { SettingsForm::open(document_, window()); });
+    auto* down = menu->addMenu(tr("Put down of the lineup"));
+    add(down, tr("colours"), [this] { putDownOfLineup(document_, show::Which::Colour); });
+    add(down, tr("intensities"), [this] { putDownOfLineup(document_, show::Which::Intensity); });
+    add(down, tr("all of it"), [this] { putDownOfLineup(document_, show::Which::All); });
+    menu->popup(event->globalPos());
+}
+
 bool LineupPanel::event(QEvent* event) {
     if (event->type() == QEvent::ToolTip) {
         auto* help = static_cast<QHelpEvent*>(event);
@@ -468,7 +528,9 @@ bool LineupPanel::event(QEvent* event) {
             if (lamp && lamp->dark != play::DarkWhy::None)
                 text += tr("\nDark: %1").arg(saidText(play::words(lamp->dark)));
             if (lamp && lamp->in_hand)
-                text += tr("\nIn hand");
+                text += '\n' + handText(id);
+            if (lamp && lamp->locked)
+                text += tr("\nLocked: it keeps what it shows (Shift+L unlocks)");
             QToolTip::showText(help->globalPos(), text, this);
             return true;
         }

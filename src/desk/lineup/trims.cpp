@@ -126,12 +126,4 @@ bool letGoOfTrims(Document& document, const show::Lineup& lineup) {
     return true;
 }
 
-void soloLineup(Document& document) {
-    auto controls = document.controls();
-    auto wanted = document.lineup();
-    std::sort(wanted.begin(), wanted.end());
-    controls.solo = controls.solo == wanted ? show::Lineup{} : wanted;
-    document.setControls(controls);
-}
-
 } // namespace zelo::desk

@@ -25,7 +25,4 @@ inline constexpr double kNudge_uv = 0.004; // well seen beside the colour before
 bool letGoOfTrims(Document& document, const show::Lineup& lineup);
 std::size_t trimmedIn(const Document& document, const show::Lineup& lineup);
 
-// Only the lamps of the lineup show; where these are solo already, or the lineup is empty, all do.
-void soloLineup(Document& document);
-
 } // namespace zelo::desk

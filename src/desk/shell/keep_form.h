@@ -42,7 +42,5 @@ private:
 
 // Groups by key: the first ten by figure. A group goes into the lineup; Shift adds it.
 void openGroups(Document& document, QWidget* window);
-// Looks: into the hand, rename, lock, delete.
-void openLooks(Document& document, QWidget* window);
 
 } // namespace zelo::desk

@@ -5,7 +5,9 @@
 #include "colour/lamp.h"
 #include "desk/crossfade/crossfade_side.h"
 #include "desk/crossfade/crossfade_view.h"
+#include "desk/crossfade/fade_faults.h"
 #include "desk/crossfade/fade_player.h"
+#include "desk/cues/cue_table.h"
 #include "desk/cues/cues_view.h"
 #include "desk/gradient/gradient_side.h"
 #include "desk/gradient/gradient_view.h"
@@ -82,10 +84,10 @@ MainWindow::MainWindow(Document& document)
       match_view_(new MatchView(document, *focus_, *asking_, views_)),
       gradient_(new GradientModel(document, *focus_, this)),
       gradient_view_(new GradientView(document, *gradient_, views_)),
-      crossfade_(new CrossfadeModel(document, *focus_, this)),
-      crossfade_view_(new CrossfadeView(*crossfade_, views_)),
-      fade_player_(new FadePlayer(*crossfade_, this)), cues_(new CueModel(document, this)),
-      cues_view_(new CuesView(*cues_, views_)), side_(new QStackedWidget(this)),
+      cues_(new CueModel(document, this)), crossfade_(new CrossfadeModel(document, *focus_, this)),
+      crossfade_view_(new CrossfadeView(*crossfade_, *cues_, views_)),
+      fade_player_(new FadePlayer(*crossfade_, this)), cues_view_(new CuesView(*cues_, views_)),
+      side_(new QStackedWidget(this)),
       readings_(new ReadingsPanel(document, *focus_, *asking_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
       gradient_side_(new GradientSide(document, *gradient_, *lineup_, side_)),
@@ -113,6 +115,12 @@ MainWindow::MainWindow(Document& document)
     side_->addWidget(crossfade_side_);
     connect(crossfade_side_, &CrossfadeSide::keepWanted, this, &MainWindow::askRoute);
     lineup_->lower(); // grown it reaches under what stands beside the bench
+    connect(&crossfade_view_->faults(), &FadeFaults::cueWanted, this,
+            [this](show::CueListId list, show::CueNumber number) {
+                showView(Cues);
+                cues_->setList(list);
+                cues_view_->table().choose({number});
+            });
     connect(gradient_view_, &GradientView::heightChanged, this, [this] { place(); });
     connect(gradient_side_, &GradientSide::keepWanted, this,
             [this] { openKeep(KeepForm::Gradient); });
@@ -244,7 +252,7 @@ void MainWindow::showView(int view) {
                                                 : static_cast<QWidget*>(readings_));
     fade_player_->stop();
     crossfade_->setSeen(view == Crossfade);
-    cues_->setSeen(view == Cues);
+    cues_->setSeen(view == Cues, view == Crossfade);
     side_->setVisible(view != Cues); // its list and its picture take the whole width
     growLineup();
     header_->setView(view);

@@ -132,10 +132,10 @@ private:
     MatchView* match_view_;
     GradientModel* gradient_;
     GradientView* gradient_view_;
+    CueModel* cues_;
     CrossfadeModel* crossfade_;
     CrossfadeView* crossfade_view_;
     FadePlayer* fade_player_;
-    CueModel* cues_;
     CuesView* cues_view_;
     QStackedWidget* side_; // Readings, or what the view has instead
     ReadingsPanel* readings_;

@@ -2,10 +2,13 @@
 // What one can do in the window, by group, with its keys; and the menu made of it.
 #include "desk/crossfade/crossfade_side.h"
 #include "desk/crossfade/crossfade_view.h"
+#include "desk/crossfade/fade_faults.h"
 #include "desk/crossfade/fade_player.h"
 #include "desk/crossfade/fade_plot.h"
 #include "desk/cues/cue_table.h"
 #include "desk/cues/cues_view.h"
+#include "desk/cues/look_buttons.h"
+#include "desk/cues/look_menu.h"
 #include "desk/gradient/gradient_model.h"
 #include "desk/gradient/stop_track.h"
 #include "desk/kit/language.h"
@@ -13,7 +16,9 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/text_field.h"
 #include "desk/kit/theme.h"
+#include "desk/lineup/holding.h"
 #include "desk/lineup/lineup_panel.h"
+#include "desk/lineup/settings_form.h"
 #include "desk/lineup/trims.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
@@ -192,6 +197,16 @@ void MainWindow::makeLineupCommands() {
     lineup(tr("Half as bright"), "Ctrl+Shift+Down", [this] { halveIntensity(document_); });
     lineup(tr("What the first lamp shows, to all of the lineup"), "Ctrl+E",
            [this] { copyFirstLamp(document_); });
+    lineup(tr("Lock the lineup: it keeps what it shows; or unlock it"), "Shift+L",
+           [this] { lockLineup(document_); });
+    lineup(tr("Other channels of the lineup: shutter, zoom…"), "Ctrl+U",
+           [this] { SettingsForm::open(document_, this); });
+    lineup(tr("Put down the colours of the lineup"), {},
+           [this] { putDownOfLineup(document_, show::Which::Colour); });
+    lineup(tr("Put down the intensities of the lineup"), {},
+           [this] { putDownOfLineup(document_, show::Which::Intensity); });
+    lineup(tr("Put down all of the lineup"), {},
+           [this] { putDownOfLineup(document_, show::Which::All); });
     lineup(tr("Solo: only the lineup shows, or all again"), "Shift+S",
            [this] { soloLineup(document_); });
 }
@@ -259,6 +274,10 @@ void MainWindow::makeCrossfadeCommands() {
     colour.in(Crossfade, tr("To the line of the crossfade's moment"), "S",
               [this] { crossfade_view_->plot().setFocus(); });
     colour(tr("Keep the way of the crossfade as…"), {}, [this] { askRoute(); });
+    colour(tr("Under the ribbons: all ways, or the fade check"), {}, [this] {
+        showView(Crossfade);
+        crossfade_view_->showFaults(!crossfade_view_->faults().isVisible());
+    });
     colour.tell(tr("in Crossfade: the moment; Shift finely; to its ends"), tr("← →, Home, End"));
     colour.tell(tr("in Crossfade: the saturation floor"), QStringLiteral("↑ ↓"));
 }
@@ -277,6 +296,10 @@ void MainWindow::makeCueCommands() {
             [this] { cues_view_->table().copy(); });
     cues.in(Cues, tr("Paste cues, also from a spreadsheet"), "Ctrl+V",
             [this] { cues_view_->table().paste(); });
+    cues.in(Cues, tr("The cue's other version plays"), "Ctrl+B",
+            [this] { cues_view_->table().swapVersion(); });
+    cues.in(Cues, tr("Where the first lamp has it from in this cue"), "Ctrl+J",
+            [this] { cues_view_->table().tellOrigin(); });
     cues.in(Cues, tr("Find a cue"), "Ctrl+G", [this] { cues_view_->find().setFocus(); });
     cues(tr("Cue lists: new, rename, at the end…"), {}, [this] {
         showView(Cues);
@@ -287,6 +310,11 @@ void MainWindow::makeCueCommands() {
         cues_view_->openFindings();
     });
     cues(tr("Let go of the cue list"), {}, [this] { cues_->release(); });
+    cues(tr("The next look, in its own time"), "N", [this] { cues_view_->looks().showNext(); });
+    cues(tr("Looks as buttons, or faders"), {}, [this] {
+        showView(Cues);
+        cues_view_->showLooks(!cues_view_->looks().isVisible());
+    });
     cues(tr("Stage picture in a window of its own"), {}, [this] { cues_view_->openStageWindow(); });
     cues.tell(tr("in the list: types over a cell; moves the cue"), tr("Enter or a text, Ctrl+↑ ↓"));
     cues.watched(Cues, tr("in Cues: eight faders at full while held"),

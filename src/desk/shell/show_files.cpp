@@ -3,14 +3,18 @@
 
 #include "desk/kit/qt_text.h"
 
+#include <QCheckBox>
 #include <QDateTime>
+#include <QDialog>
 #include <QFileDialog>
 #include <QFileInfo>
+#include <QLabel>
 #include <QLocale>
 #include <QMenu>
 #include <QMessageBox>
 #include <QPushButton>
 #include <QSettings>
+#include <QVBoxLayout>
 
 namespace zelo::desk {
 
@@ -189,10 +193,46 @@ void ShowFiles::askStartFrom() {
     if (path.isEmpty())
         return;
     leave([this, path] {
-        document_.startFromLater(fromQt(path),
-                                 tr("New, from %1").arg(QFileInfo(path).completeBaseName()),
-                                 [this](const Done& done) { tellIfNot(done); });
+        document_.startFromLater(
+            fromQt(path), tr("New, from %1").arg(QFileInfo(path).completeBaseName()),
+            [this](const show::Show& from, Document::Chosen chosen) {
+                askLists(from, std::move(chosen));
+            },
+            [this](const Done& done) { tellIfNot(done); });
     });
+}
+
+void ShowFiles::askLists(const show::Show& from, Document::Chosen chosen) {
+    auto* form = new QDialog(window_);
+    form->setAttribute(Qt::WA_DeleteOnClose);
+    form->setWindowTitle(tr("Start from “%1”").arg(toQt(from.name)));
+    auto* rows = new QVBoxLayout(form);
+    rows->addWidget(new QLabel(tr("Its rig, groups, palettes and looks come along, and these cue "
+                                  "lists:"),
+                               form));
+    std::vector<std::pair<show::CueListId, QCheckBox*>> ticks;
+    for (const auto& [id, list] : from.cue_lists) {
+        auto* tick = new QCheckBox(
+            tr("%1, %n cues", nullptr, static_cast<int>(list->cues.size())).arg(toQt(list->name)),
+            form);
+        tick->setToolTip(tr("Takes this list along"));
+        tick->setChecked(true);
+        rows->addWidget(tick);
+        ticks.emplace_back(id, tick);
+    }
+    auto* start = new QPushButton(tr("Start"), form);
+    start->setToolTip(tr("A new show; the one it comes from stays as it is"));
+    start->setDefault(true);
+    rows->addWidget(start);
+    connect(start, &QPushButton::clicked, form, [form, ticks, chosen] {
+        std::vector<show::CueListId> lists;
+        for (const auto& [id, tick] : ticks)
+            if (tick->isChecked())
+                lists.push_back(id);
+        form->close();
+        chosen(lists);
+    });
+    form->open();
 }
 
 void ShowFiles::leave(std::function<void()> then) {

@@ -42,6 +42,7 @@ public:
     static QString lastShow(); // the one that was open last, wherever it was opened
 
 private:
+    void askLists(const show::Show& from, Document::Chosen chosen);
     void remember(const QString& path); // as the last one, and among the recent ones
     void opened(const QString& path, const Done& done);
     void saved(const Done& done); // what to do about it when it was not

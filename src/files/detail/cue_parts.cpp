@@ -17,7 +17,8 @@ namespace {
 constexpr std::pair<show::FollowWhen, const char*> kFollows[] = {
     {show::FollowWhen::No, "no"},
     {show::FollowWhen::AfterStart, "after start"},
-    {show::FollowWhen::WhenDone, "when done"}};
+    {show::FollowWhen::WhenDone, "when done"},
+    {show::FollowWhen::TimeOfDay, "time of day"}};
 
 constexpr std::pair<show::AtEnd, const char*> kEnds[] = {{show::AtEnd::Stop, "stop"},
                                                          {show::AtEnd::Again, "again"},
@@ -74,6 +75,21 @@ Cue readCue(JsonObject& o, Reading& to) {
     cue.follow = readNamed(o, "follow", kFollows);
     cue.follow_s = readTime(o, "follow_s").value_or(0);
     cue.values = readValues(o, "values", to);
+    cue.version = shortText(o, "version");
+    std::set<std::string> names{cue.versionName()};
+    o.each("versions", show::kMostVersions, [&](const Json& one, const JsonPath& at) {
+        JsonObject v(one, at);
+        show::CueVersion version;
+        version.name = shortText(v, "name");
+        if (version.name.empty() || !names.insert(version.name).second)
+            v.complain("name", say(ZELO_TEXT("core", "a version needs a name that no other has")));
+        version.values = readValues(v, "values", to);
+        version.unknown = v.unknown();
+        o.take(v.error());
+        cue.versions.push_back(std::move(version));
+    });
+    std::sort(cue.versions.begin(), cue.versions.end(),
+              [](const auto& a, const auto& b) { return a.name < b.name; });
     cue.unknown = o.unknown();
     return cue;
 }
@@ -107,6 +123,8 @@ Json cueJson(const Cue& cue) {
             j["follow"] = name;
     if (cue.follow_s > 0)
         j["follow_s"] = cue.follow_s;
+    if (!cue.version.empty())
+        j["version"] = cue.version;
     writeUnknown(j, cue.unknown);
     return j;
 }
@@ -171,6 +189,7 @@ void readFaders(JsonObject& top, Reading& to) {
             o.complain("",
                        say(ZELO_TEXT("core", "a fader needs an id and a name that no other has")));
         fader.look = {o.integer("look", 0, 0, show::kLastId)};
+        fader.list = {o.integer("list", 0, 0, show::kLastId)};
         fader.group = {o.integer("group", 0, 0, show::kLastId)};
         if (o.member("family"))
             fader.family = readNamed(o, "family", kFamilies);
@@ -193,10 +212,14 @@ void readFaders(JsonObject& top, Reading& to) {
         if (fader.look.value != 0 && !to.show.lookOf(fader.look))
             return leftOut("look", say(ZELO_TEXT("core", "plays look {}, which is not there"),
                                        fader.look.value));
+        if (fader.list.value != 0 && !to.show.cue_lists.find(fader.list))
+            return leftOut("list", say(ZELO_TEXT("core", "plays cue list {}, which is not there"),
+                                       fader.list.value));
         if (fader.group.value != 0 && !to.show.group(fader.group))
             return leftOut("group", say(ZELO_TEXT("core", "plays group {}, which is not there"),
                                         fader.group.value));
-        if (fader.look.value == 0 && fader.group.value == 0 && !fader.ofEmitters())
+        if (fader.look.value == 0 && fader.list.value == 0 && fader.group.value == 0 &&
+            !fader.ofEmitters())
             return leftOut("look", say(ZELO_TEXT("core", "plays nothing")));
         const auto id = fader.id;
         faders.emplace_back(id, std::make_shared<const show::Fader>(std::move(fader)));
@@ -213,8 +236,20 @@ std::string cueListText(const show::CueList& list, Tables& tables) {
             j["at_end"] = name;
     writeUnknown(j, list.unknown);
     std::vector<std::string> cues;
-    for (const auto& [number, cue] : list.cues)
-        cues.push_back(withList(cueJson(*cue), "values", valuesText(cue->values, tables)));
+    for (const auto& [number, cue] : list.cues) {
+        std::string text = withList(cueJson(*cue), "values", valuesText(cue->values, tables));
+        std::vector<std::string> versions;
+        for (const auto& version : cue->versions) {
+            Json one{{"name", version.name}};
+            writeUnknown(one, version.unknown);
+            versions.push_back(withList(one, "values", valuesText(version.values, tables)));
+        }
+        if (!versions.empty()) {
+            text.back() = ',';
+            text += fmt::format("\"versions\":[{}]}}", fmt::join(versions, ","));
+        }
+        cues.push_back(std::move(text));
+    }
     return withList(j, "cues", cues);
 }
 
@@ -222,6 +257,8 @@ Json faderJson(const show::Fader& fader) {
     Json j = headJson(fader);
     if (fader.look.value != 0)
         j["look"] = fader.look.value;
+    if (fader.list.value != 0)
+        j["list"] = fader.list.value;
     if (fader.group.value != 0)
         j["group"] = fader.group.value;
     for (const auto& [family, name] : kFamilies)

@@ -97,18 +97,23 @@ namespace {
 
 // Levels by name; before version 3 `drives` by their place, named "#1", "#2" … until the type tells
 // their names (host/naming.h).
-show::PartLevels readParts(JsonObject& o) {
-    show::PartLevels parts;
-    if (const Json* json = o.member("parts")) {
-        JsonObject p(*json, o.at("parts"));
+show::PartLevels readLevels(JsonObject& o, const char* name) {
+    show::PartLevels levels;
+    if (const Json* json = o.member(name)) {
+        JsonObject p(*json, o.at(name));
         if (json->is_object() && json->size() <= show::kMostNames)
             for (const auto& [part, level] : json->items())
-                parts[part] = p.number(part.c_str(), 0, 0, 1);
+                levels[part] = p.number(part.c_str(), 0, 0, 1);
         else
             p.complain(
                 "", say(ZELO_TEXT("core", "expected at most {} levels by name"), show::kMostNames));
         o.take(p.error());
     }
+    return levels;
+}
+
+show::PartLevels readParts(JsonObject& o) {
+    show::PartLevels parts = readLevels(o, "parts");
     std::size_t i = 0;
     o.each("drives", light::kMostParts, [&](const Json& j, const JsonPath& at) {
         const double drive = j.is_number() ? j.get<double>() : -1;
@@ -208,6 +213,7 @@ show::Values readValues(JsonObject& top, const char* name, Reading& to) {
             value.colour = sourceOf(o, "colour_from", "colour_laid", std::move(colour),
                                     &show::Palette::colour, to);
         value.parts = readParts(o);
+        value.settings = readLevels(o, "settings");
         value.trim = o.number("trim", 1, 0, show::kMostTrim);
         if (o.member("nudge"))
             value.nudge = readUv(o, "nudge").value_or(value.nudge);
@@ -263,6 +269,17 @@ void readLooks(JsonObject& top, Reading& to) {
         if (look.id.value == 0 || look.name.empty() || !ids.insert(look.id).second)
             o.complain("", say(ZELO_TEXT("core", "a look needs an id of its own and a name")));
         look.values = readValues(o, "values", to);
+        look.time_s = o.number("time_s", look.time_s, 0, show::kLongest_s);
+        if (o.member("picture")) {
+            auto bytes = fromBase64(o.text("picture"));
+            if (bytes)
+                if (auto ok = show::checkPicture(*bytes); !ok)
+                    bytes = passOn(ok.error());
+            if (!bytes)
+                o.complain("picture", bytes.error().what);
+            else if (!bytes->empty())
+                look.picture = std::make_shared<const std::string>(std::move(*bytes));
+        }
         look.unknown = o.unknown();
         to.show.last_look_id = std::max(to.show.last_look_id, look.id.value);
         const auto id = look.id;
@@ -467,6 +484,12 @@ std::string valueText(const Value& value, Tables& tables) {
             parts[part] = level;
         add("parts", jsonText(parts));
     }
+    if (!value.settings.empty()) {
+        Json settings;
+        for (const auto& [setting, share] : value.settings)
+            settings[setting] = share;
+        add("settings", jsonText(settings));
+    }
     if (!value.unknown.empty()) {
         Json known = Json::parse("{\"fixtures\":[]" + text + "}", nullptr, false);
         const std::size_t before = known.size();
@@ -576,6 +599,10 @@ Json paletteJson(const show::Palette& p) {
 
 std::string lookText(const show::Look& look, Tables& tables) {
     Json j = headJson(look);
+    if (look.time_s != show::Look{}.time_s)
+        j["time_s"] = look.time_s;
+    if (look.picture)
+        j["picture"] = toBase64(*look.picture);
     writeUnknown(j, look.unknown);
     std::string text = jsonText(j);
     text.back() = ',';
