@@ -4,8 +4,10 @@
 #include "files/show_file.h"
 #include "host/session.h"
 #include "host/support.h"
+#include "play/stage.h"
 #include "practice/practice_rig.h"
 #include "route/way.h"
+#include "show/cue_edits.h"
 #include "support/asked.h"
 #include "wire/net/e131_receiver.h"
 #include "wire/net/e131_sender.h"
@@ -284,6 +286,66 @@ TEST_F(ClosedLoop, ALookGoesOnItsWayAndLeavesNothing) {
     ASSERT_TRUE(
         eventually([&] { return colour::distance(onScreen(), wantedOf("cct:4000")) < 0.003; }));
     EXPECT_FALSE(session->looking());
+    session->on_stage = nullptr;
+}
+
+// The demo's list from its first cue to its last, through the network: at rest every lamp of the
+// rig shows what the cue stands for. Ten times as fast; ZELO_REAL_TIME=1: in its own times.
+TEST_F(ClosedLoop, TheDemoListArrivesCueByCue) {
+    const auto demo = files::readShow(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo");
+    ASSERT_TRUE(demo);
+    begin(demo->show, show::emptyHand());
+    std::mutex seen;
+    std::shared_ptr<const play::Stage> stage;
+    session->on_stage = [&](std::shared_ptr<const play::Stage> next) {
+        const std::lock_guard lock(seen);
+        stage = std::move(next);
+    };
+    const show::CueList& list = *demo->show->cue_lists.entry(0).second;
+    const double rate = std::getenv("ZELO_REAL_TIME") ? 1 : 10;
+    session->press(list.id, play::Command::What::Rate, rate);
+    const auto now = [&]() -> std::optional<play::StageList> {
+        session->look();
+        session->waitUntilIdle();
+        const std::lock_guard lock(seen);
+        const auto* one = stage ? stage->list(list.id) : nullptr;
+        return one ? std::optional(*one) : std::nullopt;
+    };
+    const auto last = list.cues.entry(list.cues.size() - 1).first;
+    std::size_t looked = 0;
+    for (std::optional<show::CueNumber> cue; cue != last; ++looked) {
+        session->press(list.id, play::Command::What::Next);
+        const auto begun = std::chrono::steady_clock::now();
+        std::optional<play::StageList> rests;
+        while (std::chrono::steady_clock::now() - begun < std::chrono::seconds(90)) {
+            const auto is = now();
+            if (is && is->cue && is->cue != cue && !is->fades() && !is->follow_s) {
+                rests = is;
+                break;
+            }
+            std::this_thread::sleep_for(20ms);
+        }
+        ASSERT_TRUE(rests) << "after " << (cue ? show::toText(*cue) : "the beginning");
+        cue = rests->cue;
+        const auto wanted = play::computeStage(
+            {demo->show, std::make_shared<const show::Values>(show::standsFor(list, *cue))}, {},
+            *session->sources(), session->mixes());
+        const auto off = [&] {
+            const std::lock_guard lock(mutex);
+            double most = 0;
+            for (std::size_t i = 0; i < rig.lamps().size(); ++i) {
+                const auto& is = rig.shown(i).xyz;
+                const auto& to = wanted.lamps[i].sent.xyz;
+                most = std::max(most, std::abs(is.Y - to.Y) / std::max(1.0, to.Y));
+                if (colour::hasChromaticity(is) && colour::hasChromaticity(to))
+                    most = std::max(most, colour::distance(colour::toUv(is), colour::toUv(to)));
+            }
+            return most;
+        };
+        EXPECT_TRUE(eventually([&] { return off() < 1e-6; }))
+            << "cue " << show::toText(*cue) << ": " << off();
+    }
+    EXPECT_GE(looked, 25u);
     session->on_stage = nullptr;
 }
 
