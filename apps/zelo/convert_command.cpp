@@ -11,8 +11,8 @@
 #include "files/palette_file.h"
 #include "files/show_file.h"
 #include "files/swatch_book_file.h"
-#include "host/cue_sheet.h"
 #include "host/hand_over.h"
+#include "host/sheets.h"
 #include "host/take_cues.h"
 #include "kept_gradient.h"
 #include "show/cue_edits.h"
@@ -154,7 +154,7 @@ Done convertList(Context& context, const files::OpenedShow& opened, const std::s
 }
 
 Done convertShow(Context& context, const std::string& in, const std::string& list,
-                 const std::string& out) {
+                 const std::string& sheet, const std::string& out) {
     const auto ending = endingOf(out);
     if (ending != ".mvr" && ending != ".asc" && ending != ".csv")
         return fail(ErrorCode::Unsupported,
@@ -165,6 +165,15 @@ Done convertShow(Context& context, const std::string& in, const std::string& lis
     if (!opened)
         return passOn(opened.error());
     tell(in, opened->notes);
+    if (!sheet.empty() && ending != ".csv")
+        return fail(ErrorCode::Unsupported, ZELO_TEXT("core", "{}: --sheet makes a table (.csv)"),
+                    out);
+    if (sheet == "patch")
+        return writeFile(out, host::patchSheet(*opened->show, *context.library.sources()));
+    if (sheet == "colours") {
+        play::Mixes mixes;
+        return writeFile(out, host::colourSheet(*opened->show, *context.library.sources(), mixes));
+    }
     if (ending != ".mvr")
         return convertList(context, *opened, list, out);
     const auto bytes = files::mvrBytes(*opened->show, [&](const std::string& id) {
@@ -268,7 +277,7 @@ void addConvert(CLI::App& app, Context& context) {
         "convert",
         "spectra, swatch books, palettes, fixture types, rigs, cues between their formats");
     struct Options {
-        std::string in, out, gradient, group, list, rig;
+        std::string in, out, gradient, group, list, rig, sheet;
     };
     auto files = std::make_shared<Options>();
     c->add_option("IN", files->in,
@@ -283,6 +292,9 @@ void addConvert(CLI::App& app, Context& context) {
     c->add_option("--group", files->group, "of the show: the lamps the gradient is laid over");
     c->add_option("--list", files->list,
                   "of a show (.zelo): which of its cue lists, as .asc or a cue sheet (.csv)");
+    c->add_option("--sheet", files->sheet,
+                  "of a show (.zelo), as .csv: cues, colours or patch (cues when left out)")
+        ->check(CLI::IsMember({"cues", "colours", "patch"}));
     c->add_option("--rig", files->rig,
                   "of cues (.asc): the show (.zelo) whose lamps they are, to become a show");
     c->callback([&context, files] {
@@ -291,7 +303,7 @@ void addConvert(CLI::App& app, Context& context) {
         if (!files->gradient.empty() || endingOf(files->in) == ".zelo")
             context.show = files->in; // its types and palettes are known then
         context.run = [&context, files]() -> Done {
-            const auto& [in, out, gradient, group, list, rig] = *files;
+            const auto& [in, out, gradient, group, list, rig, sheet] = *files;
             if (!gradient.empty())
                 return convertGradient(context, gradient, group, out);
             if (isFixture(in))
@@ -299,7 +311,7 @@ void addConvert(CLI::App& app, Context& context) {
             if (endingOf(in) == ".mvr")
                 return convertRig(context, in, out);
             if (endingOf(in) == ".zelo")
-                return convertShow(context, in, list, out);
+                return convertShow(context, in, list, sheet, out);
             if (endingOf(in) == ".asc")
                 return convertCues(context, in, rig, out);
             const auto text = converted(in, out);

@@ -65,6 +65,13 @@
     </message>
 </context>
 <context>
+    <name>Figures</name>
+    <message>
+        <source>Move a figure</source>
+        <translation>Eine Figur bewegen</translation>
+    </message>
+</context>
+<context>
     <name>Holding</name>
     <message>
         <source>No lamps in the lineup: nothing to lock.</source>
@@ -613,6 +620,18 @@
     <message>
         <source>As the first lamp</source>
         <translation>Wie die erste Lampe</translation>
+    </message>
+    <message>
+        <source>Step of nudges</source>
+        <translation>Schritt beim Rücken von Farben</translation>
+    </message>
+    <message>
+        <source>How far one press makes a colour warmer, greener and so on, in u′v′; with Shift a quarter of it</source>
+        <translation>Wie weit ein Druck eine Farbe wärmer, grüner und so fort macht, in u′v′; mit Umschalt ein Viertel davon</translation>
+    </message>
+    <message>
+        <source>A press of a nudge goes %1 far.</source>
+        <translation>Ein Druck geht %1 weit.</translation>
     </message>
 </context>
 <context>
@@ -2704,10 +2723,6 @@
         <translation>keine Cueliste mit der id {}</translation>
     </message>
     <message>
-        <source>cue {} is locked: unlock it first</source>
-        <translation>Cue {} ist gesperrt: erst entsperren</translation>
-    </message>
-    <message>
         <source>a list has {} cues at most</source>
         <translation>eine Liste hat höchstens {} Cues</translation>
     </message>
@@ -2998,6 +3013,10 @@
     <message>
         <source>a picture must be a PNG or a JPEG</source>
         <translation>ein Bild muss ein PNG oder ein JPEG sein</translation>
+    </message>
+    <message>
+        <source>cue {} is locked: unlock it first, in the menu of its row</source>
+        <translation>Cue {} ist gesperrt: erst entsperren, im Menü seiner Zeile</translation>
     </message>
 </context>
 <context>
@@ -5029,6 +5048,22 @@
     <message>
         <source>Its fades, as another desk plays them…</source>
         <translation>Ihre Übergänge, wie ein anderes Pult sie spielt…</translation>
+    </message>
+    <message>
+        <source>Colour sheet (.csv)…</source>
+        <translation>Farbliste (.csv)…</translation>
+    </message>
+    <message>
+        <source>Patch sheet (.csv)…</source>
+        <translation>Patchliste (.csv)…</translation>
+    </message>
+    <message>
+        <source>Patch sheet</source>
+        <translation>Patchliste</translation>
+    </message>
+    <message>
+        <source>Colour sheet</source>
+        <translation>Farbliste</translation>
     </message>
 </context>
 <context>
@@ -7879,6 +7914,18 @@ Gebaut mit Qt %1. %2</translation>
         <source>Looks as buttons, or faders</source>
         <translation>Looks als Tasten, oder Fader</translation>
     </message>
+    <message>
+        <source>the same by 5 %</source>
+        <translation>dasselbe um 5 %</translation>
+    </message>
+    <message>
+        <source>Page Up, Page Down</source>
+        <translation>Bild auf, Bild ab</translation>
+    </message>
+    <message>
+        <source>Step of these nudges…</source>
+        <translation>Schritt beim Rücken von Farben…</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::MatchView</name>
@@ -9147,10 +9194,6 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>No lamps yet: add some in Rig.</source>
         <translation>Noch keine Lampen: in Rig welche dazunehmen.</translation>
-    </message>
-    <message>
-        <source>Move a figure</source>
-        <translation>Eine Figur bewegen</translation>
     </message>
     <message>
         <source>Figure %1</source>

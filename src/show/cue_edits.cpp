@@ -54,7 +54,8 @@ ShowPtr withList(const ShowPtr& show, CueList list) {
 }
 
 Done lockedCue(const Cue& cue) {
-    return fail(ErrorCode::BadValue, ZELO_TEXT("core", "cue {} is locked: unlock it first"),
+    return fail(ErrorCode::BadValue,
+                ZELO_TEXT("core", "cue {} is locked: unlock it first, in the menu of its row"),
                 toText(cue.number));
 }
 

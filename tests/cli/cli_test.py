@@ -488,6 +488,18 @@ class Convert(unittest.TestCase):
                 self.assertEqual(done.returncode, 2)
                 self.assertIn(told, done.stderr)
 
+    def test_sheets_of_a_show(self):
+        demo = DATA / "shows/salt-lanterns.zelo"
+        with tempfile.TemporaryDirectory() as name:
+            path = pathlib.Path(name) / "sheet.csv"
+            for sheet, column, count in (("patch", "universe", 40), ("colours", "cct_k", 0), ("cues", "up_s", 31)):
+                self.assertEqual(run("convert", demo, path, "--sheet", sheet).returncode, 0)
+                with open(path, newline="") as table:
+                    rows = list(csv.DictReader(table))
+                self.assertIn(column, rows[0])
+                self.assertGreaterEqual(len(rows), count)
+            self.assertEqual(run("convert", demo, path.with_suffix(".asc"), "--sheet", "patch").returncode, 2)
+
     def test_the_check_of_what_is_handed_over(self):
         done = run("check", DATA / "shows/salt-lanterns.zelo", "--handed-over", "--json")
         findings = json.loads(done.stdout)["findings"]

@@ -12,6 +12,10 @@
 #include "desk/kit/value_control.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/lineup/settings_form.h"
+#include "desk/lineup/trims.h"
+#include "desk/rig/plan.h"
+#include "desk/rig/rig_view.h"
+#include "play/stage_picture.h"
 #include "show/cue_edits.h"
 #include "show/edits.h"
 
@@ -300,6 +304,48 @@ TEST_F(LooksTest, OtherChannelsAreSetByTheirNamesAndRanges) {
     EXPECT_FALSE(document.state().hand->contains(id));
     QTest::keyClick(form, Qt::Key_Escape);
     settle();
+}
+
+TEST_F(LooksTest, LevelsGoByFivePerCentAndNudgesByTheStepThatIsSet) {
+    document.setLineup({{1}});
+    document.setHand("half", show::withColour(show::withIntensity(show::emptyHand(), {{1}}, 0.5),
+                                              {{1}}, test::wishFor("cct:4000")));
+    settle();
+    window.lineupPanel().setFocus();
+    key(Qt::Key_PageUp);
+    EXPECT_NEAR(lamp(1).intensity, 0.55, 1e-9);
+    key(Qt::Key_PageDown);
+    key(Qt::Key_Down);
+    EXPECT_NEAR(lamp(1).intensity, 0.49, 1e-9);
+    const auto moved = [&](double step) {
+        setNudgeStep(step);
+        const auto before = lamp(1).told.nudge;
+        key(Qt::Key_F3, Qt::ControlModifier); // warmer
+        return colour::distance(lamp(1).told.nudge, before);
+    };
+    const double usual = moved(kNudge_uv);
+    EXPECT_GT(usual, 0.001);
+    EXPECT_NEAR(moved(2 * kNudge_uv) / usual, 2, 0.2);
+    setNudgeStep(kNudge_uv);
+}
+
+TEST_F(LooksTest, FiguresAreMovedOnThePlanToo) {
+    window.showView(MainWindow::Rig);
+    settle();
+    Plan& plan = *window.rigView().findChild<Plan*>();
+    const auto figures = play::figuresOf(document.show());
+    ASSERT_FALSE(figures.empty());
+    const QPoint from = plan.pixelOf(figures[0]).toPoint();
+    ASSERT_TRUE(plan.figureAt(from));
+    QTest::mousePress(&plan, Qt::LeftButton, {}, from);
+    for (int x = 5; x <= 60; x += 5)
+        QTest::mouseMove(&plan, from + QPoint(x, 0));
+    QTest::mouseRelease(&plan, Qt::LeftButton, {}, from + QPoint(60, 0));
+    settle();
+    EXPECT_GT(play::figuresOf(document.show())[0].x_m, figures[0].x_m + 0.3);
+    EXPECT_EQ(undoName(), "Move a figure");
+    document.undo();
+    EXPECT_EQ(play::figuresOf(document.show()), figures) << "one step";
 }
 
 // --- faders

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // A cue list as another desk plays it.
 #include "files/show_file.h"
-#include "host/cue_sheet.h"
 #include "host/hand_over.h"
+#include "host/sheets.h"
 #include "light/levels.h"
 #include "play/shipped.h"
 #include "play/stage.h"
@@ -180,6 +180,27 @@ TEST_F(HandOverTest, TheDemoShowGoesOverWhole) {
     EXPECT_EQ(std::count(sheet.begin(), sheet.end(), '\n'), 32);
     EXPECT_NE(sheet.find("\"Preset, dusk\",5,5"), std::string::npos) << "a comma is quoted";
     EXPECT_NE(sheet.find(",by violet,"), std::string::npos);
+}
+
+TEST(Sheets, ColoursAndThePatchAsTables) {
+    const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
+    ASSERT_TRUE(demo);
+    show::ShowPtr show = demo->show;
+    show::Fixture odd = *show->fixture({1});
+    odd.label = "left, \"near\"";
+    show = *show::changeFixture(show, odd);
+    play::Shipped shipped;
+    play::Mixes mixes;
+    const auto lines = [](const std::string& text) {
+        return static_cast<std::size_t>(std::count(text.begin(), text.end(), '\n'));
+    };
+    const std::string patch = patchSheet(*show, shipped);
+    EXPECT_EQ(lines(patch), show->fixtures.size() + 1);
+    EXPECT_NE(patch.find("1,\"left, \"\"near\"\"\",Petrel 4,"), std::string::npos) << patch;
+    const std::string colours = colourSheet(*show, shipped, mixes);
+    EXPECT_EQ(lines(colours), show->palettes.size() + 1);
+    EXPECT_NE(colours.find(",gradient,"), std::string::npos);
+    EXPECT_NE(colours.find(",gel:214@3200,"), std::string::npos) << colours;
 }
 
 } // namespace

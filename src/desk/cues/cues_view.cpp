@@ -15,9 +15,9 @@
 #include "desk/kit/text_field.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
-#include "host/cue_sheet.h"
 #include "host/hand_over.h"
 #include "host/handed_check.h"
+#include "host/sheets.h"
 #include "host/take_cues.h"
 
 #include <QFileDialog>
@@ -366,15 +366,19 @@ void CuesView::readCues(const QString& path) {
         });
 }
 
-void CuesView::writeSheet(const QString& path) {
-    if (!model_.list())
+void CuesView::writeSheet(const QString& path, Sheet sheet) {
+    if (sheet == Sheet::Cues && !model_.list())
         return;
     Document& document = model_.document();
     const QString file = withEnding(path, ".csv");
     document.inBackground(
         tr("Writing %1").arg(file), this,
-        [file,
-         text = host::cueSheet(document.show(), *model_.list())](const std::stop_token& stop) {
+        [file, sheet, list = model_.listId(), show = document.state().show,
+         sources = document.sources(), &mixes = document.mixes()](const std::stop_token& stop) {
+            const std::string text =
+                sheet == Sheet::Colours ? host::colourSheet(*show, *sources, mixes)
+                : sheet == Sheet::Patch ? host::patchSheet(*show, *sources)
+                                        : host::cueSheet(*show, *show->cue_lists.find(list));
             return stop.stop_requested() ? Done() : writeFile(fromQt(file), text);
         },
         [this, file](const Done& done) {
@@ -498,6 +502,16 @@ void CuesView::openMenu() {
             if (!path.isEmpty())
                 writeSheet(path);
         });
+        const std::pair<Sheet, QString> sheets[] = {{Sheet::Colours, tr("Colour sheet (.csv)…")},
+                                                    {Sheet::Patch, tr("Patch sheet (.csv)…")}};
+        for (const auto& [sheet, name] : sheets)
+            connect(menu->addAction(name), &QAction::triggered, this, [this, sheet = sheet] {
+                const auto path = QFileDialog::getSaveFileName(
+                    this, sheet == Sheet::Patch ? tr("Patch sheet") : tr("Colour sheet"),
+                    toQt(model_.document().show().name) + ".csv", tr("Tables (*.csv)"));
+                if (!path.isEmpty())
+                    writeSheet(path, sheet);
+            });
         connect(menu->addAction(tr("Cues, palettes and patch on paper (.pdf)…")),
                 &QAction::triggered, this, [this] {
                     const auto path = QFileDialog::getSaveFileName(

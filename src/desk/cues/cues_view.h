@@ -40,9 +40,10 @@ public:
     void openFindings();    // what the fade check found, with its cures
     void checkHandedOver(); // the same as another desk plays what is handed over
     void openStageWindow();
-    void writeCues(const QString& path);  // for another desk
-    void readCues(const QString& path);   // of another desk, as a list
-    void writeSheet(const QString& path); // for people
+    void writeCues(const QString& path); // for another desk
+    void readCues(const QString& path);  // of another desk, as a list
+    enum class Sheet { Cues, Colours, Patch };
+    void writeSheet(const QString& path, Sheet sheet = Sheet::Cues); // for people
     void writePaper(const QString& path); // cues, palettes and patch, to print
     void goTo();                          // the cue with the keyboard
     int listWidth() const { return list_width_; }

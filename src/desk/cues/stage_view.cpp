@@ -2,6 +2,7 @@
 #include "desk/cues/stage_view.h"
 
 #include "desk/kit/draw.h"
+#include "desk/kit/figures.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 #include "show/kept.h"
@@ -156,17 +157,6 @@ std::optional<std::pair<double, double>> StageView::shareAt(const QPointF& pos) 
     return std::pair((pos.x() - r.left()) / r.width(), (pos.y() - r.top()) / r.height());
 }
 
-void StageView::moveFigure(std::size_t figure, const show::Point& to, int gesture) {
-    const auto& show = document_.show();
-    show::StagePlan plan = show.stage ? *show.stage : show::StagePlan{};
-    plan.figures = play::figuresOf(show);
-    if (figure >= plan.figures.size())
-        return;
-    plan.figures[figure] = {std::round(to.x_m * 100) / 100, std::round(to.y_m * 100) / 100};
-    document_.edit(tr("Move a figure"), show::changeStage(document_.state().show, plan),
-                   "figure " + std::to_string(gesture));
-}
-
 void StageView::mousePressEvent(QMouseEvent* event) {
     const auto at = shareAt(event->position());
     if (event->button() != Qt::LeftButton || !at || !picture_)
@@ -182,7 +172,7 @@ void StageView::mouseMoveEvent(QMouseEvent* event) {
     const auto at = shareAt(event->position());
     if (dragged_ && at && picture_)
         if (const auto to = picture_->floorAt(at->first, at->second))
-            moveFigure(*dragged_, *to, gesture_.now());
+            moveFigure(document_, *dragged_, *to, gesture_.now());
 }
 
 void StageView::mouseReleaseEvent(QMouseEvent*) {
@@ -207,7 +197,7 @@ void StageView::keyPressEvent(QKeyEvent* event) {
     const double step = event->modifiers() & Qt::ControlModifier ? 10 * kStep_m : kStep_m;
     to.x_m += event->key() == Qt::Key_Left ? -step : event->key() == Qt::Key_Right ? step : 0;
     to.y_m += event->key() == Qt::Key_Down ? -step : event->key() == Qt::Key_Up ? step : 0;
-    moveFigure(chosen_, to, gesture_.step());
+    moveFigure(document_, chosen_, to, gesture_.step());
 }
 
 std::vector<PaintedPart> StageView::parts() {

@@ -42,7 +42,6 @@ protected:
 private:
     void build(); // the rig changed
     void light(); // what it shows
-    void moveFigure(std::size_t figure, const show::Point& to, int gesture);
     std::optional<std::pair<double, double>> shareAt(const QPointF& pos) const;
     Document& document_;
     const std::string key_; // of its own work: several of these may be open

@@ -190,7 +190,7 @@ void LineupPanel::paintLamp(QPainter& p, std::size_t place, const Document::Type
     const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
     paintLampGlass(p, glass, lamp, lamp ? lamp->mastered : 0, document_.colours(), in_focus);
     if (lamp && lamp->locked) // a closed bar under it; grown, something else stands there
-        p.fillRect(QRectF(glass.left(), glass.bottom() + (below_ ? -4 : 5), glass.width(), 3),
+        p.fillRect(QRectF(glass.left(), glass.bottom() + (below_ ? -4 : 4), glass.width(), 3),
                    theme().bright);
     if (hasFocus() && place == cursor_)
         drawFocusBrackets(p, glass.toRect().adjusted(-6, -6, 6, 6));
@@ -422,7 +422,8 @@ std::vector<PaintedPart> LineupPanel::parts() {
 }
 
 bool LineupPanel::claims(const QKeyEvent& key) const {
-    return isArrow(key) || isEnter(key) || key.key() == Qt::Key_Home || key.key() == Qt::Key_End ||
+    return isArrow(key) || isEnter(key) || key.key() == Qt::Key_PageUp ||
+           key.key() == Qt::Key_PageDown || key.key() == Qt::Key_Home || key.key() == Qt::Key_End ||
            (key.key() == Qt::Key_Backspace && key.modifiers() == Qt::NoModifier);
 }
 
@@ -451,6 +452,10 @@ void LineupPanel::keyPressEvent(QKeyEvent* event) {
         return shift(step, gesture_.step());
     case Qt::Key_Down:
         return shift(-step, gesture_.step());
+    case Qt::Key_PageUp:
+        return shift(0.05, gesture_.step());
+    case Qt::Key_PageDown:
+        return shift(-0.05, gesture_.step());
     case Qt::Key_Home:
         return shift(-1, gesture_.step());
     case Qt::Key_End:

@@ -6,6 +6,9 @@
 #include "play/shown_values.h"
 #include "show/trims.h"
 
+#include <QInputDialog>
+#include <QSettings>
+
 #include <algorithm>
 
 namespace zelo::desk {
@@ -124,6 +127,37 @@ bool letGoOfTrims(Document& document, const show::Lineup& lineup) {
     document.edit(QObject::tr("Let go of %n trim(s)", nullptr, static_cast<int>(count)),
                   Result<show::State>(show::withoutTrims(document.state(), lineup)));
     return true;
+}
+
+namespace {
+constexpr const char* kStep = "nudge/step_uv";
+constexpr double kLeastStep_uv = 0.0005, kMostStep_uv = 0.03;
+} // namespace
+
+double nudgeStep() {
+    return std::clamp(QSettings().value(kStep, kNudge_uv).toDouble(), kLeastStep_uv, kMostStep_uv);
+}
+
+void setNudgeStep(double step_uv) {
+    QSettings().setValue(kStep, std::clamp(step_uv, kLeastStep_uv, kMostStep_uv));
+}
+
+void askNudgeStep(Document& document, QWidget* window) {
+    auto* ask = new QInputDialog(window);
+    ask->setAttribute(Qt::WA_DeleteOnClose);
+    ask->setWindowTitle(QObject::tr("Step of nudges"));
+    ask->setLabelText(QObject::tr("How far one press makes a colour warmer, greener and so on, in "
+                                  "u′v′; with Shift a quarter of it"));
+    ask->setInputMode(QInputDialog::DoubleInput);
+    ask->setDoubleRange(kLeastStep_uv, kMostStep_uv);
+    ask->setDoubleDecimals(4);
+    ask->setDoubleStep(0.001);
+    ask->setDoubleValue(nudgeStep());
+    QObject::connect(ask, &QInputDialog::doubleValueSelected, window, [&document](double step) {
+        setNudgeStep(step);
+        document.tell(QObject::tr("A press of a nudge goes %1 far.").arg(numberText(step, 4)));
+    });
+    ask->open();
 }
 
 } // namespace zelo::desk

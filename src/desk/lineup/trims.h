@@ -20,6 +20,10 @@ void copyFirstLamp(Document& document);
 
 void nudgeLineup(Document& document, colour::Nudge nudge, double length, int gesture);
 inline constexpr double kNudge_uv = 0.004; // well seen beside the colour before
+// How far a press goes, in u'v': kNudge_uv until it is set, kept with the program.
+double nudgeStep();
+void setNudgeStep(double step_uv); // 0.0005..0.03
+void askNudgeStep(Document& document, QWidget* window);
 
 // Of these lamps. False: they have none.
 bool letGoOfTrims(Document& document, const show::Lineup& lineup);

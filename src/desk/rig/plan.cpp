@@ -3,10 +3,12 @@
 
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
+#include "desk/kit/figures.h"
 #include "desk/kit/lamp_marks.h"
 #include "desk/kit/light_pools.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
+#include "play/stage_picture.h"
 #include "show/arrange.h"
 #include "show/patch.h"
 
@@ -22,6 +24,7 @@ namespace zelo::desk {
 using show::FixtureId;
 
 namespace {
+constexpr double kFigure = 7; // half the width that a figure is taken by, px
 constexpr double kLamp = kLampMark;
 bool isReturn(const QKeyEvent& key) { // also with Shift
     return key.key() == Qt::Key_Return || key.key() == Qt::Key_Enter;
@@ -205,6 +208,29 @@ void Plan::paintStage(QPainter& p) {
     }
 }
 
+// People: a head over a robe, standing at their place.
+void Plan::paintFigures(QPainter& p) const {
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen(theme().text, 1.2));
+    p.setBrush(theme().bench);
+    for (const auto& figure : play::figuresOf(document_.show())) {
+        const QPointF at = toPixels(figure.x_m, figure.y_m);
+        p.drawPolygon(QPolygonF{{at + QPointF(-2.5, -2), at + QPointF(2.5, -2),
+                                 at + QPointF(5.5, 7), at + QPointF(-5.5, 7)}});
+        p.drawEllipse(at + QPointF(0, -5), 3.2, 3.2);
+    }
+}
+
+std::optional<std::size_t> Plan::figureAt(const QPointF& pos) const {
+    const auto figures = play::figuresOf(document_.show());
+    for (std::size_t i = figures.size(); i-- > 0;) {
+        const QPointF off = pos - toPixels(figures[i].x_m, figures[i].y_m);
+        if (std::abs(off.x()) <= kFigure && std::abs(off.y()) <= kFigure + 2)
+            return i;
+    }
+    return std::nullopt;
+}
+
 // Under its lamp, over it or beside it: where it hits no other lamp and no other label.
 QPoint Plan::roomForNumber(const QPointF& at, int wide) {
     const double far = kLamp + 6;
@@ -260,6 +286,7 @@ void Plan::paintEvent(QPaintEvent*) {
             taken_.emplace_back(at.x() - kLamp, at.y() - kLamp, 2 * kLamp, 2 * kLamp);
         }
     paintStage(p);
+    paintFigures(p);
     show::Lineup lineup = document_.lineup(); // as far as it is seen
     std::erase_if(lineup, [&](FixtureId id) { return !shown.contains(id); });
     const std::set<FixtureId> chosen(lineup.begin(), lineup.end());
@@ -366,7 +393,9 @@ void Plan::mousePressEvent(QMouseEvent* event) {
         return;
     pressed_ = lampAt(from_);
     if (!pressed_) {
-        drag_ = Drag::Sweep;
+        const auto figure = figureAt(from_);
+        drag_ = figure ? Drag::Figure : Drag::Sweep;
+        figure_ = figure.value_or(0);
         return;
     }
     const auto& lineup = document_.lineup();
@@ -399,8 +428,8 @@ void Plan::mouseMoveEvent(QMouseEvent* event) {
     switch (drag_) {
     case Drag::None:
         hoverArea(now_);
-        setCursor(lampAt(now_) || !hovered_area_.empty() ? Qt::PointingHandCursor
-                                                         : Qt::ArrowCursor);
+        setCursor(lampAt(now_) || figureAt(now_) || !hovered_area_.empty() ? Qt::PointingHandCursor
+                                                                           : Qt::ArrowCursor);
         return;
     case Drag::Paper:
         fitted_ = false;
@@ -410,6 +439,11 @@ void Plan::mouseMoveEvent(QMouseEvent* event) {
         if ((now_ - from_).manhattanLength() > 4)
             moveChosen((now_.x() - from_.x()) / scale_, -(now_.y() - from_.y()) / scale_,
                        fmt::format("plan {}", gesture_.now()));
+        break;
+    case Drag::Figure:
+        if ((now_ - from_).manhattanLength() > 4)
+            moveFigure(document_, figure_, {toMetres(now_).x(), toMetres(now_).y()},
+                       gesture_.now());
         break;
     case Drag::Sweep:
         break;

@@ -44,6 +44,7 @@ public:
     std::vector<PaintedPart> parts() override;        // its lamps
     std::size_t partCount() override;
     std::optional<PaintedPart> part(std::size_t index) override;
+    std::optional<std::size_t> figureAt(const QPointF& pos) const;
     QPointF pixelOf(const show::Point& m) const { return toPixels(m.x_m, m.y_m); } // for tests
 
 protected:
@@ -64,6 +65,7 @@ private:
     std::optional<show::FixtureId> lampAt(const QPointF& pos) const;
     void paintPaper(QPainter& p) const;
     void paintStage(QPainter& p);
+    void paintFigures(QPainter& p) const;
     QPoint roomForName(const QRectF& box, int width) const;
     void hoverArea(const QPointF& at);
     void paintLamp(QPainter& p, const show::Fixture& f, int kind, bool chosen);
@@ -80,9 +82,10 @@ private:
     bool beams_ = true;
     std::set<show::GroupId> hidden_;
 
-    enum class Drag { None, Lamps, Sweep, Paper } drag_ = Drag::None;
-    QPointF from_, now_;   // px
-    show::ShowPtr before_; // the show when the lamps were taken
+    enum class Drag { None, Lamps, Figure, Sweep, Paper } drag_ = Drag::None;
+    std::size_t figure_ = 0; // that is dragged
+    QPointF from_, now_;     // px
+    show::ShowPtr before_;   // the show when the lamps were taken
     Gesture gesture_;
     std::vector<QRectF> taken_; // by lamps and labels, while it is painted
     std::optional<show::FixtureId> pressed_, cursor_;

@@ -189,6 +189,7 @@ void MainWindow::makeLineupCommands() {
     lineup.tell(tr("moves that lamp in the order"), tr("Ctrl+← →"));
     lineup.tell(tr("intensity of all by one ratio, Shift fine, Ctrl coarse"),
                 QStringLiteral("↑ ↓"));
+    lineup.tell(tr("the same by 5 %"), tr("Page Up, Page Down"));
     lineup.tell(tr("lets go of that lamp's trim"), tr("Backspace"));
     lineup(tr("Let go of all trims of the lineup"), "Shift+Backspace", [this] {
         if (!letGoOfTrims(document_, document_.lineup()))
@@ -218,9 +219,9 @@ void MainWindow::makeColourCommands() {
     colour(tr("The colour tried after"), "Alt+Right", [this] { asking_->stepTried(1); });
     const auto nudge = [&](const QString& text, const QString& key, colour::Nudge by) {
         colour(text, QStringLiteral("%1; Ctrl+%1").arg(key),
-               [this, by] { nudgeLineup(document_, by, kNudge_uv, nudges_.step()); });
+               [this, by] { nudgeLineup(document_, by, nudgeStep(), nudges_.step()); });
         colour(tr("%1, finely").arg(text), QStringLiteral("Shift+") + key,
-               [this, by] { nudgeLineup(document_, by, kNudge_uv / 4, nudges_.step()); });
+               [this, by] { nudgeLineup(document_, by, nudgeStep() / 4, nudges_.step()); });
     };
     nudge(tr("Warmer"), "F3", colour::Nudge::Warmer);
     nudge(tr("Cooler"), "F4", colour::Nudge::Cooler);
@@ -228,6 +229,7 @@ void MainWindow::makeColourCommands() {
     nudge(tr("Pinker"), "F6", colour::Nudge::Pinker);
     nudge(tr("Paler"), "F7", colour::Nudge::Paler);
     nudge(tr("Deeper"), "F8", colour::Nudge::Deeper);
+    colour(tr("Step of these nudges…"), {}, [this] { askNudgeStep(document_, this); });
     colour(tr("Which gel is this?"), "W", [this] { whichGel(); });
     colour(tr("Level all types to the weakest"), {},
            [this] { match_view_->mixing().levelBrightness(); });
