@@ -218,13 +218,30 @@ for name, latest, changes in FADERS:
     looks.append({"id": len(looks) + 1, "name": name, "values": together([v for change in changes for v in told(*change)])})
     faders.append({"id": len(faders) + 1, "name": name, "look": len(looks), **({"latest": True} if latest else {})})
 
+# Colours that move: along the warm lamps, from one end of the cyc, over the sea.
+def step(asked, time_s, change):
+    return {"asked": asked, "uv": [0, 0], "time_s": time_s, "change": change}
+
+
+ripples = [
+    {"id": 1, "name": "Tide lanterns", "pattern": "cycle", "laid": {"mirrored": True}, "after_s": 0.45, "way": {"kind": "around", "floor": 0.8},
+     "steps": [step("gel:214@3200", 1.2, 0.7), step("gel:118@3200", 1, 0.7), step("gel:422@3200", 1.2, 0.7), step("gel:341@5600", 1.4, 0.7)],
+     "fixtures": by_name["front"] + by_name["back"]},
+    {"id": 2, "name": "Procession", "pattern": "march", "after_s": 0.6, "pause_s": 1.5,
+     "steps": [step("gel:219@3200", 1, 0.8), step("gel:424@5600", 1, 0.8), step("gel:207@2700", 1, 0.8)], "fixtures": by_name["cyc"]},
+    {"id": 3, "name": "Beacon", "pattern": "pulse", "over_below": True, "after_s": 0.25, "every_s": 5, "rise_s": 0.2, "stay_s": 0.1, "fall_s": 1.2,
+     "steps": [step("gel:222@5600", 1, 1)], "fixtures": by_name["sea"]}]
+next(c for c in cues if c["number"] == "9")["ripples"] = [{"ripple": 2, "does": "start"}]
+next(c for c in cues if c["number"] == "10")["ripples"] = [{"ripple": 2, "does": "let go"}]
+faders.append({"id": len(faders) + 1, "name": "Beacon", "ripple": 3})
+
 looks[0]["values"] = together(night)
 standing = together(look)
 show = {"format": "zelochrome-show", "version": 4, "name": "The Salt Lanterns", "white_cct_k": 4300,
         "last_fixture_id": number, "last_group_id": len(groups), "fixtures": fixtures, "groups": groups, "last_palette_id": len(palettes),
         "last_look_id": len(looks), "palettes": palettes, "looks": looks, "stage": stage, "favourites": ["gel:214", "gel:338"],
         "colours": colours, "layings": layings, "last_route_id": len(routes), "routes": routes, "crossfade": crossfade, "last_cue_list_id": len(cue_lists), "cue_lists": cue_lists,
-        "last_fader_id": len(faders), "faders": faders, "standing": standing}
+        "last_fader_id": len(faders), "faders": faders, "last_ripple_id": len(ripples), "ripples": ripples, "standing": standing}
 with open(sys.argv[1], "w", encoding="utf-8") as out:
     out.write("{\n")  # a member a line, an element of a list a line
     members = []

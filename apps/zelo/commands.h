@@ -24,6 +24,7 @@ void addMatch(CLI::App& app, Context& context);
 void addRoutes(CLI::App& app, Context& context); // reach, fade
 void addGradient(CLI::App& app, Context& context);
 void addPlay(CLI::App& app, Context& context);
+void addRipple(CLI::App& app, Context& context);
 void addCheck(CLI::App& app, Context& context);
 void addConvert(CLI::App& app, Context& context);
 void addGels(CLI::App& app, Context& context);

@@ -35,6 +35,7 @@ int run(int argc, char** argv) {
     zelo::cli::addRoutes(app, context);
     zelo::cli::addGradient(app, context);
     zelo::cli::addPlay(app, context);
+    zelo::cli::addRipple(app, context);
     zelo::cli::addCheck(app, context);
     zelo::cli::addConvert(app, context);
     zelo::cli::addGels(app, context);

@@ -89,6 +89,12 @@ private:
                 return std::vector<Command>{{What::Master, 0, *level, {}}};
         if (words[0] == "dark" && words.size() == 2 && (words[1] == "on" || words[1] == "off"))
             return std::vector<Command>{{What::Dark, 0, words[1] == "on" ? 1.0 : 0.0, {}}};
+        static const std::map<std::string, What> kOfRipple{{"start", What::RippleStart},
+                                                           {"let-go", What::RippleLetGo},
+                                                           {"freeze", What::RippleFreeze}};
+        if (const auto known = kOfRipple.find(words[0]);
+            known != kOfRipple.end() && words.size() >= 2)
+            return ofRipple(known->second, words);
         if (words[0] == "day" && words.size() == 2)
             if (const auto time = secondOfDay(words[1]))
                 return std::vector<Command>{{What::TimeOfDay, 0, *time, {}}};
@@ -96,10 +102,13 @@ private:
             return std::vector<Command>{{What::PutDown, 0, 0, {}}};
         if (words[0] == "hand" && words.size() == 3)
             return ofHand(words);
-        return fail(ErrorCode::BadValue,
-                    ZELO_TEXT("core", "expected next, back, hold, jump N, rate R, release, list "
-                                      "NAME and one of these, fader NAME=0..1, master 0..1, dark "
-                                      "on|off, put-down, day H:MM[:SS] or hand N COLOUR|0..1"));
+        return fail(
+            ErrorCode::BadValue,
+            ZELO_TEXT("core",
+                      "expected next, back, hold, jump N, rate R, release, list "
+                      "NAME and one of these, fader NAME=0..1, master 0..1, dark "
+                      "on|off, put-down, day H:MM[:SS], start, let-go or freeze RIPPLE, or hand N "
+                      "COLOUR|0..1"));
     }
 
     static std::optional<double> secondOfDay(std::string_view text) { // "19:30", "19:30:05"
@@ -143,6 +152,17 @@ private:
             c.value = *rate;
         }
         return std::vector<Command>{c};
+    }
+
+    // A name of several words.
+    Result<std::vector<Command>> ofRipple(What what, const Words& words) {
+        std::string name = words[1];
+        for (std::size_t i = 2; i < words.size(); ++i)
+            name += " " + words[i];
+        for (std::size_t i = 0; i < compiled_.ripples.size(); ++i)
+            if (show_.ripples.find(compiled_.ripples[i])->name == name)
+                return std::vector<Command>{{what, static_cast<std::uint32_t>(i), 0, {}}};
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no ripple '{}'"), name);
     }
 
     Result<std::vector<Command>> ofFader(const std::string& text) {
@@ -206,6 +226,8 @@ std::string fromText(const play::Engine::From& from, const show::Show& show,
         return "hand";
     case Layer::Locked:
         return "locked";
+    case Layer::Ripple:
+        return "ripple " + show.ripples.find(compiled.ripples[from.which])->name;
     case Layer::Solo:
         return "solo";
     case Layer::Dark:
@@ -331,7 +353,7 @@ void addPlay(CLI::App& app, Context& context) {
         "--press", o->presses,
         "\"T COMMAND\", T in seconds: next, back, hold, jump N, rate R, release, list NAME "
         "and one of these, fader NAME=0..1, master 0..1, dark on|off, put-down, day H:MM, "
-        "hand N COLOUR|0..1; repeatable");
+        "start, let-go or freeze RIPPLE, hand N COLOUR|0..1; repeatable");
     c->add_option("--until", o->until, "seconds (up to the last press)");
     c->add_option("--step", o->step, "seconds from frame to frame")->capture_default_str();
     c->add_option("--book", context.books, "another swatch book");

@@ -3018,6 +3018,54 @@
         <source>cue {} is locked: unlock it first, in the menu of its row</source>
         <translation>Cue {} ist gesperrt: erst entsperren, im Menü seiner Zeile</translation>
     </message>
+    <message>
+        <source>{}: no ripple with id {}: left out</source>
+        <translation>{}: keine Welle mit der id {}: ausgelassen</translation>
+    </message>
+    <message>
+        <source>plays ripple {}, which is not there</source>
+        <translation>spielt Welle {}, die nicht da ist</translation>
+    </message>
+    <message>
+        <source>a ripple needs an id and a name that no other has</source>
+        <translation>eine Welle braucht eine id und einen Namen, die keine andere hat</translation>
+    </message>
+    <message>
+        <source>ripple &apos;{}&apos;</source>
+        <translation>Welle &apos;{}&apos;</translation>
+    </message>
+    <message>
+        <source>no ripple with id {}</source>
+        <translation>keine Welle mit der id {}</translation>
+    </message>
+    <message>
+        <source>a ripple of {} steps: must have {} to {}</source>
+        <translation>eine Welle mit {} Schritten: muss {} bis {} haben</translation>
+    </message>
+    <message>
+        <source>step {}: a time of {} s: must be within 0..{}</source>
+        <translation>Schritt {}: eine Zeit von {} s: muss in 0..{} liegen</translation>
+    </message>
+    <message>
+        <source>step {}: its shares must be within 0..1</source>
+        <translation>Schritt {}: seine Anteile müssen in 0..1 liegen</translation>
+    </message>
+    <message>
+        <source>turns must be within -{}..{}, a band within 0..{} lamps</source>
+        <translation>Umläufe müssen in -{}..{} liegen, ein Band in 0..{} Lampen</translation>
+    </message>
+    <message>
+        <source>a ripple has {} lamps at most</source>
+        <translation>eine Welle hat höchstens {} Lampen</translation>
+    </message>
+    <message>
+        <source>ripple</source>
+        <translation>Welle</translation>
+    </message>
+    <message>
+        <source>fader &apos;{}&apos; plays ripple &apos;{}&apos;</source>
+        <translation>Fader &apos;{}&apos; spielt Welle &apos;{}&apos;</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -5327,6 +5375,10 @@
         <source>Emitters of fader %1</source>
         <translation>Emitter von Fader %1</translation>
     </message>
+    <message>
+        <source>A ripple</source>
+        <translation>Eine Welle</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::FaderStrip</name>
@@ -5429,6 +5481,10 @@
     <message>
         <source>Its emitters…</source>
         <translation>Seine Emitter…</translation>
+    </message>
+    <message>
+        <source>%1: the ripple runs while the fader is up, over what lies below as far as it is up; %2 at full while it is held. Right click for more.</source>
+        <translation>%1: Die Welle läuft, solange der Fader oben ist, so weit er oben ist über dem, was darunter liegt; %2 ganz auf, solange sie gehalten wird. Rechtsklick für mehr.</translation>
     </message>
 </context>
 <context>

@@ -5,6 +5,7 @@
 #include "files/detail/colour_parts.h"
 #include "files/detail/cue_parts.h"
 #include "files/detail/gradient_parts.h"
+#include "files/detail/ripple_parts.h"
 #include "files/detail/route_parts.h"
 #include "files/detail/show_parts.h"
 #include "light/frame.h"
@@ -175,6 +176,7 @@ Result<OpenedShow> parseShow(std::string_view text) {
     readOutputs(top, to);
     readRoutes(top, to);
     readCrossfade(top, to);
+    readRipples(top, to);
     readCueLists(top, to);
     readFaders(top, to);
     if (top.member("dark_first"))
@@ -193,6 +195,7 @@ Result<OpenedShow> parseShow(std::string_view text) {
     last("last_look_id", show.last_look_id);
     last("last_cue_list_id", show.last_cue_list_id);
     last("last_fader_id", show.last_fader_id);
+    last("last_ripple_id", show.last_ripple_id);
     last("last_route_id", show.last_route_id);
     show.unknown = top.unknown();
     if (top.error())
@@ -305,6 +308,8 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
         text.member("last_cue_list_id", show.last_cue_list_id);
     if (show.last_fader_id > 0)
         text.member("last_fader_id", show.last_fader_id);
+    if (show.last_ripple_id > 0)
+        text.member("last_ripple_id", show.last_ripple_id);
     if (show.last_route_id > 0)
         text.member("last_route_id", show.last_route_id);
     if (!show.dark_first)
@@ -318,6 +323,8 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
     text.list("palettes", show.palettes, [](const auto& e) { return paletteJson(*e.second); });
     Tables tables;
     text.list("looks", show.looks, [&](const auto& e) { return lookText(*e.second, tables); });
+    if (!show.ripples.empty())
+        text.list("ripples", show.ripples, [](const auto& e) { return rippleJson(*e.second); });
     if (!show.cue_lists.empty())
         text.list("cue_lists", show.cue_lists,
                   [&](const auto& e) { return cueListText(*e.second, tables); });

@@ -14,11 +14,12 @@ Changes changesBetween(const show::State& before, const show::State& now) {
     note(!(a.fixtures == b.fixtures && a.groups == b.groups && a.stage == b.stage), Change::Rig);
     note(!(a.types == b.types), Change::Types);
     note(!(a.standing == b.standing && a.locked == b.locked && a.looks == b.looks &&
-           a.cue_lists == b.cue_lists && a.faders == b.faders && a.dark_first == b.dark_first &&
-           a.even_to_the_eye == b.even_to_the_eye && a.way == b.way && a.routes == b.routes &&
-           a.routes_between == b.routes_between),
+           a.cue_lists == b.cue_lists && a.faders == b.faders && a.ripples == b.ripples &&
+           a.dark_first == b.dark_first && a.even_to_the_eye == b.even_to_the_eye &&
+           a.way == b.way && a.routes == b.routes && a.routes_between == b.routes_between),
          Change::Values);
-    note(!(a.cue_lists == b.cue_lists && a.faders == b.faders), Change::Cues);
+    note(!(a.cue_lists == b.cue_lists && a.faders == b.faders && a.ripples == b.ripples),
+         Change::Cues);
     note(!(a.palettes == b.palettes && a.measured == b.measured && a.favourites == b.favourites),
          Change::Palettes);
     note(!(*before.hand == *now.hand), Change::Hand);

@@ -69,6 +69,7 @@ public:
         list.cues = list_.cues.changed(std::move(cues));
         still.cue_lists = Table<show::CueListId, show::CueList>().with(wish.list, std::move(list));
         still.faders = {};
+        still.ripples = {}; // they move on their own
         play::Ways ways;
         compiled_ = play::withWaysOfCues(
             std::make_shared<const play::Compiled>(

@@ -289,6 +289,13 @@ void Session::press(show::CueListId list, play::Command::What what, double value
     look();
 }
 
+void Session::press(show::RippleId ripple, play::Command::What what, double value) {
+    if (look_.hand)
+        lookAt(Look{});
+    pressNow({what, static_cast<std::uint32_t>(ripple.value), value, {}, true});
+    look();
+}
+
 void Session::setFader(show::FaderId fader, double level) {
     if (look_.hand)
         lookAt(Look{});

@@ -104,6 +104,7 @@ public:
     Done showLook(const std::string& name, show::LookId look);
     void press(show::CueListId list, play::Command::What what, double value = 0);
     void setFader(show::FaderId fader, double level); // 0..1
+    void press(show::RippleId ripple, play::Command::What what, double value = 0);
     double timeInHand() const { return time_in_hand_s_; }
     // In rehearsal the fixtures hold what they last showed on stage.
     void setOnStage(bool on);

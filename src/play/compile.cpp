@@ -57,6 +57,11 @@ public:
                                 : sourceOf(show_.standing);
         program_.locked = lockedSource();
         askLamps();
+        for (const auto& [id, ripple] : show_.ripples) {
+            program_.ripples.push_back(playedRipple(*ripple));
+            program_.ripple_ids.push_back(id.value);
+            all_.ripples.push_back(id);
+        }
         for (const auto& [id, list] : show_.cue_lists) {
             PlayedList played;
             played.back_s = list->back_s;
@@ -76,7 +81,10 @@ public:
             const auto list = std::find(all_.lists.begin(), all_.lists.end(), fader->list);
             PlayedFader played{adds ? PlayedFader::Mode::Adds : PlayedFader::Mode::Latest,
                                saysNothing()};
-            if (list != all_.lists.end())
+            const auto ripple = std::find(all_.ripples.begin(), all_.ripples.end(), fader->ripple);
+            if (ripple != all_.ripples.end())
+                played.ripple = static_cast<std::size_t>(ripple - all_.ripples.begin());
+            else if (list != all_.lists.end())
                 played.list = static_cast<std::size_t>(list - all_.lists.begin());
             else
                 played.says = look ? made(look, look->values) : sourceOf(*fader);
@@ -298,6 +306,64 @@ private:
         return all_.made.insert_or_assign(of, one).first->second.source;
     }
 
+    // Each step is mixed once for lamps that are made alike; ways are planned later.
+    PlayedRipple playedRipple(const show::Ripple& ripple) {
+        const auto delays = rippleDelays(
+            ripple, placesAlong(show_, ripple.arrangement, ripple.along, ripple.lamps));
+        PlayedRipple played{delays.times, ripple.release_s};
+        struct At {
+            std::uint32_t lamp;
+            double delay_s;
+        };
+        std::vector<At> lamps;
+        for (std::size_t i = 0; i < ripple.lamps.size(); ++i)
+            if (const auto it = lamp_of_.find(ripple.lamps[i]);
+                it != lamp_of_.end() && all_.mixers[it->second])
+                lamps.push_back({it->second, delays.delay_s[i]});
+        std::sort(lamps.begin(), lamps.end(),
+                  [](const At& a, const At& b) { return a.lamp < b.lamp; });
+        for (const auto& step : ripple.steps)
+            played.intensity.push_back(step.intensity);
+        std::map<const mix::Mixer*, std::uint32_t> tables;
+        for (const At& at : lamps) {
+            const auto& mixer = all_.mixers[at.lamp];
+            const auto [table, fresh] =
+                tables.try_emplace(mixer.get(), static_cast<std::uint32_t>(played.tables.size()));
+            if (fresh)
+                played.tables.push_back(
+                    tableOf(ripple, *show_.fixture(all_.fixtures[at.lamp]), mixer));
+            played.lamps.push_back(at.lamp);
+            played.delay_s.push_back(at.delay_s);
+            played.table.push_back(table->second);
+            played.latest_s = std::max(played.latest_s, at.delay_s);
+        }
+        return played;
+    }
+
+    PlayedRipple::Table tableOf(const show::Ripple& ripple, const show::Fixture& fixture,
+                                const std::shared_ptr<const mix::Mixer>& mixer) {
+        PlayedRipple::Table table;
+        for (const auto& step : ripple.steps) {
+            show::ColourWish wish;
+            wish.intent = ripple.intent;
+            wish.give_up = ripple.give_up;
+            wish.uv = step.uv;
+            if (const auto* here = step.colour.here())
+                wish.asked = *here;
+            else if (const auto* palette = show_.palette(step.colour.palette());
+                     palette && palette->colour)
+                wish = *palette->colour;
+            else
+                wish.asked = light::AskedUv{step.uv.u, step.uv.v};
+            const auto made =
+                mixes_.mixed(from_, mixer, wish,
+                             fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
+            const auto& drives = made->mix.drives;
+            table.steps.emplace_back(drives.begin(), drives.end());
+        }
+        return table;
+    }
+
     PlayedCue playedCue(const show::Cue& cue, const std::shared_ptr<const show::Cue>& item) {
         PlayedCue played;
         played.number = cue.number.value();
@@ -314,6 +380,12 @@ private:
                                                                     : PlayedCue::Follow::None;
         played.follow_s = cue.follow_s;
         played.changes = made(item, cue.values);
+        for (const show::CueRipple& act : cue.ripples) {
+            const auto it = std::find(all_.ripples.begin(), all_.ripples.end(), act.ripple);
+            if (it != all_.ripples.end())
+                played.ripples.push_back(
+                    {static_cast<std::size_t>(it - all_.ripples.begin()), act.does});
+        }
         return played;
     }
 
@@ -323,6 +395,18 @@ private:
         if (!before_)
             return;
         const Program& was = *before_->program;
+        for (std::size_t r = 0; r < program_.ripples.size(); ++r) {
+            const auto old =
+                std::find(before_->ripples.begin(), before_->ripples.end(), all_.ripples[r]);
+            if (old == before_->ripples.end())
+                continue;
+            const auto& tables =
+                was.ripples[static_cast<std::size_t>(old - before_->ripples.begin())].tables;
+            for (auto& table : program_.ripples[r].tables)
+                for (const auto& one : tables)
+                    if (one.steps == table.steps)
+                        table.ways = one.ways; // the planner looks whether they are meant
+        }
         std::vector<std::optional<std::uint32_t>> old_lamp(program_.lamps);
         for (std::uint32_t lamp = 0; lamp < program_.lamps; ++lamp)
             if (const auto old = before_->lampOf(all_.fixtures[lamp]);

@@ -31,6 +31,7 @@ struct Compiled {
     std::vector<AskedLamp> asked;                                // by lamp
     std::vector<show::CueListId> lists;                          // by list
     std::vector<show::FaderId> faders;                           // by fader
+    std::vector<show::RippleId> ripples;                         // by ripple
     show::State state;
     // The gradients that lamps show, laid out.
     std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid = {};

@@ -100,6 +100,7 @@ Engine::Engine(std::shared_ptr<const Program> program) : program_(std::move(prog
     flat(in_lists, in_lists_from_, in_lists_);
     flat(in_faders, in_faders_from_, in_faders_);
     indexSettings();
+    indexRipples();
 }
 
 Shown Engine::rows() const {
@@ -268,6 +269,8 @@ Engine::From Engine::colourFrom(std::uint32_t lamp) const {
         return {From::Layer::Locked};
     if (hand_parts_[lamp] == kAllParts)
         return {From::Layer::Hand};
+    if (const In* ripple = rippleOf(lamp))
+        return {From::Layer::Ripple, ripple->source};
     const Latest found = latestColour(lamp, nullptr);
     if (found.layer == From::Layer::Home) {
         const Said* said = standingOf(lamp);
@@ -339,7 +342,7 @@ double Engine::layersIntensity(std::uint32_t lamp) const {
         return program_->locked->says()[locked_at_[lamp]].intensity.value_or(0);
     if (hand_intensity_[lamp] >= 0)
         return hand_intensity_[lamp];
-    const double shown = shownIntensity(lamp);
+    const double shown = rippleIntensity(lamp, shownIntensity(lamp));
     return trim_[lamp] >= 0 ? std::min(1.0, shown * trim_[lamp]) : shown;
 }
 
@@ -352,8 +355,10 @@ void Engine::layersColour(std::uint32_t lamp, double* to) const {
         return;
     }
     const Parts hand = hand_parts_[lamp];
-    if (hand != kAllParts)
+    if (hand != kAllParts) {
         colourOf(lamp, nullptr, to);
+        rippleColour(lamp, to);
+    }
     if (hand)
         overlay(hand_drives_.data() + program_->first[lamp], hand, program_->parts(lamp), to);
 }
@@ -400,10 +405,15 @@ bool Engine::moves(std::uint32_t lamp) const {
         if (!l.held && (l.intensity[place].runs(l.time_s) || l.colour[place].runs(l.time_s)))
             return true;
     }
-    return false;
+    const In* ripple = rippleOf(lamp);
+    return ripple &&
+           (!ripples_[ripple->source].now.frozen || ripples_[ripple->source].let_go_s != HUGE_VAL);
 }
 
 bool Engine::runs() const {
+    for (const Rippling& r : ripples_)
+        if (r.now.runs && (!r.now.frozen || r.let_go_s != HUGE_VAL))
+            return true;
     for (std::size_t i = 0; i < lists_.size(); ++i)
         if (!lists_[i].held && followAt(lists_[i], program_->lists[i]) != HUGE_VAL)
             return true;
@@ -428,6 +438,8 @@ Engine::From Engine::intensityFrom(std::uint32_t lamp) const {
         return {Layer::Solo};
     if (hand_intensity_[lamp] >= 0)
         return {Layer::Hand};
+    if (const In* ripple = rippleOf(lamp); ripple && p.ripples[ripple->source].setsIntensity())
+        return {Layer::Ripple, ripple->source};
     const Said* said = standingOf(lamp);
     From from{said && said->intensity ? Layer::Standing : Layer::Home};
     double most = -1;
@@ -445,7 +457,7 @@ Engine::From Engine::intensityFrom(std::uint32_t lamp) const {
         }
     }
     double added = 0;
-    std::size_t adds = 0;
+    std::optional<std::size_t> adds; // the last that does, also one that adds nothing
     for (std::uint32_t k = in_faders_from_[lamp]; k < in_faders_from_[lamp + 1]; ++k) {
         const In& in = in_faders_[k];
         const Said& look = p.faders[in.source].says->says()[in.place];
@@ -460,8 +472,8 @@ Engine::From Engine::intensityFrom(std::uint32_t lamp) const {
             from = {Layer::Fader, in.source};
         }
     }
-    if (added > 0 && std::min(1.0, added) > most)
-        from = {Layer::Adding, adds};
+    if (adds && std::min(1.0, added) > most)
+        from = {Layer::Adding, *adds};
     return from;
 }
 
@@ -526,6 +538,7 @@ void Engine::run(double t_s) {
                 s.fade.state = Fade::State::None;
     }
     now_s_ = t_s;
+    runRipples(passed);
 }
 
 void Engine::advance(double t_s) {
@@ -617,6 +630,7 @@ void Engine::start(std::size_t list, const PlayedCue& cue, bool whole, bool back
     l.started_s = l.time_s;
     l.began_s = now_s_;
     l.follows = !backwards;
+    actRipples(list, whole);
     startSettings(list, cue, whole, backwards);
     for (std::size_t place = 0; place < played.lamps.size(); ++place) {
         const std::uint32_t lamp = played.lamps[place];
@@ -794,14 +808,18 @@ void Engine::apply(const Command& command, double t_s) {
     using What = Command::What;
     const bool of_list = command.what <= What::Release;
     Command c = command;
+    const bool of_ripple = c.what >= What::RippleStart;
     if (c.by_id) {
-        const auto& ids = of_list ? program_->list_ids : program_->fader_ids;
+        const auto& ids = of_list     ? program_->list_ids
+                          : of_ripple ? program_->ripple_ids
+                                      : program_->fader_ids;
         const auto it = std::lower_bound(ids.begin(), ids.end(), static_cast<int>(c.which));
         if (it == ids.end() || *it != static_cast<int>(c.which))
             return;
         c.which = static_cast<std::uint32_t>(it - ids.begin());
     }
     const std::size_t most = of_list                 ? lists_.size()
+                             : of_ripple             ? ripples_.size()
                              : c.what == What::Fader ? level_.size()
                                                      : program_->lamps;
     const bool of_all = c.what == What::PutDown || c.what == What::SoloOff ||
@@ -863,12 +881,30 @@ void Engine::apply(const Command& command, double t_s) {
     case What::TimeOfDay:
         midnight_s_ = now_s_ - c.value;
         return;
+    case What::RippleStart:
+        return startRipple(c.which);
+    case What::RippleLetGo:
+        return letGoOfRipple(c.which);
+    case What::RippleFreeze:
+        ripples_[c.which].now.frozen = !ripples_[c.which].now.frozen;
+        return;
+    case What::RippleRate:
+        ripples_[c.which].now.rate = std::clamp(c.value, 0.1, 10.0);
+        return;
     }
 }
 
 // A list on a fader begins when that leaves 0, and is let go at once when it is back there. While
 // the fader is down it plays as any other.
 void Engine::play(std::size_t fader, double level) {
+    if (const auto ripple = program_->faders[fader].ripple) {
+        if (level > 0 && !(level_[fader] > 0))
+            startRipple(*ripple);
+        else if (!(level > 0) && level_[fader] > 0)
+            ripples_[*ripple].now.runs = false; // nothing of it is left
+        ripples_[*ripple].share = level > 0 ? level : 1;
+        return;
+    }
     const auto list = program_->faders[fader].list;
     if (!list)
         return;
@@ -912,6 +948,8 @@ bool Engine::hidden(std::size_t fader) const {
         const auto& lamps = p.lists[*played.list].lamps;
         return std::none_of(lamps.begin(), lamps.end(), shows);
     }
+    if (played.ripple)
+        return false;
     const auto& says = played.says->says();
     return std::none_of(says.begin(), says.end(), [&](const Said& s) { return shows(s.lamp); });
 }

@@ -29,9 +29,13 @@ struct Command {
         PutDown,    // all of the hand
         Solo,       // of a lamp: it too; SoloOff: none
         SoloOff,
-        Master,   // 0..1
-        Dark,     // on: 1, off: 0
-        TimeOfDay // s since midnight; until it is told nothing follows at a time of day
+        Master,       // 0..1
+        Dark,         // on: 1, off: 0
+        TimeOfDay,    // s since midnight; until it is told nothing follows at a time of day
+        RippleStart,  // of a ripple, from its beginning; one that runs goes on
+        RippleLetGo,  // of a ripple, in its own time
+        RippleFreeze, // of a ripple: holds its colours, or lets them go on
+        RippleRate    // of a ripple
     };
     What what = What::Next;
     std::uint32_t which = 0; // list, fader or lamp: its place in the program
@@ -78,6 +82,7 @@ public:
             List,
             Fader,
             Adding,
+            Ripple,
             Hand,
             Locked,
             Solo,
@@ -108,6 +113,13 @@ public:
     };
     ListNow listNow(std::size_t list) const;
     double faderLevel(std::size_t fader) const { return level_[fader]; }
+    struct RippleNow {
+        bool runs = false; // gives its colours, also while it is frozen or let go
+        bool frozen = false;
+        double rate = 1;
+        double time_s = 0; // its own, since it began
+    };
+    RippleNow rippleNow(std::size_t ripple) const;
     const Program& program() const { return *program_; }
 
 private:
@@ -153,7 +165,13 @@ private:
         };
         std::vector<Setting> settings; // by its own settings
     };
-    struct In { // where a lamp stands in a list, or in a fader
+    struct Rippling {
+        RippleNow now;
+        std::uint64_t stamp = 0;    // when it began
+        double share = 1;           // as far as its fader is up
+        double let_go_s = HUGE_VAL; // the engine's time, when that began
+    };
+    struct In { // where a lamp stands in a list, in a fader or in a ripple
         std::uint32_t source, place;
     };
 
@@ -185,6 +203,19 @@ private:
         }
     };
     void play(std::size_t fader, double level); // the list that it plays
+    // Colours that move (engine_ripples.cpp).
+    void indexRipples();
+    void startRipple(std::size_t ripple);
+    void letGoOfRipple(std::size_t ripple);
+    void actRipples(std::size_t list, bool whole); // what the cue that it stands in does with them
+    void runRipples(double passed_s);
+    void takeRipples(const Engine& before);
+    double rippleWeight(std::size_t ripple) const; // 0: it gives nothing
+    const In* rippleOf(std::uint32_t lamp) const;  // the latest that gives it something; null: none
+    void rippleColour(std::uint32_t lamp, double* to) const; // over what is there
+    double rippleIntensity(std::uint32_t lamp, double below) const;
+    template <class See>
+    void eachRippleOf(std::uint32_t lamp, See see) const; // from the earliest on
     // Of what is neither intensity nor colour (engine_settings.cpp).
     void indexSettings();
     void startSettings(std::size_t list, const PlayedCue& cue, bool whole, bool backwards);
@@ -235,6 +266,9 @@ private:
     std::vector<std::uint64_t> raised_;                                       // when they left 0
     std::vector<std::uint32_t> in_lists_from_, in_faders_from_, standing_at_; // by lamp
     std::vector<In> in_lists_, in_faders_;
+    std::vector<Rippling> ripples_;
+    std::vector<std::uint32_t> in_ripples_from_; // by lamp
+    std::vector<In> in_ripples_;
     std::vector<std::uint32_t> settings_from_; // by setting, in settings_in_; one more at the end
     std::vector<In> settings_in_;              // lists
     std::vector<std::uint32_t> lamp_of_setting_;

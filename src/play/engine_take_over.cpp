@@ -58,6 +58,7 @@ void Engine::takeOver(Engine& before, double t_s, double fade_s) {
             solo_[lamp] = before.solo_[old];
             any_solo_ = any_solo_ || solo_[lamp];
         }
+    takeRipples(before);
     for (std::uint32_t lamp = 0; lamp < p.lamp_ids.size(); ++lamp)
         if (const std::uint32_t old = lamp_before_[lamp];
             old != UINT32_MAX && p.parts(lamp) == q.parts(old))
@@ -214,6 +215,10 @@ void Engine::change(std::uint32_t lamp, const Engine& before, std::uint32_t old,
         }
         return;
     }
+    // A ripple that changes goes on without a jump.
+    const In* ripple = rippleOf(lamp);
+    if (ripple && before.rippleOf(old))
+        fade_s = std::max(fade_s, p.ripples[ripple->source].times.shortest_s());
     if (!(fade_s > 0))
         return;
     before.changedColour(old, from);

@@ -86,25 +86,6 @@ std::vector<Uv> coloursAt(const Gradient& g, const std::vector<Uv>& stops,
     return laid ? laid->colours : std::vector<Uv>(places.size(), stops.front());
 }
 
-std::vector<double> placesOf(const show::Show& show, const Gradient& g,
-                             const std::vector<show::FixtureId>& lamps) {
-    if (!g.along)
-        return route::arranged(static_cast<int>(lamps.size()), g.arrangement);
-    std::vector<route::Place> on_plan; // of those that are there
-    for (const show::FixtureId id : lamps)
-        if (const show::Fixture* f = show.fixture(id))
-            on_plan.push_back({f->place.x_m, f->place.y_m});
-    const auto there =
-        route::arranged(g.along->from_point ? route::awayFrom(on_plan, {g.along->x_m, g.along->y_m})
-                                            : route::alongLine(on_plan, g.along->direction_deg),
-                        g.arrangement);
-    std::vector<double> all;
-    auto next = there.begin();
-    for (const show::FixtureId id : lamps)
-        all.push_back(show.fixture(id) ? *next++ : 0);
-    return all;
-}
-
 double intensityAt(const Gradient& g, const std::vector<double>& at, double place) {
     std::size_t i = 0;
     while (i + 2 < at.size() && place > at[i + 1])
@@ -233,6 +214,26 @@ Gradient withinReach(const Gradient& gradient, const std::vector<Uv>& reach) {
 
 } // namespace
 
+std::vector<double> placesAlong(const show::Show& show, const route::Arrangement& arrangement,
+                                const std::optional<show::AlongPlan>& along,
+                                const std::vector<show::FixtureId>& lamps) {
+    if (!along)
+        return route::arranged(static_cast<int>(lamps.size()), arrangement);
+    std::vector<route::Place> on_plan; // of those that are there
+    for (const show::FixtureId id : lamps)
+        if (const show::Fixture* f = show.fixture(id))
+            on_plan.push_back({f->place.x_m, f->place.y_m});
+    const auto there =
+        route::arranged(along->from_point ? route::awayFrom(on_plan, {along->x_m, along->y_m})
+                                          : route::alongLine(on_plan, along->direction_deg),
+                        arrangement);
+    std::vector<double> all;
+    auto next = there.begin();
+    for (const show::FixtureId id : lamps)
+        all.push_back(show.fixture(id) ? *next++ : 0);
+    return all;
+}
+
 std::optional<std::size_t> LaidOut::placeOf(show::FixtureId id) const {
     const auto it =
         std::lower_bound(by_id.begin(), by_id.end(), id,
@@ -253,7 +254,7 @@ LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources
         return all;
     const Gradient& g = *gradient;
     all.gradient = laying.own ? laying.own : show.palette(laying.palette)->gradient;
-    const auto places = placesOf(show, g, laying.lamps);
+    const auto places = placesAlong(show, g.arrangement, g.along, laying.lamps);
     std::vector<Group> groups;
     std::map<std::pair<std::string, std::string>, std::size_t> known;
     std::vector<std::size_t> of_lamp; // its place among all that were laid over, gone ones too

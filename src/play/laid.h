@@ -49,6 +49,11 @@ struct LaidOut {
 LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources& from,
                Mixes& mixes);
 
+// The place of each of these lamps, 0..1; of one that is not in the rig 0.
+std::vector<double> placesAlong(const show::Show& show, const route::Arrangement& arrangement,
+                                const std::optional<show::AlongPlan>& along,
+                                const std::vector<show::FixtureId>& lamps);
+
 // How good it is to the eye, by the light that lamps make at full; the brightness left out.
 struct Judged {
     std::vector<double> steps;       // ΔE in Oklab × 100, from lamp to lamp; NaN beside no colour

@@ -83,6 +83,8 @@ std::optional<Sentence> played(const show::Show& show, const StageLamp& lamp,
                    ? say(ZELO_TEXT("core", "fader '{}'"), name)
                    : say(ZELO_TEXT("core", "faders that add up, '{}' came last"), name);
     }
+    if (from.layer == Layer::Ripple)
+        return say(ZELO_TEXT("core", "ripple '{}'"), show.ripples.entry(from.which).second->name);
     if (from.layer != Layer::List)
         return std::nullopt;
     const show::CueList& list = *show.cue_lists.entry(from.which).second;

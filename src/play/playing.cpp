@@ -16,7 +16,8 @@ Moment roomFor(const Compiled& compiled, const Engine& engine, const SentValues&
             false,
             std::vector<Engine::ListNow>(compiled.program->lists.size()),
             std::vector<double>(compiled.program->faders.size()),
-            std::vector<char>(compiled.program->faders.size())};
+            std::vector<char>(compiled.program->faders.size()),
+            std::vector<Engine::RippleNow>(compiled.program->ripples.size())};
 }
 
 } // namespace
@@ -60,6 +61,8 @@ void Playing::step(double t_s) {
         m.faders[fader] = engine_.faderLevel(fader);
     for (std::size_t fader = 0; fader < m.hidden.size(); ++fader)
         m.hidden[fader] = engine_.hidden(fader);
+    for (std::size_t ripple = 0; ripple < m.ripples.size(); ++ripple)
+        m.ripples[ripple] = engine_.rippleNow(ripple);
     told_.publish();
 }
 

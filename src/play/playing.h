@@ -21,6 +21,7 @@ struct Moment {
     std::vector<Engine::ListNow> lists;          // by list
     std::vector<double> faders;                  // by fader: 0..1
     std::vector<char> hidden;                    // by fader: as Engine::hidden()
+    std::vector<Engine::RippleNow> ripples;      // by ripple
 };
 
 class Playing {

@@ -43,6 +43,11 @@ const SourcePtr& saysNothing() {
     return nothing;
 }
 
+bool PlayedRipple::setsIntensity() const {
+    return std::any_of(intensity.begin(), intensity.end(),
+                       [](const auto& one) { return one.has_value(); });
+}
+
 const Stands* PlayedList::standsFor(std::size_t place, int cue) const {
     const auto& all = stands[place];
     const auto after = std::upper_bound(all.begin(), all.end(), cue,

@@ -5,6 +5,7 @@
 #pragma once
 
 #include "play/planned.h"
+#include "play/ripple_time.h"
 
 #include <cstdint>
 #include <deque>
@@ -70,8 +71,13 @@ struct PlayedCue {
     double up_delay_s = 0, down_delay_s = 0;
     std::optional<double> colour_s, colour_delay_s; // without: those of the lamp's intensity
     enum class Follow { None, AfterStart, WhenDone, TimeOfDay } follow = Follow::None;
-    double follow_s = 0;               // of TimeOfDay since midnight
-    std::optional<bool> dark_first;    // without: the program's
+    double follow_s = 0;            // of TimeOfDay since midnight
+    std::optional<bool> dark_first; // without: the program's
+    struct Ripple {
+        std::size_t ripple = 0; // its place in the program
+        show::RippleDoes does = show::RippleDoes::Start;
+    };
+    std::vector<Ripple> ripples = {};
     SourcePtr changes = saysNothing(); // what it says
     // To each colour that it says, from the one that the cues before it left. Null, or not there at
     // all: not planned.
@@ -93,10 +99,28 @@ struct PlayedList {
     const Stands* standsFor(std::size_t place, int cue) const;
 };
 
+struct PlayedRipple {
+    RippleTimes times;
+    double release_s = 1;
+    double latest_s = 0;                               // the last lamp's delay
+    std::vector<std::uint32_t> lamps = {};             // ascending
+    std::vector<double> delay_s = {};                  // of these
+    std::vector<std::uint32_t> table = {};             // of these: which of the tables
+    std::vector<std::optional<double>> intensity = {}; // of each step
+    struct Table {                                     // of lamps that are made alike
+        std::vector<std::vector<double>> steps;        // drives
+        std::vector<PlannedPtr> ways =
+            {}; // from step to step, by from × steps + to; null: straight
+    };
+    std::vector<Table> tables = {};
+    bool setsIntensity() const;
+};
+
 struct PlayedFader {
     enum class Mode { Latest, Adds } mode = Mode::Latest;
     SourcePtr says = saysNothing();
-    std::optional<std::size_t> list = {}; // that plays while it is up, as far as it is up
+    std::optional<std::size_t> list = {};   // that plays while it is up, as far as it is up
+    std::optional<std::size_t> ripple = {}; // likewise
 };
 
 struct Program {
@@ -110,13 +134,14 @@ struct Program {
     std::vector<char> exempt;         // from solo and Dark, by lamp
     std::vector<PlayedList> lists;
     std::vector<PlayedFader> faders;
+    std::vector<PlayedRipple> ripples = {};
     bool even_to_the_eye = false; // intensities, in perceived brightness and not in level
     bool dark_first = true;       // a dark lamp takes its next colour before its light comes
 
     std::shared_ptr<const void> stood_for = {}; // holds colours that cues stand for together
 
     // What each is called in the programs before and after it; ascending.
-    std::vector<int> lamp_ids = {}, list_ids = {}, fader_ids = {};
+    std::vector<int> lamp_ids = {}, list_ids = {}, fader_ids = {}, ripple_ids = {};
     // To the colour of standing light and hand, from what they said before; as in PlayedCue.
     std::vector<PlannedPtr> change_ways = {};
 

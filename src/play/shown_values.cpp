@@ -63,7 +63,7 @@ show::Values shownValues(const Stage& stage, const show::Lineup& lineup) {
                 value.colour = said->colour;
                 value.parts = said->parts;
                 value.nudge = said->nudge;
-            } else if (colour == Layer::Adding) {
+            } else if (colour == Layer::Adding || colour == Layer::Ripple) {
                 value.parts = show::partLevels(lamp->mixer->type(), lamp->drives);
             }
         }

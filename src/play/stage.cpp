@@ -62,7 +62,7 @@ public:
           rests_(rests), until_(until) {}
 
     Stage run() {
-        Stage stage{compiled_.state, controls_, {}, {}, {}, compiled_.laid, moment_.runs, true};
+        Stage stage{compiled_.state, controls_, {}, {}, {}, {}, compiled_.laid, moment_.runs, true};
         tellPlay(compiled_, moment_, stage);
         stage.lamps.reserve(compiled_.fixtures.size());
         for (std::uint32_t lamp = 0; lamp < compiled_.fixtures.size(); ++lamp)
@@ -186,6 +186,16 @@ void tellPlay(const Compiled& compiled, const Moment& moment, Stage& to) {
     }
     for (std::size_t i = 0; i < compiled.faders.size(); ++i)
         to.faders.push_back({compiled.faders[i], moment.faders[i], moment.hidden[i] != 0});
+    for (std::size_t i = 0; i < compiled.ripples.size(); ++i) {
+        const Engine::RippleNow& now = moment.ripples[i];
+        to.ripples.push_back({compiled.ripples[i], now.runs, now.frozen, now.rate, now.time_s});
+    }
+}
+
+const StageRipple* Stage::ripple(show::RippleId id) const {
+    const auto it = std::find_if(ripples.begin(), ripples.end(),
+                                 [&](const StageRipple& r) { return r.id == id; });
+    return it == ripples.end() ? nullptr : &*it;
 }
 
 const StageList* Stage::list(show::CueListId id) const {

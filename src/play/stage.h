@@ -72,12 +72,20 @@ struct StageFader {
     bool hidden = false; // it is up, and nothing comes of it: others are brighter, or later
 };
 
+struct StageRipple {
+    show::RippleId id;
+    bool runs = false, frozen = false;
+    double rate = 1;
+    double time_s = 0; // its own, since it began
+};
+
 struct Stage {
     show::State state;
     Controls controls;
     std::vector<StageLamp> lamps; // by fixture id
     std::vector<StageList> lists = {};
     std::vector<StageFader> faders = {};
+    std::vector<StageRipple> ripples = {};
     // The gradients that lamps show, laid out.
     std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid = {};
     bool runs = false; // goes on changing by itself
@@ -86,6 +94,7 @@ struct Stage {
     const show::Show& show() const { return *state.show; }
     const StageLamp* lamp(show::FixtureId id) const;
     const StageList* list(show::CueListId id) const;
+    const StageRipple* ripple(show::RippleId id) const;
 };
 
 // Channel values rounded together: the same light on the same type is searched once. Of one thread.

@@ -83,9 +83,15 @@ public:
             for (std::size_t c = 1; c < program_.lists[l].cues.size(); ++c)
                 if (planned + found.size() < kMostWays)
                     planCue(l, c, found);
-        if (found.empty())
+        const auto rippling = ripples();
+        if (found.empty() && rippling.empty())
             return compiled_;
         auto next = std::make_shared<Program>(program_);
+        for (const auto& [at, way] : rippling) {
+            auto& table = next->ripples[at.ripple].tables[at.table];
+            table.ways.resize(table.steps.size() * table.steps.size());
+            table.ways[at.way] = way;
+        }
         for (Found& f : found) {
             PlayedCue& cue = next->lists[f.list].cues[f.cue];
             cue.ways.resize(cue.changes->says().size());
@@ -96,6 +102,46 @@ public:
 
 private:
     using Mixers = std::set<std::shared_ptr<const mix::Mixer>>;
+    struct RippleWay {
+        std::size_t ripple, table, way;
+    };
+    // Between steps that follow one another in any of its turns.
+    std::vector<std::pair<RippleWay, PlannedPtr>> ripples() {
+        std::vector<std::pair<RippleWay, PlannedPtr>> found;
+        for (std::size_t r = 0; r < program_.ripples.size(); ++r) {
+            const PlayedRipple& played = program_.ripples[r];
+            const show::Ripple& ripple = *show_.ripples.find(compiled_->ripples[r]);
+            if (ripple.way && ripple.way->kind == route::Kind::Jump)
+                continue; // its changes are hard
+            std::set<std::uint32_t> seen;
+            for (std::size_t i = 0; i < played.lamps.size(); ++i)
+                if (seen.insert(played.table[i]).second)
+                    rippleWays(r, played.lamps[i], played.table[i], ripple, found);
+        }
+        return found;
+    }
+    void rippleWays(std::size_t r, std::uint32_t lamp, std::size_t table,
+                    const show::Ripple& ripple,
+                    std::vector<std::pair<RippleWay, PlannedPtr>>& found) {
+        const auto& steps = program_.ripples[r].tables[table].steps;
+        const auto& ways = program_.ripples[r].tables[table].ways;
+        const std::size_t n = steps.size();
+        const show::WayHeld held{ripple.way, true};
+        const auto plan = [&](std::size_t a, std::size_t b) {
+            if (a == b)
+                return;
+            const std::size_t at = a * n + b;
+            if (auto way = missing(lamp, steps[a].data(), steps[b].data(), held, {},
+                                   at < ways.size() ? ways[at] : nullptr))
+                found.emplace_back(RippleWay{r, table, at}, std::move(way));
+        };
+        for (std::size_t s = 0; s < n; ++s) {
+            if (ripple.pattern == show::Pattern::Pulse)
+                plan(0, s); // from the rest to each accent
+            else
+                plan(s, (s + 1) % n);
+        }
+    }
     struct Found {
         std::size_t list, cue, said;
         PlannedPtr way;

@@ -453,6 +453,9 @@ Done checkSource(const Show& show, Fader& fader) {
     if (fader.list.value != 0 && !show.cue_lists.find(fader.list))
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue list with id {}"),
                     fader.list.value);
+    if (fader.ripple && !show.ripples.find(fader.ripple))
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no ripple with id {}"),
+                    fader.ripple.value);
     if (fader.group.value != 0 && !show.group(fader.group))
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no group with id {}"),
                     fader.group.value);
@@ -464,7 +467,7 @@ Done checkSource(const Show& show, Fader& fader) {
         if (auto ok = checkText(say(ZELO_TEXT("core", "emitter")), name, kLongestName); !ok)
             return ok;
     }
-    if (fader.look.value == 0 && fader.list.value == 0 && fader.group.value == 0 &&
+    if (fader.look.value == 0 && fader.list.value == 0 && fader.group.value == 0 && !fader.ripple &&
         !fader.ofEmitters())
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "fader '{}': needs a look, a list, a group or emitters"),

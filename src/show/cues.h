@@ -6,6 +6,7 @@
 #include "base/result.h"
 #include "route/gradient.h"
 #include "show/crossfade.h"
+#include "show/ripple.h"
 #include "show/value.h"
 
 #include <string_view>
@@ -29,6 +30,13 @@ struct CueVersion {
     friend bool operator==(const CueVersion&, const CueVersion&) = default;
 };
 
+// What it does when it starts.
+struct CueRipple {
+    RippleId ripple;
+    RippleDoes does = RippleDoes::Start;
+    friend bool operator==(const CueRipple&, const CueRipple&) = default;
+};
+
 enum class FollowWhen { No, AfterStart, WhenDone, TimeOfDay }; // stored by name
 struct Cue {
     CueNumber number; // of a list each once
@@ -46,6 +54,7 @@ struct Cue {
     Values values;            // what it changes
     std::string version = {}; // what its values are called among its versions; empty: "a"
     std::vector<CueVersion> versions = {}; // the others, by name
+    std::vector<CueRipple> ripples = {};   // what it does with ripples, each once
     std::string versionName() const { return version.empty() ? "a" : version; }
     std::string unknown; // JSON members of the file that we do not use
     friend bool operator==(const Cue&, const Cue&) = default;
@@ -62,9 +71,9 @@ struct CueList : Head<CueListId> {
 
 // Emitters that look alike, whatever a type calls them: by the hue of their light.
 enum class Family { Warm, Green, Blue }; // red to yellow; green; cyan to violet; stored by name
-// At 0..100 %: a look; or a cue list, that plays from its first cue while the fader is up; or
-// emitters, by name or a family, of the lamps of a group (without one of all); or the intensity of
-// a group.
+// At 0..100 %: a look; or a ripple; or a cue list, that plays from its first cue while the fader is
+// up; or emitters, by name or a family, of the lamps of a group (without one of all); or the
+// intensity of a group.
 struct Fader : Head<FaderId> {
     LookId look = {};
     GroupId group = {};
@@ -74,6 +83,7 @@ struct Fader : Head<FaderId> {
     // always added, the intensity of a group and a cue list never are.
     bool adds = true;
     CueListId list = {};
+    RippleId ripple = {}; // as far as the fader is up
     bool ofEmitters() const { return family || !emitters.empty(); }
     friend bool operator==(const Fader&, const Fader&) = default;
 };

@@ -230,10 +230,53 @@ State withSoundWays(const State& state, std::size_t& lost) {
 
 } // namespace
 
+namespace {
+
+// Ripples of lamps and palettes that are there, and cues of ripples that are.
+State withSoundRipples(const State& state) {
+    const Show& show = *state.show;
+    std::vector<Table<RippleId, Ripple>::Change> ripples;
+    for (const auto& [id, ripple] : show.ripples) {
+        Ripple copy = *ripple;
+        std::erase_if(copy.lamps, [&](FixtureId lamp) { return !show.fixture(lamp); });
+        for (RippleStep& step : copy.steps) {
+            const Palette* p = show.palette(step.colour.palette());
+            if (step.colour.palette() && !(p && p->colour))
+                step.colour = light::Asked(light::AskedUv{step.uv.u, step.uv.v});
+        }
+        if (!(copy == *ripple))
+            ripples.emplace_back(id, std::make_shared<const Ripple>(std::move(copy)));
+    }
+    std::vector<Table<CueListId, CueList>::Change> lists;
+    for (const auto& [id, list] : show.cue_lists) {
+        std::vector<Table<CueNumber, Cue>::Change> cues;
+        for (const auto& [number, cue] : list->cues) {
+            Cue copy = *cue;
+            if (std::erase_if(copy.ripples, [&](const CueRipple& act) {
+                    return !show.ripples.find(act.ripple);
+                }) > 0)
+                cues.emplace_back(number, std::make_shared<const Cue>(std::move(copy)));
+        }
+        if (cues.empty())
+            continue;
+        CueList copy = *list;
+        copy.cues = copy.cues.changed(std::move(cues));
+        lists.emplace_back(id, std::make_shared<const CueList>(std::move(copy)));
+    }
+    if (ripples.empty() && lists.empty())
+        return state;
+    Show next = show;
+    next.ripples = next.ripples.changed(std::move(ripples));
+    next.cue_lists = next.cue_lists.changed(std::move(lists));
+    return {nextShow(std::move(next)), state.hand};
+}
+
+} // namespace
+
 State pruned(const State& given, std::vector<Sentence>* notes) {
     std::size_t stops = 0;
     std::size_t ways = 0;
-    const State state = withSoundWays(withSoundStops(given, stops), ways);
+    const State state = withSoundRipples(withSoundWays(withSoundStops(given, stops), ways));
     const Show& show = *state.show;
     std::size_t lamps = 0;
     std::size_t links = 0;
@@ -285,6 +328,7 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
     const auto playing = next.show->faders.withoutIf([&](FaderId, const Fader& f) {
         return f.look.value != 0    ? !show.lookOf(f.look)
                : f.list.value != 0  ? !show.cue_lists.find(f.list)
+               : f.ripple           ? !show.ripples.find(f.ripple)
                : f.group.value != 0 ? !show.group(f.group)
                                     : !f.ofEmitters();
     });

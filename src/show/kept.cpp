@@ -117,6 +117,24 @@ Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette) {
     return nextShow(std::move(next));
 }
 
+namespace {
+
+// Every step of every ripple through `change`.
+Table<RippleId, Ripple> withSteps(const Table<RippleId, Ripple>& ripples,
+                                  const std::function<void(RippleStep&)>& change) {
+    std::vector<Table<RippleId, Ripple>::Change> changed;
+    for (const auto& [id, ripple] : ripples) {
+        Ripple copy = *ripple;
+        for (RippleStep& step : copy.steps)
+            change(step);
+        if (!(copy == *ripple))
+            changed.emplace_back(id, std::make_shared<const Ripple>(std::move(copy)));
+    }
+    return changed.empty() ? ripples : ripples.changed(std::move(changed));
+}
+
+} // namespace
+
 Uses usesOf(const State& state, PaletteId id) {
     Uses uses;
     eachHolder(state, [&](const Holder& holder, const Values& values) {
@@ -138,6 +156,10 @@ Uses usesOf(const State& state, PaletteId id) {
     for (const auto& [other, palette] : state.show->palettes)
         if (palette->gradient && hasStopOf(*palette->gradient, id))
             uses.gradients.push_back(other);
+    for (const auto& [ripple_id, ripple] : state.show->ripples)
+        if (std::any_of(ripple->steps.begin(), ripple->steps.end(),
+                        [&](const RippleStep& s) { return s.colour.palette() == id; }))
+            uses.ripples.push_back(ripple_id);
     return uses;
 }
 
@@ -164,6 +186,12 @@ Result<State> removePalette(const State& state, PaletteId id, const Resolve& res
         return used;
     });
     Show without = *next.show;
+    without.ripples = withSteps(without.ripples, [&](RippleStep& step) {
+        if (step.colour.palette() == id && palette->colour) {
+            step.uv = palette->colour->uv;
+            step.colour = palette->colour->asked;
+        }
+    });
     without.crossfade = withEnds(without.crossfade, [&](FadeEnd& end) {
         if (palette->colour && end.colour && end.colour->palette() == id)
             end.colour = *palette->colour;
@@ -218,6 +246,10 @@ Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) 
         return used;
     });
     Show merged = *next.show;
+    merged.ripples = withSteps(merged.ripples, [&](RippleStep& step) {
+        if (step.colour.palette() == from)
+            step.colour = into;
+    });
     merged.crossfade = withEnds(merged.crossfade, [&](FadeEnd& end) {
         if (end.colour && end.colour->palette() == from)
             end.colour = into;

@@ -36,9 +36,10 @@ struct Uses {
     std::vector<std::pair<LookId, std::size_t>> looks; // and of how many fixtures there
     std::vector<std::pair<CueListId, CueNumber>> cues;
     std::vector<PaletteId> gradients; // kept ones with a stop that follows it
+    std::vector<RippleId> ripples;    // with a step that follows it
     bool none() const {
         return standing.empty() && hand.empty() && looks.empty() && cues.empty() &&
-               gradients.empty();
+               gradients.empty() && ripples.empty();
     }
 };
 Uses usesOf(const State& state, PaletteId id);

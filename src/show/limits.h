@@ -28,6 +28,7 @@ inline constexpr std::size_t kMostVias = 50;   // points on the way from a stop 
 inline constexpr double kLeastWhite_k = 1'000; // that ways go round
 inline constexpr double kMostWhite_k = 25'000;
 inline constexpr double kFarthestVia = 1'000; // of a kept route, in the distance of its ends
+inline constexpr int kMostTurns = 1'000;      // of a ripple, along its lamps
 inline constexpr std::size_t kMostLayings = 20'000;
 inline constexpr std::size_t kMostCues = 20'000;        // of a list
 inline constexpr std::size_t kMostVersions = 26;        // of a cue

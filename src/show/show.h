@@ -11,6 +11,7 @@
 #include "mix/mix.h"
 #include "show/cues.h"
 #include "show/gradient.h"
+#include "show/ripple.h"
 #include "show/value.h"
 
 #include <cstdint>
@@ -144,6 +145,7 @@ struct Show {
     Table<LookId, Look> looks;
     Table<CueListId, CueList> cue_lists;
     Table<FaderId, Fader> faders;
+    Table<RippleId, Ripple> ripples;
     bool dark_first = true;       // a dark lamp takes its next colour before its light comes
     bool even_to_the_eye = false; // intensities fade evenly in perceived brightness, not in level
     std::optional<route::StopWay> way = {}; // of colours that fade; without: as needed
@@ -163,6 +165,7 @@ struct Show {
     int last_look_id = 0;
     int last_cue_list_id = 0;
     int last_fader_id = 0;
+    int last_ripple_id = 0;
     int last_route_id = 0;
     std::string unknown;
 

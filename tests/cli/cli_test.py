@@ -488,6 +488,23 @@ class Convert(unittest.TestCase):
                 self.assertEqual(done.returncode, 2)
                 self.assertIn(told, done.stderr)
 
+    def test_a_ripple_as_a_table(self):
+        demo = DATA / "shows/salt-lanterns.zelo"
+        turn = json.loads(run("ripple", demo, "Tide lanterns", "--step", "0.4", "--json").stdout)
+        self.assertAlmostEqual(turn["turn_s"], 4.8)
+        first, last = turn["moments"][0]["lamps"], turn["moments"][-1]["lamps"]
+        self.assertEqual(len(first), 12)
+        for a, b in zip(first, last):  # the turn comes round
+            for x, y in zip(a["uv"], b["uv"]):
+                self.assertAlmostEqual(x, y, 6)
+        table = run("ripple", demo, "Beacon", "--csv", "--at", "0.3", "--at", "2").stdout.splitlines()
+        self.assertEqual(table[0], "t_s,lamp,u,v")
+        self.assertEqual(len(table), 1 + 2 * 6)
+        self.assertIn("no ripple 'Tide'", run("ripple", demo, "Tide").stderr)
+        self.assertEqual(run("ripple", demo, "Beacon", "--step", "0").returncode, 2)
+        played = json.loads(run("play", demo, "--press", "0 start Tide lanterns", "--until", "1", "--step", "0.5", "--json").stdout)
+        self.assertEqual(played["frames"][-1]["lamps"][0]["colour_from"], "ripple Tide lanterns")
+
     def test_sheets_of_a_show(self):
         demo = DATA / "shows/salt-lanterns.zelo"
         with tempfile.TemporaryDirectory() as name:

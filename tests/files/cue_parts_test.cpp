@@ -3,6 +3,7 @@
 #include "files/show_file.h"
 #include "show/cue_edits.h"
 #include "show/kept.h"
+#include "show/ripple_edits.h"
 #include "support/asked.h"
 
 #include <gtest/gtest.h>
@@ -220,6 +221,69 @@ TEST(CueParts, VersionsLocksSettingsTimesOfDayAndPicturesComeBack) {
     ASSERT_TRUE(less);
     EXPECT_TRUE(less->show->faders.empty());
     EXPECT_NE(less->notes[0].english().find("cue list 9"), std::string::npos);
+}
+
+TEST(CueParts, RipplesComeBackWithWhatPlaysThem) {
+    auto show = show::emptyState().show;
+    show::Fixture f;
+    f.type = "petrel-4";
+    for (int i = 0; i < 3; ++i) {
+        f.address = 1 + 10 * i;
+        show = *show::addFixture(show, f);
+    }
+    show::CueList list;
+    list.name = "main";
+    show = *show::addCueList(show, list);
+    show::Ripple r;
+    r.name = "tide";
+    r.lamps = {{3}, {1}, {2}};
+    r.pattern = show::Pattern::Pulse;
+    r.end = show::RippleEnd::ToAndFro;
+    r.chance = show::Chance::EachItsOwn;
+    r.seed = 7;
+    r.over_below = true;
+    r.turns = 1.5;
+    r.band = 2;
+    r.every_s = 4.5;
+    r.way = route::StopWay{};
+    r.way->kind = route::Kind::Around;
+    r.arrangement.mirrored = true;
+    r.along = show::AlongPlan{90};
+    for (const char* asked : {"gel:214@3200", "xy:0.3,0.3"}) {
+        r = show::withStep(std::move(r), test::asked(asked), {0.2, 0.5});
+        r.steps.back().time_s = 1.25;
+    }
+    r.steps[0].intensity = 0.5;
+    show = *show::addRipple(show, r);
+    show::Cue cue;
+    cue.ripples = {{{1}, show::RippleDoes::Freeze}};
+    show = *show::keepCue(show, {1}, cue);
+    show::Fader fader;
+    fader.name = "tide";
+    fader.ripple = {1};
+    show = *show::addFader(show, fader);
+    const auto written = *showText(*show, {});
+    EXPECT_TRUE(checkShowText(written));
+    const auto opened = parseShow(written);
+    ASSERT_TRUE(opened) << opened.error().text();
+    EXPECT_TRUE(opened->notes.empty());
+    EXPECT_TRUE(*opened->show->ripples.find({1}) == *show->ripples.find({1}));
+    EXPECT_TRUE(opened->show->cue_lists.find({1})->cues.find({1000})->ripples == cue.ripples);
+    EXPECT_EQ(opened->show->faders.find({1})->ripple.value, 1);
+    auto bad = nlohmann::json::parse(written);
+    bad["ripples"][0]["pattern"] = "wobble";
+    EXPECT_NE(parseShow(bad.dump()).error().text().find("cycle, march, pulse"), std::string::npos);
+    bad = nlohmann::json::parse(written);
+    bad["ripples"][0]["steps"] = nlohmann::json::array();
+    EXPECT_NE(parseShow(bad.dump()).error().text().find("a ripple of 0 steps"), std::string::npos);
+    bad = nlohmann::json::parse(written);
+    bad["ripples"][0]["fixtures"] = {1, 99};
+    bad["ripples"][0]["id"] = bad["last_ripple_id"] = 2;
+    const auto less = parseShow(bad.dump());
+    ASSERT_TRUE(less) << less.error().text();
+    EXPECT_EQ(less->show->ripples.find({2})->lamps.size(), 1u);
+    EXPECT_TRUE(less->show->faders.empty());
+    EXPECT_EQ(less->notes.size(), 3u) << "the lamp, the cue's ripple, the fader";
 }
 
 TEST(CueParts, FadersOfGroupsAndEmittersComeBack) {

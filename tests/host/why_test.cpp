@@ -124,7 +124,10 @@ public:
             }
             const bool shines = lamp.sent.xyz.Y > 0;
             if (shines == stops) {
-                std::string told = fmt::format("lamp {} {}\n", lamp.id.value, shines);
+                std::string told = fmt::format(
+                    "lamp {} {}: {} of {}, layers {} and {}, {}\n", lamp.id.value, shines,
+                    lamp.mastered, lamp.intensity, static_cast<int>(lamp.intensity_from.layer),
+                    static_cast<int>(lamp.colour_from.layer), play::words(lamp.dark));
                 for (const auto& link : *links)
                     told += fmt::format("{} {}: {}\n", static_cast<int>(link.state),
                                         link.what.english(), link.words.english());

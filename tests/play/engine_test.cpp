@@ -4,6 +4,7 @@
 #include "play/playing.h"
 #include "play/shipped.h"
 #include "show/edits.h"
+#include "show/ripple_edits.h"
 #include "support/allocations.h"
 #include "support/asked.h"
 
@@ -65,6 +66,44 @@ TEST(Engine, NothingIsAllocatedWhileItPlays) {
                   engine.apply(press(Command::What::Release, 1), t);
                   engine.apply(press(Command::What::Jump, 2, 2), t);
                   engine.frame(t += 0.02, row);
+              }),
+              0);
+}
+
+TEST(Engine, RipplesAllocateNothing) {
+    Shipped shipped;
+    Mixes mixes;
+    Ways ways;
+    show::ShowPtr show = show::emptyState().show;
+    show::Ripple ripple;
+    for (int i = 0; i < 12; ++i) {
+        show::Fixture f;
+        f.type = i % 2 ? "petrel-4" : "gannet-8";
+        f.address = 1 + 30 * i;
+        show = *show::addFixture(show, f);
+        ripple.lamps.push_back({show->last_fixture_id});
+    }
+    for (const char* colour : {"xy:0.52,0.4", "xy:0.2,0.2", "xy:0.3,0.5"})
+        ripple = show::withStep(ripple, test::asked(colour), {0.2, 0.5});
+    for (const auto& [name, pattern] : {std::pair("a", show::Pattern::Cycle),
+                                        {"b", show::Pattern::March},
+                                        {"c", show::Pattern::Pulse}}) {
+        ripple.name = name;
+        ripple.pattern = pattern;
+        show = *show::addRipple(show, ripple);
+    }
+    Playing playing(withWaysOfCues(
+        std::make_shared<const Compiled>(compiled({show, show::emptyHand()}, shipped, mixes)),
+        ways));
+    for (std::uint32_t i = 0; i < 3; ++i)
+        playing.apply(press(Command::What::RippleStart, i), 0);
+    playing.step(0.01);
+    double t = 0.1;
+    EXPECT_EQ(test::allocationsOf([&] {
+                  for (int i = 0; i < 50; ++i)
+                      playing.step(t += 0.0227);
+                  playing.apply(press(Command::What::RippleLetGo, 1), t);
+                  playing.step(t += 0.5);
               }),
               0);
 }

@@ -284,6 +284,24 @@ TEST_F(SettingsTest, AFaderBelowWhatShowsSaysThatItWaits) {
     EXPECT_FALSE(stage(3).faders[0].hidden) << "down it says nothing";
 }
 
+TEST_F(SettingsTest, AFaderThatAddsNothingIsNamedWhereItMakesALampDark) {
+    show = *show::keepHand(show, *lit(1));
+    show::Look look;
+    look.name = "gap";
+    look.values = *show::withIntensity(lit(0.5), {{2}}, 0);
+    show = *show::addLook(show, look);
+    show::Fader fader;
+    fader.name = "gap";
+    fader.look = {1};
+    show = *show::addFader(show, fader);
+    start();
+    press(What::Fader, 0, 1);
+    const Stage now = stage(1);
+    EXPECT_EQ(now.lamps[1].intensity, 0) << "its value counts, and is 0";
+    EXPECT_EQ(now.lamps[1].intensity_from.layer, Engine::From::Layer::Adding);
+    EXPECT_EQ(now.lamps[0].intensity_from.layer, Engine::From::Layer::Adding);
+}
+
 TEST_F(SettingsTest, ACueFollowsAtATimeOfDayAlsoPastMidnight) {
     cue(1000, lit(0.2), 0);
     cue(2000, lit(0.8), 0);

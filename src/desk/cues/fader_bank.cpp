@@ -75,6 +75,10 @@ void FaderStrip::setFader(std::shared_ptr<const show::Fader> fader, const QStrin
             ? tr("%1: the list plays from its first cue while the fader is up, as bright as the "
                  "fader; %2 at full while it is held. Right click for more.")
                   .arg(name, key)
+        : fader_->ripple
+            ? tr("%1: the ripple runs while the fader is up, over what lies below as far as it is "
+                 "up; %2 at full while it is held. Right click for more.")
+                  .arg(name, key)
         : group
             ? tr("%1: the intensity of the group, where nothing is brighter; %2 at full while it "
                  "is held. Right click for more.")
@@ -111,6 +115,14 @@ void FaderStrip::setFader(std::shared_ptr<const show::Fader> fader, const QStrin
                         take(colour::toUv(xyz));
                 }
     }
+    if (const auto* ripple = document_.show().ripples.find(fader_->ripple))
+        for (const auto& step : ripple->steps) {
+            const auto* palette = document_.show().palette(step.colour.palette());
+            const auto* here =
+                palette && palette->colour ? &palette->colour->asked : step.colour.here();
+            const auto wanted = here ? document_.wanted(*here).value_or(nullptr) : nullptr;
+            take(wanted ? wanted->uv() : step.uv);
+        }
     if (const auto* look = document_.show().lookOf(fader_->look))
         for (const auto& [id, value] : look->values) {
             const auto shown = show::followed(document_.show(), *value);
@@ -368,6 +380,13 @@ void FaderBank::openAdd() {
         show::Fader fader;
         fader.list = id;
         offer(lists, toQt(list->name), fader);
+    }
+    auto* ripples = menu->addMenu(tr("A ripple"));
+    ripples->setEnabled(!document_.show().ripples.empty());
+    for (const auto& [id, ripple] : document_.show().ripples) {
+        show::Fader fader;
+        fader.ripple = id;
+        offer(ripples, toQt(ripple->name), fader);
     }
     auto* groups = menu->addMenu(tr("The intensity of a group"));
     groups->setEnabled(!document_.show().groups.empty());

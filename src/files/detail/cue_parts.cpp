@@ -20,6 +20,10 @@ constexpr std::pair<show::FollowWhen, const char*> kFollows[] = {
     {show::FollowWhen::WhenDone, "when done"},
     {show::FollowWhen::TimeOfDay, "time of day"}};
 
+constexpr std::pair<show::RippleDoes, const char*> kDoes[] = {{show::RippleDoes::Start, "start"},
+                                                              {show::RippleDoes::LetGo, "let go"},
+                                                              {show::RippleDoes::Freeze, "freeze"}};
+
 constexpr std::pair<show::AtEnd, const char*> kEnds[] = {{show::AtEnd::Stop, "stop"},
                                                          {show::AtEnd::Again, "again"},
                                                          {show::AtEnd::ToAndFro, "to and fro"}};
@@ -74,6 +78,17 @@ Cue readCue(JsonObject& o, Reading& to) {
         cue.dark_first = o.flag("dark_first");
     cue.follow = readNamed(o, "follow", kFollows);
     cue.follow_s = readTime(o, "follow_s").value_or(0);
+    o.each("ripples", show::kMostKept, [&](const Json& one, const JsonPath& at) {
+        JsonObject r(one, at);
+        const show::RippleId ripple{r.integer("ripple", 0, 1, show::kLastId)};
+        const auto does = readNamed(r, "does", kDoes);
+        o.take(r.error());
+        if (to.show.ripples.find(ripple))
+            cue.ripples.push_back({ripple, does});
+        else if (!r.error())
+            to.notes.push_back(say(ZELO_TEXT("core", "{}: no ripple with id {}: left out"),
+                                   at.text(), ripple.value));
+    });
     cue.values = readValues(o, "values", to);
     cue.version = shortText(o, "version");
     std::set<std::string> names{cue.versionName()};
@@ -123,6 +138,10 @@ Json cueJson(const Cue& cue) {
             j["follow"] = name;
     if (cue.follow_s > 0)
         j["follow_s"] = cue.follow_s;
+    for (const show::CueRipple& act : cue.ripples)
+        for (const auto& [does, name] : kDoes)
+            if (does == act.does)
+                j["ripples"].push_back({{"ripple", act.ripple.value}, {"does", name}});
     if (!cue.version.empty())
         j["version"] = cue.version;
     writeUnknown(j, cue.unknown);
@@ -190,6 +209,7 @@ void readFaders(JsonObject& top, Reading& to) {
                        say(ZELO_TEXT("core", "a fader needs an id and a name that no other has")));
         fader.look = {o.integer("look", 0, 0, show::kLastId)};
         fader.list = {o.integer("list", 0, 0, show::kLastId)};
+        fader.ripple = {o.integer("ripple", 0, 0, show::kLastId)};
         fader.group = {o.integer("group", 0, 0, show::kLastId)};
         if (o.member("family"))
             fader.family = readNamed(o, "family", kFamilies);
@@ -215,11 +235,14 @@ void readFaders(JsonObject& top, Reading& to) {
         if (fader.list.value != 0 && !to.show.cue_lists.find(fader.list))
             return leftOut("list", say(ZELO_TEXT("core", "plays cue list {}, which is not there"),
                                        fader.list.value));
+        if (fader.ripple && !to.show.ripples.find(fader.ripple))
+            return leftOut("ripple", say(ZELO_TEXT("core", "plays ripple {}, which is not there"),
+                                         fader.ripple.value));
         if (fader.group.value != 0 && !to.show.group(fader.group))
             return leftOut("group", say(ZELO_TEXT("core", "plays group {}, which is not there"),
                                         fader.group.value));
         if (fader.look.value == 0 && fader.list.value == 0 && fader.group.value == 0 &&
-            !fader.ofEmitters())
+            !fader.ripple && !fader.ofEmitters())
             return leftOut("look", say(ZELO_TEXT("core", "plays nothing")));
         const auto id = fader.id;
         faders.emplace_back(id, std::make_shared<const show::Fader>(std::move(fader)));
@@ -259,6 +282,8 @@ Json faderJson(const show::Fader& fader) {
         j["look"] = fader.look.value;
     if (fader.list.value != 0)
         j["list"] = fader.list.value;
+    if (fader.ripple)
+        j["ripple"] = fader.ripple.value;
     if (fader.group.value != 0)
         j["group"] = fader.group.value;
     for (const auto& [family, name] : kFamilies)

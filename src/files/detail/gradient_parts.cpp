@@ -89,6 +89,35 @@ route::StopWay readWay(JsonObject& o, double farthest) {
 
 } // namespace
 
+void readLaid(JsonObject& o, route::Arrangement& arrangement,
+              std::optional<show::AlongPlan>& onto) {
+    if (const Json* json = o.member("laid")) {
+        JsonObject a(*json, o.at("laid"));
+        arrangement.order = readNamed(a, "order", kOrders);
+        arrangement.passes = a.integer("passes", 2, 1, route::kMostLaid);
+        arrangement.seed = static_cast<std::uint32_t>(a.integer("seed", 1, 0, 1 << 30));
+        arrangement.mirrored = a.flag("mirrored");
+        arrangement.block = a.integer("block", 1, 1, route::kMostLaid);
+        arrangement.repeats = a.integer("repeats", 1, 1, route::kMostLaid);
+        arrangement.offset = a.number("offset", 0, 0, 1);
+        o.keepUnknown("laid", a);
+        o.take(a.error());
+    }
+    if (const Json* json = o.member("along")) {
+        JsonObject a(*json, o.at("along"));
+        show::AlongPlan along;
+        along.from_point = a.member("x_m") || a.member("y_m");
+        constexpr double far = show::kFarthest_m;
+        along.x_m = a.number("x_m", 0, -far, far);
+        along.y_m = a.number("y_m", 0, -far, far);
+        along.direction_deg =
+            a.number("direction_deg", 0, -show::kMostTurn_deg, show::kMostTurn_deg);
+        onto = along;
+        o.keepUnknown("along", a);
+        o.take(a.error());
+    }
+}
+
 std::optional<route::StopWay> readWayMember(JsonObject& o, double farthest) {
     const Json* json = o.member("way");
     if (!json)
@@ -155,38 +184,10 @@ void readStops(JsonObject& o, Gradient& g, std::vector<Sentence>& notes) {
     });
 }
 
-void readLaid(JsonObject& o, Gradient& g) {
-    if (const Json* json = o.member("laid")) {
-        JsonObject a(*json, o.at("laid"));
-        g.arrangement.order = readNamed(a, "order", kOrders);
-        g.arrangement.passes = a.integer("passes", 2, 1, route::kMostLaid);
-        g.arrangement.seed = static_cast<std::uint32_t>(a.integer("seed", 1, 0, 1 << 30));
-        g.arrangement.mirrored = a.flag("mirrored");
-        g.arrangement.block = a.integer("block", 1, 1, route::kMostLaid);
-        g.arrangement.repeats = a.integer("repeats", 1, 1, route::kMostLaid);
-        g.arrangement.offset = a.number("offset", 0, 0, 1);
-        o.keepUnknown("laid", a);
-        o.take(a.error());
-    }
-    if (const Json* json = o.member("along")) {
-        JsonObject a(*json, o.at("along"));
-        show::AlongPlan along;
-        along.from_point = a.member("x_m") || a.member("y_m");
-        constexpr double far = show::kFarthest_m;
-        along.x_m = a.number("x_m", 0, -far, far);
-        along.y_m = a.number("y_m", 0, -far, far);
-        along.direction_deg =
-            a.number("direction_deg", 0, -show::kMostTurn_deg, show::kMostTurn_deg);
-        g.along = along;
-        o.keepUnknown("along", a);
-        o.take(a.error());
-    }
-}
-
 Gradient readGradient(JsonObject& o, std::vector<Sentence>& notes) {
     Gradient g;
     readStops(o, g, notes);
-    readLaid(o, g);
+    readLaid(o, g.arrangement, g.along);
     g.even = readNamed(o, "even", kEvens);
     const std::string bright = o.text("bright", show::nameOf(g.bright));
     if (const auto named = show::brightNamed(bright))
@@ -254,9 +255,32 @@ void readLayings(JsonObject& top, Reading& to) {
     });
 }
 
-Json gradientJson(const Gradient& g) {
+void writeLaid(Json& j, const route::Arrangement& a, const std::optional<show::AlongPlan>& along) {
     const route::Arrangement usual;
-    const route::Arrangement& a = g.arrangement;
+    Json laid = Json::object();
+    if (a.order != usual.order)
+        laid["order"] = nameIn(kOrders, a.order);
+    if (a.passes != usual.passes)
+        laid["passes"] = a.passes;
+    if (a.seed != usual.seed)
+        laid["seed"] = a.seed;
+    if (a.mirrored)
+        laid["mirrored"] = true;
+    if (a.block != usual.block)
+        laid["block"] = a.block;
+    if (a.repeats != usual.repeats)
+        laid["repeats"] = a.repeats;
+    if (a.offset != usual.offset)
+        laid["offset"] = a.offset;
+    if (!laid.empty())
+        j["laid"] = laid;
+    if (along && along->from_point)
+        j["along"] = {{"x_m", along->x_m}, {"y_m", along->y_m}};
+    else if (along)
+        j["along"] = {{"direction_deg", along->direction_deg}};
+}
+
+Json gradientJson(const Gradient& g) {
     Json j;
     j["stops"] = Json::array();
     for (std::size_t i = 0; i < g.stops.size(); ++i) {
@@ -285,27 +309,7 @@ Json gradientJson(const Gradient& g) {
         writeUnknown(s, stop.unknown);
         j["intensities"].push_back(std::move(s));
     }
-    Json laid = Json::object();
-    if (a.order != usual.order)
-        laid["order"] = nameIn(kOrders, a.order);
-    if (a.passes != usual.passes)
-        laid["passes"] = a.passes;
-    if (a.seed != usual.seed)
-        laid["seed"] = a.seed;
-    if (a.mirrored)
-        laid["mirrored"] = true;
-    if (a.block != usual.block)
-        laid["block"] = a.block;
-    if (a.repeats != usual.repeats)
-        laid["repeats"] = a.repeats;
-    if (a.offset != usual.offset)
-        laid["offset"] = a.offset;
-    if (!laid.empty())
-        j["laid"] = laid;
-    if (g.along && g.along->from_point)
-        j["along"] = {{"x_m", g.along->x_m}, {"y_m", g.along->y_m}};
-    else if (g.along)
-        j["along"] = {{"direction_deg", g.along->direction_deg}};
+    writeLaid(j, g.arrangement, g.along);
     if (!g.common_reach)
         j["each_its_own_reach"] = true;
     if (g.choose != route::Choose::Together)

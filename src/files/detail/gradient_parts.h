@@ -19,6 +19,10 @@ std::shared_ptr<const show::Gradient> readGradientMember(JsonObject& o,
 // `farthest`: its points.
 std::optional<route::StopWay> readWayMember(JsonObject& o, double farthest = 1);
 Json wayJson(const route::StopWay& way);
+// "laid" and "along": how it lies over lamps.
+void readLaid(JsonObject& o, route::Arrangement& arrangement, std::optional<show::AlongPlan>& onto);
+void writeLaid(Json& j, const route::Arrangement& arrangement,
+               const std::optional<show::AlongPlan>& along);
 // All of them into `to.layings`. Palettes must be read.
 void readLayings(JsonObject& top, Reading& to);
 
