@@ -424,7 +424,13 @@ TEST_F(CuesTest, FadersMixLooksAndFlash) {
 }
 
 TEST_F(CuesTest, LooksGoOntoFaders) {
+    // Eight fill a page; the demo's ninth goes first.
+    show::FaderId ninth;
+    for (const auto& [id, fader] : document.show().faders)
+        ninth = id;
+    document.edit("Remove", show::removeFader(document.state().show, ninth));
     const auto before = document.show().faders.size();
+    ASSERT_EQ(before, 8u);
     view().faders().openAdd();
     choose("night tide");
     EXPECT_EQ(document.show().faders.size(), before + 1);

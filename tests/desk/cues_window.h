@@ -78,14 +78,20 @@ protected:
         EXPECT_TRUE(open) << "no menu is open";
         return open;
     }
+    // The one that reads just so, else the first that has the text in it.
     QAction* entry(const QString& text) {
         auto* top = menu();
         if (!top)
             return nullptr;
+        QAction* has = nullptr;
         for (QMenu* m : QList<QMenu*>{top} + top->findChildren<QMenu*>())
             for (QAction* action : m->actions())
-                if (action->text().contains(text))
+                if (action->text() == text)
                     return action;
+                else if (!has && action->text().contains(text))
+                    has = action;
+        if (has)
+            return has;
         ADD_FAILURE() << "not in the menu: " << text.toStdString();
         return nullptr;
     }
