@@ -3003,8 +3003,8 @@
         <translation>Fader &apos;{}&apos;: braucht einen Look, eine Liste, eine Gruppe oder Emitter</translation>
     </message>
     <message>
-        <source>left out, since their look, list or group is not there: {} faders</source>
-        <translation>ausgelassen, da ihr Look, ihre Liste oder Gruppe nicht da ist: {} Fader</translation>
+        <source>left out, since what they play is not there: {} faders</source>
+        <translation>ausgelassen, da nicht da ist, was sie spielen: {} Fader</translation>
     </message>
     <message>
         <source>a picture of {} kB: {} at most</source>
@@ -3065,6 +3065,22 @@
     <message>
         <source>fader &apos;{}&apos; plays ripple &apos;{}&apos;</source>
         <translation>Fader &apos;{}&apos; spielt Welle &apos;{}&apos;</translation>
+    </message>
+    <message>
+        <source>none of these lamps makes colours all round</source>
+        <translation>keine dieser Lampen macht Farben rundum</translation>
+    </message>
+    <message>
+        <source>these types share no reach about the white</source>
+        <translation>diese Typen haben um das Weiß keine gemeinsame Reichweite</translation>
+    </message>
+    <message>
+        <source>{} hues: must be 3 to {}</source>
+        <translation>{} Farbtöne: 3 bis {} gehen</translation>
+    </message>
+    <message>
+        <source>a saturation of {}: must be above 0, and 1 at most</source>
+        <translation>eine Sättigung von {}: muss über 0 und höchstens 1 sein</translation>
     </message>
 </context>
 <context>
@@ -4431,6 +4447,18 @@
     <message>
         <source>Keep version %1 of cue %2</source>
         <translation>Fassung %1 von Cue %2 behalten</translation>
+    </message>
+    <message>
+        <source>Nothing to keep: these lamps show nothing of it.</source>
+        <translation>Nichts zu behalten: Diese Lampen zeigen nichts davon.</translation>
+    </message>
+    <message>
+        <source>Which emitters? Their names, with commas between.</source>
+        <translation>Welche Emitter? Ihre Namen, mit Kommas dazwischen.</translation>
+    </message>
+    <message>
+        <source>None of these lamps has an emitter “%1”.</source>
+        <translation>Keine dieser Lampen hat einen Emitter „%1“.</translation>
     </message>
 </context>
 <context>
@@ -7108,8 +7136,8 @@ Gesperrt: Sie behält, was sie zeigt (Umschalt+L entsperrt)</translation>
         <translation>gezeigt</translation>
     </message>
     <message>
-        <source>Cues or faders lie over look %1: let go of them to see it.</source>
-        <translation>Cues oder Fader liegen über Look %1: Sie loslassen, um ihn zu sehen.</translation>
+        <source>Cues, faders or ripples lie over look %1: let go of them to see it.</source>
+        <translation>Cues, Fader oder Wellen liegen über Look %1: Sie loslassen, um ihn zu sehen.</translation>
     </message>
     <message>
         <source>under what plays</source>

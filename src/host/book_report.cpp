@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "host/book_report.h"
 
+#include "base/csv.h"
 #include "colour/cct.h"
 #include "colour/rendering.h"
 #include "colour/ssi.h"
@@ -48,16 +49,6 @@ BookLine lineOf(const mix::Mixer& mixer, const light::Wanted& wanted, const Book
     return line;
 }
 
-// A name with a comma or a quote stays one cell.
-std::string cell(const std::string& text) {
-    if (text.find_first_of(",\"\n") == std::string::npos)
-        return text;
-    std::string quoted = "\"";
-    for (const char c : text)
-        quoted += c == '"' ? std::string("\"\"") : std::string(1, c);
-    return quoted + '"';
-}
-
 std::string number(double value, int decimals) {
     return std::isfinite(value) ? fmt::format("{:.{}f}", value, decimals) : std::string();
 }
@@ -88,9 +79,10 @@ std::vector<BookLine> bookReport(const BookWish& wish, const light::ColourSource
 std::string bookReportCsv(const std::vector<BookLine>& lines) {
     std::string text = "gel,name,type,miss_uv,in_reach,candela,of_brightest,rf,ssi\n";
     for (const BookLine& l : lines)
-        text += fmt::format("{},{},{},{},{},{},{},{},{}\n", cell(l.gel), cell(l.name), cell(l.type),
-                            number(l.miss_uv, 5), l.in_reach ? "yes" : "no", number(l.candela, 1),
-                            number(l.of_brightest, 3), number(l.rf, 1), number(l.ssi, 0));
+        text += fmt::format("{},{},{},{},{},{},{},{},{}\n", csvCell(l.gel), csvCell(l.name),
+                            csvCell(l.type), number(l.miss_uv, 5), l.in_reach ? "yes" : "no",
+                            number(l.candela, 1), number(l.of_brightest, 3), number(l.rf, 1),
+                            number(l.ssi, 0));
     return text;
 }
 

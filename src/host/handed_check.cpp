@@ -92,16 +92,17 @@ Result<std::vector<Finding>> checkHandedOver(const show::ShowPtr& show, const pl
                     std::round(200 * fault.shown.v)};
                 const auto [at, fresh] = alike.try_emplace(key, found.size());
                 if (fresh)
-                    found.push_back({Finding::Kind::Fade,
-                                     wish.list,
-                                     own,
-                                     {},
-                                     fault.from_s,
-                                     fault.from_s + fault.lasts_s,
-                                     play::wordsOf(fault, uvOf(lamp, before.drives, white),
-                                                   uvOf(lamp, after.drives, white), white),
-                                     {},
-                                     route::lightOfFade(*lamp.mixer, setup, white, 57)});
+                    found.push_back(
+                        {Finding::Kind::Fade,
+                         wish.list,
+                         own,
+                         {},
+                         fault.from_s,
+                         fault.from_s + fault.lasts_s,
+                         play::wordsOf(fault, uvOf(lamp, before.drives, white),
+                                       uvOf(lamp, after.drives, white), white),
+                         {},
+                         route::lightOfFade(*lamp.mixer, setup, white, play::kMomentsOfFinding)});
                 found[at->second].lamps.push_back(lamp.id);
             }
         }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "host/sheets.h"
 
+#include "base/csv.h"
 #include "colour/cct.h"
 
 #include <fmt/format.h>
@@ -11,15 +12,6 @@
 namespace zelo::host {
 
 namespace {
-
-std::string quoted(const std::string& text) {
-    if (text.find_first_of(",\"\r\n") == std::string::npos)
-        return text;
-    std::string all = "\"";
-    for (const char sign : text)
-        all += sign == '"' ? std::string("\"\"") : std::string(1, sign);
-    return all + '"';
-}
 
 std::string seconds(const std::optional<double>& time) {
     return time ? fmt::format("{}", *time) : std::string();
@@ -33,7 +25,7 @@ std::string clock(double seconds) { // "at 19:30:00"
 std::string row(const std::vector<std::string>& cells) {
     std::string text;
     for (std::size_t i = 0; i < cells.size(); ++i)
-        text += (i > 0 ? "," : "") + quoted(cells[i]);
+        text += (i > 0 ? "," : "") + csvCell(cells[i]);
     return text + "\r\n";
 }
 

@@ -128,14 +128,8 @@ private:
     }
     bool isOf(const show::Fader& fader, const mix::Mixer& mixer, std::size_t emitter) const {
         const light::Emitter& e = mixer.type().emitters[emitter];
-        if (e.source)
-            return false;
-        if (std::find(fader.emitters.begin(), fader.emitters.end(), e.name) != fader.emitters.end())
-            return true;
-        const auto xyz = mixer.partLight(emitter);
-        return fader.family && colour::hasChromaticity(xyz) &&
-               familyOf(colour::toUv(xyz), colour::planckianUv({show_.white_cct_k})) ==
-                   fader.family;
+        return !e.source && bringsEmitter(fader, e.name, mixer.partLight(emitter),
+                                          colour::planckianUv({show_.white_cct_k}));
     }
 
     void addLamp(const show::Fixture& fixture) {
@@ -472,6 +466,14 @@ std::optional<show::Family> familyOf(const colour::Uv& uv, const colour::Uv& whi
     if (hue == "cyan" || hue == "blue" || hue == "violet")
         return show::Family::Blue;
     return std::nullopt;
+}
+
+bool bringsEmitter(const show::Fader& fader, const std::string& name, const colour::Xyz& light,
+                   const colour::Uv& white) {
+    if (std::find(fader.emitters.begin(), fader.emitters.end(), name) != fader.emitters.end())
+        return true;
+    return fader.family && colour::hasChromaticity(light) &&
+           familyOf(colour::toUv(light), white) == fader.family;
 }
 
 std::optional<std::uint32_t> Compiled::lampOf(show::FixtureId id) const {

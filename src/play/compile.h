@@ -49,6 +49,9 @@ struct Compiled {
 
 // Of light that goes by this family; none of what is white.
 std::optional<show::Family> familyOf(const colour::Uv& uv, const colour::Uv& white);
+// Whether a fader of emitters brings the one of this name, which gives this light.
+bool bringsEmitter(const show::Fader& fader, const std::string& name, const colour::Xyz& light,
+                   const colour::Uv& white);
 
 // A pure function of the show, the hand, and what its colours and types come from; `mixes` and the
 // one before only save work. Palettes are followed and gradients laid out. Of a lamp whose type is

@@ -210,6 +210,7 @@ private:
     void actRipples(std::size_t list, bool whole); // what the cue that it stands in does with them
     void runRipples(double passed_s);
     void takeRipples(const Engine& before);
+    void leftBy(const PlayedFader& fader, const Program& of);
     double rippleWeight(std::size_t ripple) const; // 0: it gives nothing
     const In* rippleOf(std::uint32_t lamp) const;  // the latest that gives it something; null: none
     void rippleColour(std::uint32_t lamp, double* to) const; // over what is there

@@ -139,6 +139,10 @@ void Engine::startRipple(std::size_t ripple) {
     r.now.time_s = 0;
     r.let_go_s = HUGE_VAL;
     r.stamp = ++events_;
+    r.share = 1;
+    for (std::size_t f = 0; f < level_.size(); ++f)
+        if (program_->faders[f].ripple == ripple && level_[f] > 0)
+            r.share = level_[f];
 }
 
 void Engine::letGoOfRipple(std::size_t ripple) {

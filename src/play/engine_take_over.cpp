@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <optional>
 
 namespace zelo::play {
 
@@ -53,16 +54,46 @@ void Engine::takeOver(Engine& before, double t_s, double fade_s) {
                 lists_[*p.faders[f].list].share = level_[f];
         }
     }
+    takeRipples(before);
+    for (std::size_t f = 0; f < q.fader_ids.size(); ++f)
+        if (before.level_[f] > 0)
+            leftBy(q.faders[f], q);
     for (std::uint32_t lamp = 0; lamp < p.lamp_ids.size(); ++lamp)
         if (const std::uint32_t old = lamp_before_[lamp]; old != UINT32_MAX) {
             solo_[lamp] = before.solo_[old];
             any_solo_ = any_solo_ || solo_[lamp];
         }
-    takeRipples(before);
     for (std::uint32_t lamp = 0; lamp < p.lamp_ids.size(); ++lamp)
         if (const std::uint32_t old = lamp_before_[lamp];
             old != UINT32_MAX && p.parts(lamp) == q.parts(old))
             change(lamp, before, old, fade_s);
+}
+
+// What a fader that was up played: where none is up that plays it now, it is let go in its time.
+void Engine::leftBy(const PlayedFader& fader, const Program& of) {
+    const Program& p = *program_;
+    const auto now = [](const std::vector<int>& ids, int id) -> std::optional<std::size_t> {
+        const auto it = std::lower_bound(ids.begin(), ids.end(), id);
+        if (it == ids.end() || *it != id)
+            return std::nullopt;
+        return static_cast<std::size_t>(it - ids.begin());
+    };
+    const auto list = fader.list ? now(p.list_ids, of.list_ids[*fader.list]) : std::nullopt;
+    const auto ripple =
+        fader.ripple ? now(p.ripple_ids, of.ripple_ids[*fader.ripple]) : std::nullopt;
+    for (std::size_t f = 0; f < level_.size(); ++f)
+        if (level_[f] > 0 &&
+            ((list && p.faders[f].list == list) || (ripple && p.faders[f].ripple == ripple)))
+            return;
+    if (ripple)
+        letGoOfRipple(*ripple);
+    if (!list)
+        return;
+    List& l = lists_[*list];
+    release(*list);
+    for (Fade& f : l.intensity) // as bright as the fader left it
+        f.from *= l.share;
+    l.share = 1;
 }
 
 // Where it stands, and the fades of its lamps.
@@ -75,6 +106,7 @@ void Engine::takeList(std::size_t list, const Engine& before, std::size_t old_li
     l.time_s = old.time_s;
     l.rate = old.rate;
     l.held = old.held;
+    l.share = old.share;
     l.round_s = old.round_s;
     l.turned = old.turned && p.lists[list].at_end == PlayedList::AtEnd::ToAndFro;
     l.started_s = old.started_s;

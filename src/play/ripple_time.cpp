@@ -15,19 +15,23 @@ namespace {
 
 constexpr double kSamePlace = 1e-9;
 
-// The steps of a turn in their order: 0 … S−1, and back to 1 where it goes to and fro.
-int stepAt(const RippleTimes& times, long k) {
-    const auto n = static_cast<long>(times.steps());
-    if (times.end != RippleEnd::ToAndFro || n < 3)
-        return static_cast<int>(((k % n) + n) % n);
-    const long round = 2 * n - 2;
+// Of n things in their order: 0 … n−1, and back to 1 where it goes to and fro.
+long roundOf(RippleEnd end, long n) {
+    return end == RippleEnd::ToAndFro && n >= 3 ? 2 * n - 2 : n;
+}
+
+long placeAt(RippleEnd end, long n, long k) {
+    const long round = roundOf(end, n);
     const long at = ((k % round) + round) % round;
-    return static_cast<int>(at < n ? at : round - at);
+    return at < n ? at : round - at;
+}
+
+int stepAt(const RippleTimes& times, long k) {
+    return static_cast<int>(placeAt(times.end, static_cast<long>(times.steps()), k));
 }
 
 long stepsOfTurn(const RippleTimes& times) {
-    const auto n = static_cast<long>(times.steps());
-    return times.end == RippleEnd::ToAndFro && n >= 3 ? 2 * n - 2 : n;
+    return roundOf(times.end, static_cast<long>(times.steps()));
 }
 
 Beat still(int step) {
@@ -102,12 +106,6 @@ Beat pulseAt(const RippleTimes& times, double tau) {
     const int rest = times.over_below ? kBelow : 0;
     const auto first = times.over_below ? 0L : 1L;
     const long accents = static_cast<long>(times.steps()) - first;
-    const auto accent = [&](long k) {
-        const long round =
-            times.end == RippleEnd::ToAndFro && accents >= 3 ? 2 * accents - 2 : accents;
-        const long at = ((k % round) + round) % round;
-        return static_cast<int>(first + (at < accents ? at : round - at));
-    };
     const double lasts = times.rise_s + times.stay_s + times.fall_s;
     double most = 0;
     int which = rest;
@@ -118,7 +116,7 @@ Beat pulseAt(const RippleTimes& times, double tau) {
         const double now = envelope(times, tau - static_cast<double>(k) * times.every_s);
         if (now > most) {
             most = now;
-            which = accent(k);
+            which = static_cast<int>(first + placeAt(times.end, accents, k));
         }
     }
     return most > 0 ? onTheWay(rest, which, most) : still(rest);
@@ -180,11 +178,11 @@ RippleTimes rippleTimes(const show::Ripple& ripple, int places) {
 RippleDelays rippleDelays(const show::Ripple& ripple, std::span<const double> places) {
     std::vector<double> apart(places.begin(), places.end());
     std::sort(apart.begin(), apart.end());
-    int count = apart.empty() ? 1 : 1;
+    int count = 1;
     for (std::size_t i = 1; i < apart.size(); ++i)
         count += apart[i] - apart[i - 1] > kSamePlace;
     if (ripple.along)
-        count = std::max<int>(1, static_cast<int>(places.size()));
+        count = std::max(1, static_cast<int>(places.size()));
     RippleDelays all{rippleTimes(ripple, count), {}};
     std::mt19937 random(ripple.seed);
     if (ripple.chance == show::Chance::EachItsOwn) {

@@ -115,9 +115,8 @@ private:
         if (fresh) {
             at->second.faults = route::checkFade(mixer, setup, white_);
             if (!at->second.faults.empty()) {
-                constexpr std::size_t kMoments = 57;
                 at->second.cures = route::curesFor(mixer, setup, white_);
-                at->second.light = route::lightOfFade(mixer, setup, white_, kMoments);
+                at->second.light = route::lightOfFade(mixer, setup, white_, kMomentsOfFinding);
             }
             at->second.from = uvOf(mixer, setup.before.drives);
             at->second.to = uvOf(mixer, setup.after.drives);

@@ -27,6 +27,7 @@ struct Finding {
 const char* nameOf(Finding::Kind kind);
 const char* nameOf(route::Cure cure); // "colour in the dark", …
 
+inline constexpr std::size_t kMomentsOfFinding = 57; // of its light
 // A colour is missed when it is farther than this from the one asked for.
 inline constexpr double kMissed_uv = 0.015;
 

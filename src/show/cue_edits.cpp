@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "show/cue_edits.h"
 
+#include "show/detail/changed.h"
 #include "show/detail/kept_checks.h"
 
 #include <algorithm>
@@ -336,15 +337,7 @@ Result<Copied> insertCues(const ShowPtr& show, CueListId list, std::optional<Cue
 Result<ShowPtr> letGoInCue(const ShowPtr& show, CueListId list, CueNumber number,
                            const Lineup& lineup, Which what) {
     return changeCues(show, list, {number}, [&](Cue& cue) {
-        std::vector<Values::Change> changes;
-        for (const FixtureId id : lineup)
-            if (const Value* value = cue.values.find(id)) {
-                Value less = *value;
-                letGo(less, what);
-                changes.emplace_back(id,
-                                     less.empty() ? nullptr : std::make_shared<const Value>(less));
-            }
-        cue.values = cue.values.changed(std::move(changes));
+        cue.values = lessened(cue.values, lineup, [&](Value& value) { letGo(value, what); });
     });
 }
 

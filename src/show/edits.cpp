@@ -3,6 +3,7 @@
 
 #include "base/text.h"
 #include "light/frame.h"
+#include "show/detail/changed.h"
 #include "show/holders.h"
 #include "show/limits.h"
 
@@ -420,16 +421,23 @@ Values byOrder(const Values& values, const Lineup& from, const Lineup& to) {
     return Values{}.changed(std::move(all));
 }
 
+namespace {
+
+// The very same hand where nothing goes.
+template <class F>
+HandPtr less(const HandPtr& hand, const Lineup& lineup, F lessen) {
+    Values left = lessened(*hand, lineup, lessen);
+    return left == *hand ? hand : std::make_shared<const Values>(std::move(left));
+}
+
+} // namespace
+
 HandPtr putDown(const HandPtr& hand, const Lineup& lineup, Which which) {
-    std::vector<Values::Change> gone;
-    for (const FixtureId id : lineup)
-        if (const Value* held = hand->find(id)) {
-            Value left = *held;
-            letGo(left, which);
-            if (!(left == *held))
-                gone.emplace_back(id, left.empty() ? nullptr : std::make_shared<const Value>(left));
-        }
-    return gone.empty() ? hand : std::make_shared<const Values>(hand->changed(std::move(gone)));
+    return less(hand, lineup, [&](Value& value) { letGo(value, which); });
+}
+
+HandPtr putDownSetting(const HandPtr& hand, const Lineup& lineup, const std::string& name) {
+    return less(hand, lineup, [&](Value& value) { value.settings.erase(name); });
 }
 
 } // namespace zelo::show

@@ -72,6 +72,7 @@ HandPtr withParts(const HandPtr& hand, const Lineup& lineup, const PartLevels& p
 HandPtr withSetting(const HandPtr& hand, const Lineup& lineup, const std::string& name,
                     double share);
 HandPtr putDown(const HandPtr& hand, const Lineup& lineup, Which which = Which::All);
+HandPtr putDownSetting(const HandPtr& hand, const Lineup& lineup, const std::string& name);
 inline HandPtr emptyHand() {
     return std::make_shared<const Values>();
 }

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "show/holders.h"
 
+#include "show/detail/changed.h"
+
 #include <fmt/format.h>
 
 namespace zelo::show {
@@ -27,36 +29,28 @@ State changeHolders(const State& state,
     Show next = *state.show;
     next.standing = change({Holder::Kind::Standing, {}, {}, {}}, next.standing);
     next.locked = change({Holder::Kind::Locked, {}, {}, {}}, next.locked);
-    std::vector<Table<LookId, Look>::Change> looks;
-    for (const auto& [id, look] : state.show->looks) {
-        Values values = change({Holder::Kind::Look, id, {}, {}}, look->values);
-        if (values == look->values)
-            continue;
-        Look copy = *look;
+    next.looks = changedItems(next.looks, [&](LookId id, const Look& look) -> std::optional<Look> {
+        Values values = change({Holder::Kind::Look, id, {}, {}}, look.values);
+        if (values == look.values)
+            return std::nullopt;
+        Look copy = look;
         copy.values = std::move(values);
-        looks.emplace_back(id, std::make_shared<const Look>(std::move(copy)));
-    }
-    std::vector<Table<CueListId, CueList>::Change> lists;
-    for (const auto& [id, list] : state.show->cue_lists) {
-        std::vector<Table<CueNumber, Cue>::Change> cues;
-        for (const auto& [number, cue] : list->cues) {
-            Values values = change({Holder::Kind::Cue, {}, id, number}, cue->values);
-            std::vector<CueVersion> versions = cue->versions;
+        return copy;
+    });
+    next.cue_lists =
+        changedCues(next.cue_lists, [&](CueListId id, const Cue& cue) -> std::optional<Cue> {
+            const Holder holder{Holder::Kind::Cue, {}, id, cue.number};
+            Values values = change(holder, cue.values);
+            std::vector<CueVersion> versions = cue.versions;
             for (CueVersion& version : versions)
-                version.values = change({Holder::Kind::Cue, {}, id, number}, version.values);
-            if (values == cue->values && versions == cue->versions)
-                continue;
-            Cue copy = *cue;
+                version.values = change(holder, version.values);
+            if (values == cue.values && versions == cue.versions)
+                return std::nullopt;
+            Cue copy = cue;
             copy.values = std::move(values);
             copy.versions = std::move(versions);
-            cues.emplace_back(number, std::make_shared<const Cue>(std::move(copy)));
-        }
-        if (cues.empty())
-            continue;
-        CueList copy = *list;
-        copy.cues = copy.cues.changed(std::move(cues));
-        lists.emplace_back(id, std::make_shared<const CueList>(std::move(copy)));
-    }
+            return copy;
+        });
     bool faded = false;
     if (state.show->crossfade) {
         Crossfade copy = *state.show->crossfade;
@@ -69,14 +63,10 @@ State changeHolders(const State& state,
             next.crossfade = std::make_shared<const Crossfade>(std::move(copy));
     }
     State changed = state;
-    if (faded || !looks.empty() || !lists.empty() || !(next.standing == state.show->standing) ||
-        !(next.locked == state.show->locked)) {
-        if (!looks.empty())
-            next.looks = next.looks.changed(std::move(looks));
-        if (!lists.empty())
-            next.cue_lists = next.cue_lists.changed(std::move(lists));
+    const Show& was = *state.show;
+    if (faded || !(next.looks == was.looks) || !(next.cue_lists == was.cue_lists) ||
+        !(next.standing == was.standing) || !(next.locked == was.locked))
         changed.show = nextShow(std::move(next));
-    }
     Values held = change({Holder::Kind::Hand, {}, {}, {}}, *state.hand);
     if (!(held == *state.hand))
         changed.hand = std::make_shared<const Values>(std::move(held));
@@ -128,20 +118,20 @@ State changeGradients(const State& state, const std::function<bool(Gradient&)>& 
         copy.own = std::make_shared<const Gradient>(std::move(gradient));
         return std::make_shared<const Laying>(std::move(copy));
     });
-    std::vector<Table<PaletteId, Palette>::Change> palettes;
-    for (const auto& [id, palette] : state.show->palettes) {
-        if (!palette->gradient)
-            continue;
-        Gradient gradient = *palette->gradient;
-        if (!change(gradient))
-            continue;
-        Palette copy = *palette;
-        copy.gradient = std::make_shared<const Gradient>(std::move(gradient));
-        palettes.emplace_back(id, std::make_shared<const Palette>(std::move(copy)));
-    }
-    if (!palettes.empty()) {
+    auto palettes = changedItems(
+        state.show->palettes, [&](PaletteId, const Palette& palette) -> std::optional<Palette> {
+            if (!palette.gradient)
+                return std::nullopt;
+            Gradient gradient = *palette.gradient;
+            if (!change(gradient))
+                return std::nullopt;
+            Palette copy = palette;
+            copy.gradient = std::make_shared<const Gradient>(std::move(gradient));
+            return copy;
+        });
+    if (!(palettes == state.show->palettes)) {
         Show changed = *next.show;
-        changed.palettes = changed.palettes.changed(std::move(palettes));
+        changed.palettes = std::move(palettes);
         next.show = nextShow(std::move(changed));
     }
     return next;
@@ -205,26 +195,18 @@ State withSoundWays(const State& state, std::size_t& lost) {
     const auto between = std::erase_if(next.routes_between, [&](const RouteBetween& b) {
         return !colourThere(b.from) || !colourThere(b.to) || !show.routes.find(b.route);
     });
-    std::vector<Table<CueListId, CueList>::Change> lists;
-    for (const auto& [id, list] : show.cue_lists) {
-        std::vector<Table<CueNumber, Cue>::Change> cues;
-        for (const auto& [number, cue] : list->cues)
-            if (cue->route && !show.routes.find(cue->route)) {
-                Cue copy = *cue;
-                copy.route = {};
-                cues.emplace_back(number, std::make_shared<const Cue>(std::move(copy)));
-            }
-        if (cues.empty())
-            continue;
-        lost += cues.size();
-        CueList copy = *list;
-        copy.cues = copy.cues.changed(std::move(cues));
-        lists.emplace_back(id, std::make_shared<const CueList>(std::move(copy)));
-    }
+    next.cue_lists = changedCues(show.cue_lists, [&](CueListId, const Cue& cue) {
+        std::optional<Cue> copy;
+        if (cue.route && !show.routes.find(cue.route)) {
+            copy = cue;
+            copy->route = {};
+            ++lost;
+        }
+        return copy;
+    });
     lost += between;
-    if (!changed && between == 0 && lists.empty())
+    if (!changed && between == 0 && next.cue_lists == show.cue_lists)
         return state;
-    next.cue_lists = next.cue_lists.changed(std::move(lists));
     return {nextShow(std::move(next)), state.hand};
 }
 
@@ -235,39 +217,29 @@ namespace {
 // Ripples of lamps and palettes that are there, and cues of ripples that are.
 State withSoundRipples(const State& state) {
     const Show& show = *state.show;
-    std::vector<Table<RippleId, Ripple>::Change> ripples;
-    for (const auto& [id, ripple] : show.ripples) {
-        Ripple copy = *ripple;
-        std::erase_if(copy.lamps, [&](FixtureId lamp) { return !show.fixture(lamp); });
-        for (RippleStep& step : copy.steps) {
-            const Palette* p = show.palette(step.colour.palette());
-            if (step.colour.palette() && !(p && p->colour))
-                step.colour = light::Asked(light::AskedUv{step.uv.u, step.uv.v});
-        }
-        if (!(copy == *ripple))
-            ripples.emplace_back(id, std::make_shared<const Ripple>(std::move(copy)));
-    }
-    std::vector<Table<CueListId, CueList>::Change> lists;
-    for (const auto& [id, list] : show.cue_lists) {
-        std::vector<Table<CueNumber, Cue>::Change> cues;
-        for (const auto& [number, cue] : list->cues) {
-            Cue copy = *cue;
-            if (std::erase_if(copy.ripples, [&](const CueRipple& act) {
-                    return !show.ripples.find(act.ripple);
-                }) > 0)
-                cues.emplace_back(number, std::make_shared<const Cue>(std::move(copy)));
-        }
-        if (cues.empty())
-            continue;
-        CueList copy = *list;
-        copy.cues = copy.cues.changed(std::move(cues));
-        lists.emplace_back(id, std::make_shared<const CueList>(std::move(copy)));
-    }
-    if (ripples.empty() && lists.empty())
-        return state;
     Show next = show;
-    next.ripples = next.ripples.changed(std::move(ripples));
-    next.cue_lists = next.cue_lists.changed(std::move(lists));
+    next.ripples =
+        changedItems(show.ripples, [&](RippleId, const Ripple& ripple) -> std::optional<Ripple> {
+            Ripple copy = ripple;
+            std::erase_if(copy.lamps, [&](FixtureId lamp) { return !show.fixture(lamp); });
+            for (RippleStep& step : copy.steps) {
+                const Palette* p = show.palette(step.colour.palette());
+                if (step.colour.palette() && !(p && p->colour))
+                    step.colour = light::Asked(light::AskedUv{step.uv.u, step.uv.v});
+            }
+            return copy == ripple ? std::nullopt : std::optional(copy);
+        });
+    const auto gone = [&](const CueRipple& act) { return !show.ripples.find(act.ripple); };
+    next.cue_lists = changedCues(show.cue_lists, [&](CueListId, const Cue& cue) {
+        std::optional<Cue> copy;
+        if (std::any_of(cue.ripples.begin(), cue.ripples.end(), gone)) {
+            copy = cue;
+            std::erase_if(copy->ripples, gone);
+        }
+        return copy;
+    });
+    if (next.ripples == show.ripples && next.cue_lists == show.cue_lists)
+        return state;
     return {nextShow(std::move(next)), state.hand};
 }
 
@@ -348,7 +320,7 @@ State pruned(const State& given, std::vector<Sentence>* notes) {
     tell(stops,
          say(ZELO_TEXT("core", "stops whose palette is not there stay as they were: {}"), stops));
     tell(faders - playing.size(),
-         say(ZELO_TEXT("core", "left out, since their look, list or group is not there: {} faders"),
+         say(ZELO_TEXT("core", "left out, since what they play is not there: {} faders"),
              faders - playing.size()));
     tell(ways,
          say(ZELO_TEXT("core", "left out, of ways whose palette, look or route is not there: {}"),

@@ -3,6 +3,7 @@
 
 #include "base/text.h"
 #include "light/frame.h"
+#include "show/detail/changed.h"
 #include "show/detail/kept_checks.h"
 #include "show/holders.h"
 #include "show/limits.h"
@@ -119,18 +120,19 @@ Result<ShowPtr> changePalette(const ShowPtr& show, Palette palette) {
 
 namespace {
 
-// Every step of every ripple through `change`.
-Table<RippleId, Ripple> withSteps(const Table<RippleId, Ripple>& ripples,
-                                  const std::function<void(RippleStep&)>& change) {
-    std::vector<Table<RippleId, Ripple>::Change> changed;
-    for (const auto& [id, ripple] : ripples) {
-        Ripple copy = *ripple;
-        for (RippleStep& step : copy.steps)
-            change(step);
-        if (!(copy == *ripple))
-            changed.emplace_back(id, std::make_shared<const Ripple>(std::move(copy)));
-    }
-    return changed.empty() ? ripples : ripples.changed(std::move(changed));
+// Every step of every ripple that follows this palette through `change`.
+template <class F>
+Table<RippleId, Ripple> withSteps(const Table<RippleId, Ripple>& ripples, PaletteId of, F change) {
+    return changedItems(ripples, [&](RippleId, const Ripple& ripple) {
+        std::optional<Ripple> copy;
+        for (std::size_t i = 0; i < ripple.steps.size(); ++i)
+            if (ripple.steps[i].colour.palette() == of) {
+                if (!copy)
+                    copy = ripple;
+                change(copy->steps[i]);
+            }
+        return copy;
+    });
 }
 
 } // namespace
@@ -186,8 +188,8 @@ Result<State> removePalette(const State& state, PaletteId id, const Resolve& res
         return used;
     });
     Show without = *next.show;
-    without.ripples = withSteps(without.ripples, [&](RippleStep& step) {
-        if (step.colour.palette() == id && palette->colour) {
+    without.ripples = withSteps(without.ripples, id, [&](RippleStep& step) {
+        if (palette->colour) {
             step.uv = palette->colour->uv;
             step.colour = palette->colour->asked;
         }
@@ -246,10 +248,7 @@ Result<State> mergePalettes(const State& state, PaletteId from, PaletteId into) 
         return used;
     });
     Show merged = *next.show;
-    merged.ripples = withSteps(merged.ripples, [&](RippleStep& step) {
-        if (step.colour.palette() == from)
-            step.colour = into;
-    });
+    merged.ripples = withSteps(merged.ripples, from, [&](RippleStep& step) { step.colour = into; });
     merged.crossfade = withEnds(merged.crossfade, [&](FadeEnd& end) {
         if (end.colour && end.colour->palette() == from)
             end.colour = into;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "show/routes.h"
 
+#include "show/detail/changed.h"
 #include "show/detail/kept_checks.h"
 
 namespace zelo::show {
@@ -112,25 +113,16 @@ Result<ShowPtr> removeRoute(const ShowPtr& show, RouteId id) {
     if (route->locked)
         return passOn(locked(say(ZELO_TEXT("core", "route")), route->name).error());
     Show next = *show;
-    std::vector<Table<CueListId, CueList>::Change> lists;
-    for (const auto& [list_id, list] : show->cue_lists) {
-        std::vector<Table<CueNumber, Cue>::Change> cues;
-        for (const auto& [number, cue] : list->cues) {
-            if (cue->route != id)
-                continue;
-            Cue copy = *cue;
-            copy.route = {};
-            copy.way = route->way;
-            copy.way->via.clear(); // they stood relative to ends
-            cues.emplace_back(number, std::make_shared<const Cue>(std::move(copy)));
+    next.cue_lists = changedCues(next.cue_lists, [&](CueListId, const Cue& cue) {
+        std::optional<Cue> copy;
+        if (cue.route == id) {
+            copy = cue;
+            copy->route = {};
+            copy->way = route->way;
+            copy->way->via.clear(); // they stood relative to ends
         }
-        if (cues.empty())
-            continue;
-        CueList copy = *list;
-        copy.cues = copy.cues.changed(std::move(cues));
-        lists.emplace_back(list_id, std::make_shared<const CueList>(std::move(copy)));
-    }
-    next.cue_lists = next.cue_lists.changed(std::move(lists));
+        return copy;
+    });
     std::erase_if(next.routes_between, [&](const RouteBetween& b) { return b.route == id; });
     next.routes = next.routes.without(id);
     return nextShow(std::move(next));

@@ -18,6 +18,7 @@
 #include "play/stage_picture.h"
 #include "show/cue_edits.h"
 #include "show/edits.h"
+#include "show/ripple_edits.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -49,6 +50,35 @@ protected:
         return nullptr;
     }
 };
+
+TEST_F(LooksTest, AButtonUnderARippleSaysSo) {
+    QTest::mouseClick(&view().faders().buttons(), Qt::LeftButton);
+    settle();
+    QString told;
+    QObject::connect(&document, &Document::told, [&](const QString& text) { told = text; });
+    show::FaderId fader;
+    for (const auto& [id, one] : document.show().faders)
+        if (one->ripple)
+            fader = id;
+    show::Ripple over = *document.show().ripples.find(document.show().faders.find(fader)->ripple);
+    over.lamps = {look(1).values.entry(0).first};
+    over.pattern = show::Pattern::Cycle; // its accents come and go
+    ASSERT_TRUE(document.edit("lamps", show::changeRipple(document.state().show, over)));
+    pressTile(1);
+    EXPECT_FALSE(told.contains("lie over")) << told.toStdString();
+    document.setFader(fader, 1);
+    ASSERT_TRUE(comes([&] {
+        return lamp(over.lamps.front().value).colour_from.layer ==
+               play::Engine::From::Layer::Ripple;
+    }));
+    pressTile(1);
+    EXPECT_TRUE(told.contains("ripples lie over")) << told.toStdString();
+    document.setFader(fader, 0);
+    wait(1);
+    told.clear();
+    pressTile(1);
+    EXPECT_FALSE(told.contains("lie over")) << told.toStdString();
+}
 
 TEST_F(LooksTest, APressShowsALookInItsOwnTimeAndNTheNext) {
     QTest::mouseClick(&view().faders().buttons(), Qt::LeftButton);
@@ -185,9 +215,18 @@ TEST_F(LooksTest, OneEmitterAloneIsKeptAndALookFromTheSameForm) {
     form()->what().setFocus();
     key(Qt::Key_Right);
     ASSERT_TRUE(form()->emitters().isVisible());
-    form()->emitters().setText("red, no such one");
     const auto number = *show::parseCueNumber(form()->number().text().toStdString());
-    form()->keep();
+    for (const QString typed : {"", " ,", "red, no such one"}) {
+        form()->emitters().setText(typed);
+        form()->emitters().setFocus();
+        key(Qt::Key_Return);
+        ASSERT_TRUE(form()) << "nothing of it is passed over in silence";
+        EXPECT_TRUE(form()->accessibleDescription().contains(
+            typed.contains("red") ? QStringLiteral("no such one") : QStringLiteral("commas")));
+        EXPECT_FALSE(model().cue(number));
+    }
+    form()->emitters().setText("red, ");
+    key(Qt::Key_Return);
     settle();
     const auto* kept = model().cue(number);
     ASSERT_TRUE(kept);

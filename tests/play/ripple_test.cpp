@@ -212,6 +212,32 @@ TEST_F(RippleTest, FadersAndCuesPlayThem) {
                 (playing->step(8), playing->newest().ripples[0].runs));
 }
 
+TEST_F(RippleTest, WithItsFaderTakenAwayItIsLetGo) {
+    auto r = ripple({kOrange, kBlue});
+    r.release_s = 2;
+    add(r);
+    show::Fader fader;
+    fader.name = "tide";
+    fader.ripple = {1};
+    show = *show::addFader(show, fader);
+    put();
+    const Uv below = uv(0);
+    press(What::Fader, 0, 0, 1);
+    press(What::RippleFreeze, 0);
+    const double up = off(uv(0.1), below);
+    EXPECT_GT(up, 0.05);
+    show = *show::removeFader(show, {1});
+    put(0.1);
+    EXPECT_NEAR(off(uv(0.1), below), up, 1e-9) << "no jump";
+    const double half = off(uv(1.1), below);
+    EXPECT_GT(half, 0.1 * up);
+    EXPECT_LT(half, 0.9 * up);
+    EXPECT_LT(off(uv(2.2), below), 1e-9);
+    EXPECT_FALSE(playing->newest().ripples[0].runs);
+    press(What::RippleStart, 3);
+    EXPECT_NEAR(off(uv(3), below), up, 1e-9) << "started again, at full";
+}
+
 TEST_F(RippleTest, IntensityOnlyWhereItIsGiven) {
     auto r = ripple({kOrange, kBlue});
     r.steps[0].intensity = 1;

@@ -46,6 +46,12 @@ protected:
         compiled_ = std::make_shared<const Compiled>(compiled({show, hand}, shipped, mixes));
         playing = std::make_unique<Playing>(compiled_);
     }
+    void goOn(double t) { // what was changed takes over while it plays
+        auto next = std::make_unique<Playing>(compiled_ = std::make_shared<const Compiled>(compiled(
+                                                  {show, hand}, shipped, mixes, compiled_.get())));
+        next->takeOver(*playing, t, 0);
+        playing = std::move(next);
+    }
     void press(What what, double t, double value = 0) { playing->apply({what, 0, value, {}}, t); }
     // The value of a channel that is sent at t.
     std::uint32_t sent(const std::string& channel, double t, std::uint32_t lamp = 0) {
@@ -261,6 +267,31 @@ TEST_F(SettingsTest, AListOnAFaderPlaysWhileItIsUp) {
     press(What::Fader, 7, 0);
     press(What::Next, 8);
     EXPECT_NEAR(level(9), 0.8, 1e-12) << "with the fader down it plays as any list";
+}
+
+TEST_F(SettingsTest, TheListOfAFaderThatIsTakenAwayIsLetGoInItsTime) {
+    cue(1000, lit(0.8), 0);
+    show::Fader fader;
+    fader.name = "main";
+    fader.list = {1};
+    show = *show::addFader(show, fader);
+    const double release_s = show->cue_lists.find({1})->release_s;
+    ASSERT_GT(release_s, 0);
+    start();
+    const auto level = [&](double t) {
+        playing->step(t);
+        return playing->newest().shown.intensity[0];
+    };
+    press(What::Fader, 0, 0.5);
+    EXPECT_NEAR(level(1), 0.4, 1e-12);
+    show = *show::removeFader(show, {1});
+    goOn(1);
+    EXPECT_NEAR(level(1), 0.4, 1e-12) << "no jump";
+    EXPECT_NEAR(level(1 + release_s / 2), 0.2, 1e-9);
+    EXPECT_EQ(level(1 + release_s), 0);
+    EXPECT_EQ(playing->newest().lists[0].cue, -1);
+    press(What::Next, 10);
+    EXPECT_NEAR(level(11), 0.8, 1e-12) << "as any list, at full";
 }
 
 TEST_F(SettingsTest, AFaderBelowWhatShowsSaysThatItWaits) {

@@ -15,6 +15,8 @@
 #include <QLineEdit>
 #include <QPainter>
 
+#include <set>
+
 namespace zelo::desk {
 
 using show::Cue;
@@ -98,16 +100,16 @@ void CueForm::chosen() {
 
 // What is in hand may be of lamps that are not in the lineup.
 show::Lineup CueForm::lamps() const {
+    const Document& document = model_.document();
     show::Lineup all;
-    if (what_->chosen() != InHand && !model_.document().lineup().empty())
-        return model_.document().lineup();
-    if (what_->chosen() == InHand) {
-        for (const auto& [id, value] : *model_.document().state().hand)
+    if (what_->chosen() == InHand)
+        for (const auto& [id, value] : *document.state().hand)
             all.push_back(id);
-        return all;
-    }
-    for (const auto& [id, fixture] : model_.document().show().fixtures)
-        all.push_back(id);
+    else if (!document.lineup().empty())
+        all = document.lineup();
+    else
+        for (const auto& [id, fixture] : document.show().fixtures)
+            all.push_back(id);
     return all;
 }
 
@@ -123,6 +125,27 @@ QString CueForm::explanation() const {
     }
 }
 
+QStringList CueForm::emitterNames() const {
+    QStringList names;
+    for (const QString& name : emitters_->text().split(QLatin1Char(',')))
+        if (!name.trimmed().isEmpty())
+            names << name.trimmed();
+    return names;
+}
+
+// Of the emitters typed, the first that none of these lamps has; empty: all are there.
+QString CueForm::strangeEmitter() const {
+    std::set<QString> known;
+    for (const auto id : lamps())
+        if (const auto* lamp = model_.document().stage().lamp(id); lamp && lamp->mixer)
+            for (const auto& emitter : lamp->mixer->type().emitters)
+                known.insert(toQt(emitter.name).toLower());
+    for (const QString& name : emitterNames())
+        if (!known.contains(name.toLower()))
+            return name;
+    return {};
+}
+
 // Of these lamps, as far as it is to be kept.
 show::Values CueForm::shown(const show::Lineup& lineup) const {
     const Document& document = model_.document();
@@ -130,9 +153,7 @@ show::Values CueForm::shown(const show::Lineup& lineup) const {
                                                  : play::shownValues(document.stage(), lineup);
     if (says_->chosen() == Both)
         return all;
-    QStringList names = emitters_->text().split(QLatin1Char(','), Qt::SkipEmptyParts);
-    for (QString& name : names)
-        name = name.trimmed();
+    const QStringList names = emitterNames();
     std::vector<show::Values::Change> less;
     for (const auto& [id, value] : all) {
         show::Value one = *value;
@@ -169,18 +190,29 @@ void CueForm::keepLook() {
     show::Look look;
     look.name = fromQt(name_->text().trimmed());
     look.values = shown(lamps());
+    if (look.values.empty()) {
+        trouble_ = tr("Nothing to keep: these lamps show nothing of it.");
+        return update();
+    }
     if (did(tr("Keep look %1").arg(toQt(look.name)),
             show::addLook(model_.document().state().show, look)))
         close();
 }
 
 void CueForm::keep() {
-    if (as_->chosen() == AsLook)
-        return keepLook();
     const auto trouble = [this](const QString& why) {
         trouble_ = why;
+        setAccessibleDescription(why);
         update();
     };
+    if (says_->chosen() == Emitters) {
+        if (emitterNames().isEmpty())
+            return trouble(tr("Which emitters? Their names, with commas between."));
+        if (const QString name = strangeEmitter(); !name.isEmpty())
+            return trouble(tr("None of these lamps has an emitter “%1”.").arg(name));
+    }
+    if (as_->chosen() == AsLook)
+        return keepLook();
     const auto typed = show::parseCueNumber(fromQt(number_->text().trimmed()));
     if (!typed)
         return trouble(said(typed.error()));

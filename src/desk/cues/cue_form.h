@@ -38,6 +38,8 @@ protected:
 private:
     QString explanation() const;
     show::Lineup lamps() const;
+    QStringList emitterNames() const;
+    QString strangeEmitter() const;
     void chosen();
     void keepLook();
     show::Values shown(const show::Lineup& lineup) const;             // what is kept of it

@@ -9,6 +9,7 @@
 #include "desk/cues/look_buttons.h"
 #include "desk/cues/sheets.h"
 #include "desk/cues/stage_view.h"
+#include "desk/kit/ask.h"
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
@@ -22,7 +23,6 @@
 
 #include <QFileDialog>
 #include <QFileInfo>
-#include <QInputDialog>
 #include <QMenu>
 #include <QPainter>
 
@@ -414,13 +414,7 @@ void CuesView::openMenu() {
     }
     const auto ask = [this](const QString& title, const QString& text,
                             const std::function<void(const QString&)>& take) {
-        auto* dialog = new QInputDialog(this);
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        dialog->setWindowTitle(title);
-        dialog->setLabelText(title);
-        dialog->setTextValue(text);
-        connect(dialog, &QInputDialog::textValueSelected, this, take);
-        dialog->open();
+        askText(this, title, title, text, take);
     };
     connect(menu->addAction(tr("A new list…")), &QAction::triggered, this, [this, ask, &document] {
         ask(tr("Name of the new list"), {}, [this, &document](const QString& name) {

@@ -5,6 +5,7 @@
 #include "colour/observer.h"
 
 #include "desk/cues/look_menu.h"
+#include "desk/kit/ask.h"
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
@@ -42,6 +43,16 @@ play::StageFader stageFader(const Document& document, show::FaderId id) {
 }
 double levelOf(const Document& document, show::FaderId id) {
     return stageFader(document, id).level;
+}
+
+// Of all lamps of the show.
+std::set<std::string> emitterNames(const Document& document) {
+    std::set<std::string> names;
+    for (const auto& [id, f] : document.show().fixtures)
+        if (const auto type = document.library().type(f->type))
+            for (const auto& emitter : type->emitters)
+                names.insert(emitter.name);
+    return names;
 }
 
 } // namespace
@@ -106,12 +117,8 @@ void FaderStrip::setFader(std::shared_ptr<const show::Fader> fader, const QStrin
             if (const auto type = document_.library().type(id))
                 for (const auto& emitter : type->emitters) {
                     const auto xyz = toXyz(emitter.spectrum);
-                    if (!colour::hasChromaticity(xyz))
-                        continue;
-                    const bool named = std::find(fader_->emitters.begin(), fader_->emitters.end(),
-                                                 emitter.name) != fader_->emitters.end();
-                    if (named || (fader_->family &&
-                                  play::familyOf(colour::toUv(xyz), white) == fader_->family))
+                    if (colour::hasChromaticity(xyz) &&
+                        play::bringsEmitter(*fader_, emitter.name, xyz, white))
                         take(colour::toUv(xyz));
                 }
     }
@@ -256,15 +263,11 @@ void FaderStrip::contextMenuEvent(QContextMenuEvent* event) {
         connect(menu->addAction(tr("Its emitters…")), &QAction::triggered, this,
                 [this, id = fader_->id] { emit emittersWanted(id); });
     connect(menu->addAction(tr("Rename…")), &QAction::triggered, this, [this, change] {
-        auto* ask = new QInputDialog(this);
-        ask->setAttribute(Qt::WA_DeleteOnClose);
-        ask->setWindowTitle(tr("Rename the fader"));
-        ask->setLabelText(tr("Its name"));
-        ask->setTextValue(toQt(fader_->name));
-        connect(ask, &QInputDialog::textValueSelected, this, [change](const QString& name) {
-            change(tr("Rename a fader"), [&](show::Fader& f) { f.name = fromQt(name.trimmed()); });
-        });
-        ask->open();
+        askText(this, tr("Rename the fader"), tr("Its name"), toQt(fader_->name),
+                [change](const QString& name) {
+                    change(tr("Rename a fader"),
+                           [&](show::Fader& f) { f.name = fromQt(name.trimmed()); });
+                });
     });
     connect(menu->addAction(tr("Remove the fader")), &QAction::triggered, this,
             [this, id = fader_->id] {
@@ -403,11 +406,7 @@ void FaderBank::openAdd() {
         fader.family = family;
         offer(families, name, fader);
     }
-    std::set<std::string> names;
-    for (const auto& [id, f] : document_.show().fixtures)
-        if (const auto type = document_.library().type(f->type))
-            for (const auto& emitter : type->emitters)
-                names.insert(emitter.name);
+    const auto names = emitterNames(document_);
     auto* emitters = menu->addMenu(tr("An emitter"));
     emitters->setEnabled(!names.empty());
     for (const std::string& name : names) {
@@ -421,11 +420,7 @@ void FaderBank::openAdd() {
 }
 
 void FaderBank::askEmitters(std::optional<show::FaderId> of) {
-    std::set<std::string> names;
-    for (const auto& [id, f] : document_.show().fixtures)
-        if (const auto type = document_.library().type(f->type))
-            for (const auto& emitter : type->emitters)
-                names.insert(emitter.name);
+    const auto names = emitterNames(document_);
     const auto* fader = of ? document_.show().faders.find(*of) : nullptr;
     auto* form = new QDialog(this);
     form->setAttribute(Qt::WA_DeleteOnClose);

@@ -77,18 +77,19 @@ void LookButtons::press(std::size_t at) {
     const auto id = document_.show().looks.entry(at).first;
     showLook(document_, id);
     if (under(*document_.show().lookOf(id)))
-        document_.tell(tr("Cues or faders lie over look %1: let go of them to see it.")
+        document_.tell(tr("Cues, faders or ripples lie over look %1: let go of them to see it.")
                            .arg(toQt(document_.show().lookOf(id)->name)));
     update();
 }
 
-// Lists and faders have the say over standing light.
+// Lists, faders and ripples have the say over standing light.
 bool LookButtons::under(const show::Look& look) const {
     using Layer = play::Engine::From::Layer;
     return std::any_of(look.values.begin(), look.values.end(), [&](const auto& e) {
         const auto* lamp = document_.stage().lamp(e.first);
         const auto plays = [](Layer layer) {
-            return layer == Layer::List || layer == Layer::Fader || layer == Layer::Adding;
+            return layer == Layer::List || layer == Layer::Fader || layer == Layer::Adding ||
+                   layer == Layer::Ripple;
         };
         return lamp && (plays(lamp->intensity_from.layer) || plays(lamp->colour_from.layer));
     });

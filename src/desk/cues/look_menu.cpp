@@ -2,6 +2,7 @@
 #include "desk/cues/look_menu.h"
 
 #include "desk/cues/cue_text.h"
+#include "desk/kit/ask.h"
 #include "desk/kit/qt_text.h"
 #include "show/kept.h"
 
@@ -9,7 +10,6 @@
 #include <QCoreApplication>
 #include <QFileDialog>
 #include <QImageReader>
-#include <QInputDialog>
 #include <QMenu>
 
 #include <algorithm>
@@ -31,17 +31,6 @@ void change(Document& document, show::LookId id, const QString& name,
     show::Look next = *now;
     edited(next);
     document.edit(name, show::changeLook(document.state().show, std::move(next)));
-}
-
-void ask(QWidget* window, const QString& title, const QString& label, const QString& text,
-         const std::function<void(const QString&)>& take) {
-    auto* dialog = new QInputDialog(window);
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setWindowTitle(title);
-    dialog->setLabelText(label);
-    dialog->setTextValue(text);
-    QObject::connect(dialog, &QInputDialog::textValueSelected, window, take);
-    dialog->open();
 }
 
 // Its lamps in the order of a group that has all of them, else of the rig.
@@ -110,11 +99,12 @@ void pictureFromFile(Document& document, show::LookId id, const QString& path) {
             return read;
         },
         [&document, id](const Read& read) {
-            const auto* look = document.show().lookOf(id);
-            if (!read.trouble.isEmpty() || !look)
+            if (!read.trouble.isEmpty())
                 return document.tell(read.trouble);
-            document.edit(Words::tr("Picture of look %1").arg(toQt(look->name)),
-                          show::pictureOfLook(document.state().show, id, read.bytes.toStdString()));
+            if (const auto* look = document.show().lookOf(id)) // not deleted since
+                document.edit(
+                    Words::tr("Picture of look %1").arg(toQt(look->name)),
+                    show::pictureOfLook(document.state().show, id, read.bytes.toStdString()));
         });
 }
 
@@ -139,14 +129,15 @@ void fillLookMenu(QMenu& menu, Document& document, show::LookId id, QWidget* win
     menu.addSeparator();
     add(Words::tr("Time: %1 s…").arg(timeText(look->time_s)), [&document, id, name, window] {
         const auto* now = document.show().lookOf(id);
-        ask(window, Words::tr("Time of a look"), Words::tr("In which it comes, s"),
-            now ? timeText(now->time_s) : QString(), [&document, id, name](const QString& text) {
-                if (const auto t = timeIn(text))
-                    change(document, id, Words::tr("Time of look %1").arg(name),
-                           [&](show::Look& l) { l.time_s = *t; });
-                else
-                    document.tell(Words::tr("“%1”: expected a time: 2.5, or 1:30").arg(text));
-            });
+        askText(window, Words::tr("Time of a look"), Words::tr("In which it comes, s"),
+                now ? timeText(now->time_s) : QString(),
+                [&document, id, name](const QString& text) {
+                    if (const auto t = timeIn(text))
+                        change(document, id, Words::tr("Time of look %1").arg(name),
+                               [&](show::Look& l) { l.time_s = *t; });
+                    else
+                        document.tell(Words::tr("“%1”: expected a time: 2.5, or 1:30").arg(text));
+                });
     });
     add(Words::tr("A picture of one's own…"), [&document, id, window] {
         const auto path = QFileDialog::getOpenFileName(window, Words::tr("Picture of a look"), {},
@@ -160,12 +151,12 @@ void fillLookMenu(QMenu& menu, Document& document, show::LookId id, QWidget* win
     })->setEnabled(look->picture != nullptr);
     menu.addSeparator();
     add(Words::tr("Rename…"), [&document, id, name, window] {
-        ask(window, Words::tr("Rename"), Words::tr("Name"), name,
-            [&document, id](const QString& next) {
-                if (!next.trimmed().isEmpty())
-                    change(document, id, Words::tr("Rename look to %1").arg(next),
-                           [&](show::Look& l) { l.name = fromQt(next.trimmed()); });
-            });
+        askText(window, Words::tr("Rename"), Words::tr("Name"), name,
+                [&document, id](const QString& next) {
+                    if (!next.trimmed().isEmpty())
+                        change(document, id, Words::tr("Rename look to %1").arg(next),
+                               [&](show::Look& l) { l.name = fromQt(next.trimmed()); });
+                });
     });
     const bool locked = look->locked;
     add(locked ? Words::tr("Unlock") : Words::tr("Lock"), [&document, id, name, locked] {

@@ -122,18 +122,9 @@ void SettingsForm::set(const Row& row, double share, int gesture) {
 }
 
 void SettingsForm::letGo(const Row& row) {
-    const auto& hand = document_.state().hand;
-    std::vector<show::Values::Change> left;
-    for (const auto id : document_.lineup())
-        if (const show::Value* held = hand->find(id); held && held->settings.contains(row.name)) {
-            show::Value less = *held;
-            less.settings.erase(row.name);
-            left.emplace_back(id,
-                              less.empty() ? nullptr : std::make_shared<const show::Value>(less));
-        }
-    if (!left.empty())
-        document_.setHand(tr("Let go of %1").arg(toQt(row.name)),
-                          std::make_shared<const show::Values>(hand->changed(std::move(left))));
+    const auto left = show::putDownSetting(document_.state().hand, document_.lineup(), row.name);
+    if (left != document_.state().hand)
+        document_.setHand(tr("Let go of %1").arg(toQt(row.name)), left);
 }
 
 std::uint32_t SettingsForm::valueOf(const Row& row) const {

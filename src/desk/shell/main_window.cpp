@@ -13,6 +13,7 @@
 #include "desk/gradient/gradient_view.h"
 #include "desk/gradient/step_bars.h"
 #include "desk/gradient/stop_track.h"
+#include "desk/kit/ask.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/overlay.h"
@@ -48,7 +49,6 @@
 #include <QCloseEvent>
 #include <QFileDialog>
 #include <QFileInfo>
-#include <QInputDialog>
 #include <QMenu>
 #include <QMessageBox>
 #include <QPushButton>
@@ -230,13 +230,8 @@ void MainWindow::openKeep(int as) {
 void MainWindow::askRoute() {
     if (!crossfade_->picture())
         return tell(tr("No way to keep yet: choose two colours."));
-    auto* ask = new QInputDialog(this);
-    ask->setAttribute(Qt::WA_DeleteOnClose);
-    ask->setWindowTitle(tr("Keep the way"));
-    ask->setLabelText(tr("The name under which the way is kept"));
-    connect(ask, &QInputDialog::textValueSelected, this,
+    askText(this, tr("Keep the way"), tr("The name under which the way is kept"), {},
             [this](const QString& name) { crossfade_->keepRoute(name.trimmed()); });
-    ask->open();
 }
 
 int MainWindow::viewNamed(const QString& name) {

@@ -48,4 +48,19 @@ light::Asked readAsked(JsonObject& o, const colour::Uv& uv, std::vector<Sentence
     return known ? light::AskedUv{uv.u, uv.v} : light::AskedUv{};
 }
 
+show::Source<light::Asked> readColour(JsonObject& o, colour::Uv& uv, std::vector<Sentence>& notes) {
+    uv = readUv(o, "uv").value_or(uv);
+    if (const show::PaletteId id{o.integer("palette", 0, 0, show::kLastId)})
+        return id;
+    return readAsked(o, uv, notes);
+}
+
+void writeColour(Json& j, const show::Source<light::Asked>& colour, const colour::Uv& uv) {
+    if (const light::Asked* here = colour.here())
+        j["asked"] = light::toText(*here);
+    else
+        j["palette"] = colour.palette().value;
+    j["uv"] = {uv.u, uv.v};
+}
+
 } // namespace zelo::files

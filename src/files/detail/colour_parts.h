@@ -7,6 +7,7 @@
 #include "light/asked.h"
 #include "mix/mix.h"
 #include "show/limits.h"
+#include "show/source.h"
 
 namespace zelo::files {
 
@@ -18,6 +19,9 @@ std::optional<colour::Uv> readUv(JsonObject& o, const char* name);
 std::optional<colour::Uv> uvOf(const Json& json, double farthest = 1);
 // "asked"; one that cannot be read is taken for the colour kept with it, which is told.
 light::Asked readAsked(JsonObject& o, const colour::Uv& uv, std::vector<Sentence>& notes);
+// "palette" or else "asked", with the "uv" that it was, which stays as it is when it is not there.
+show::Source<light::Asked> readColour(JsonObject& o, colour::Uv& uv, std::vector<Sentence>& notes);
+void writeColour(Json& j, const show::Source<light::Asked>& colour, const colour::Uv& uv);
 
 // Intent, give-up, keep-outs and pins of what has them.
 template <class Mixing>

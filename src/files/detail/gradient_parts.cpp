@@ -157,12 +157,7 @@ void readStops(JsonObject& o, Gradient& g, std::vector<Sentence>& notes) {
     o.each("stops", show::kMostStops, [&](const Json& json, const JsonPath& path) {
         JsonObject s(json, path);
         show::GradientStop stop{light::Asked(light::AskedUv{}), {}, {}, {}};
-        const auto uv = readUv(s, "uv");
-        stop.uv = uv.value_or(stop.uv);
-        if (const show::PaletteId id{s.integer("palette", 0, 0, show::kLastId)})
-            stop.colour = id;
-        else
-            stop.colour = readAsked(s, stop.uv, notes);
+        stop.colour = readColour(s, stop.uv, notes);
         stop.at = readAt(s);
         if (const auto way = readWayMember(s)) {
             g.ways.resize(g.stops.size());
@@ -286,11 +281,7 @@ Json gradientJson(const Gradient& g) {
     for (std::size_t i = 0; i < g.stops.size(); ++i) {
         const show::GradientStop& stop = g.stops[i];
         Json s;
-        if (const light::Asked* here = stop.colour.here())
-            s["asked"] = light::toText(*here);
-        else
-            s["palette"] = stop.colour.palette().value;
-        s["uv"] = {stop.uv.u, stop.uv.v};
+        writeColour(s, stop.colour, stop.uv);
         if (stop.at)
             s["at"] = *stop.at;
         if (i < g.ways.size())

@@ -58,11 +58,7 @@ void readSteps(JsonObject& o, Ripple& ripple, Reading& to) {
     o.each("steps", show::kMostStops, [&](const Json& json, const JsonPath& path) {
         JsonObject s(json, path);
         show::RippleStep step{light::Asked(light::AskedUv{}), {}};
-        step.uv = readUv(s, "uv").value_or(step.uv);
-        if (const show::PaletteId id{s.integer("palette", 0, 0, show::kLastId)})
-            step.colour = id;
-        else
-            step.colour = readAsked(s, step.uv, to.notes);
+        step.colour = readColour(s, step.uv, to.notes);
         step.time_s = s.number("time_s", step.time_s, 0, show::kLongest_s);
         step.change = s.number("change", step.change, 0, 1);
         if (s.member("intensity"))
@@ -118,7 +114,7 @@ void readRipples(JsonObject& top, Reading& to) {
             else
                 to.notes.push_back(
                     say(ZELO_TEXT("core", "{}: {}: no fixture with this id: left out"), at.text(),
-                        j.dump().substr(0, 40)));
+                        jsonText(j).substr(0, 40)));
         });
         if (const auto ok = show::checkRipple(r); !ok && !o.error())
             o.complain("", ok.error().what);
@@ -138,11 +134,7 @@ Json rippleJson(const Ripple& r) {
     j["steps"] = Json::array();
     for (const auto& step : r.steps) {
         Json s;
-        if (const light::Asked* here = step.colour.here())
-            s["asked"] = light::toText(*here);
-        else
-            s["palette"] = step.colour.palette().value;
-        s["uv"] = {step.uv.u, step.uv.v};
+        writeColour(s, step.colour, step.uv);
         s["time_s"] = step.time_s;
         s["change"] = step.change;
         if (step.intensity)
