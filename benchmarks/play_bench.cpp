@@ -3,6 +3,7 @@
 #include "play/playing.h"
 #include "play/shipped.h"
 #include "show/edits.h"
+#include "show/ripple_edits.h"
 
 #include <benchmark/benchmark.h>
 
@@ -71,6 +72,38 @@ void wholeFrame(benchmark::State& state) {
         state.SkipWithError("nothing fades");
 }
 BENCHMARK(wholeFrame)->Arg(512)->Arg(2000)->Name("work/frame")->Unit(benchmark::kMillisecond);
+
+// A frame of lamps that three ripples share, one of each pattern, all of them on their ways.
+void rippleFrame(benchmark::State& state) {
+    Stage s;
+    auto show = showOf(static_cast<int>(state.range(0)), 0);
+    for (const auto pattern : {show::Pattern::Cycle, show::Pattern::March, show::Pattern::Pulse}) {
+        show::Ripple r;
+        r.name = show::nameOf(pattern);
+        r.pattern = pattern;
+        for (int i = static_cast<int>(pattern); i < state.range(0); i += 3)
+            r.lamps.push_back({i + 1});
+        r.after_s = 0.01;
+        r.every_s = 0.5;
+        for (const char* gel : {"104", "338", "214", "341"}) {
+            r = show::withStep(std::move(r), light::AskedGel{gel}, {0.2, 0.47});
+            r.steps.back().change = 1;
+        }
+        show = *show::addRipple(show, r);
+    }
+    const auto all = withWaysOfCues(
+        std::make_shared<const Compiled>(compiled({show, show::emptyHand()}, s.sources, s.mixes)),
+        s.ways);
+    Playing playing(all);
+    for (std::uint32_t r = 0; r < 3; ++r)
+        playing.apply({Command::What::RippleStart, r, 0, {}}, 0);
+    double t = 0;
+    for (auto _ : state)
+        playing.step(t += 0.0227);
+    if (!playing.newest().runs)
+        state.SkipWithError("nothing moves");
+}
+BENCHMARK(rippleFrame)->Arg(512)->Name("work/ripple frame")->Unit(benchmark::kMillisecond);
 
 void takeOver(benchmark::State& state) {
     Stage s;

@@ -10,7 +10,7 @@ import sys
 PAIRS = [("brightest", "glpk", 100, 8), ("truest", "nlopt", 20, 8), ("search", "plain loops", 20, 4)]
 # the work of a show: at most this long, ms
 WORK = {"colour change": 4, "book on 12 types": 100, "route": 10, "frame of 512": 1, "512 live solves": 20, "gradient change": 20, "frame/512": 1,
-        "frame/2000": 4, "take over of 2000": 4, "first compile": 2000, "compile one edit": 50,
+        "frame/2000": 4, "ripple frame/512": 1, "take over of 2000": 4, "first compile": 2000, "compile one edit": 50,
         "stage picture": 1000 / 30}
 
 SCALE = {"ns": 1, "us": 1e3, "ms": 1e6}

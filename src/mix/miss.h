@@ -15,6 +15,9 @@ enum class MissGrade { Same, SideBySide, Close, Visible, Different }; // design 
 // < 0.001 same, < 0.003 side by side only, < 0.006 close, < 0.015 visible, else different.
 MissGrade gradeOf(double miss_uv);
 
+// Farther than this from the nearest colour that can be shown, a colour is out of reach.
+inline constexpr double kReached_uv = 0.004;
+
 // Which way it went: against the white point paler or deeper, else the strongest hue word.
 enum class MissWay { None, Paler, Deeper, Redder, Greener, Bluer, Yellower, Pinker };
 MissWay wayOf(const colour::Uv& wanted, const colour::Uv& got, const colour::Uv& white);

@@ -2,6 +2,7 @@
 #include "play/compile.h"
 
 #include "colour/cct.h"
+#include "play/ripple_mix.h"
 #include "route/way.h"
 
 #include <algorithm>
@@ -58,7 +59,7 @@ public:
         program_.locked = lockedSource();
         askLamps();
         for (const auto& [id, ripple] : show_.ripples) {
-            program_.ripples.push_back(playedRipple(*ripple));
+            program_.ripples.push_back(sameRipple(id) ? *sameRipple(id) : playedRipple(*ripple));
             program_.ripple_ids.push_back(id.value);
             all_.ripples.push_back(id);
         }
@@ -300,6 +301,14 @@ private:
         return all_.made.insert_or_assign(of, one).first->second.source;
     }
 
+    // As it was compiled before, where nothing of it has changed; its ways go along.
+    const PlayedRipple* sameRipple(show::RippleId id) const {
+        if (!same_palettes_ || before_->state.show->ripples.item(id) != show_.ripples.item(id))
+            return nullptr;
+        const auto old = std::find(before_->ripples.begin(), before_->ripples.end(), id);
+        return &before_->program->ripples[static_cast<std::size_t>(old - before_->ripples.begin())];
+    }
+
     // Each step is mixed once for lamps that are made alike; ways are planned later.
     PlayedRipple playedRipple(const show::Ripple& ripple) {
         const auto delays = rippleDelays(
@@ -318,44 +327,30 @@ private:
                   [](const At& a, const At& b) { return a.lamp < b.lamp; });
         for (const auto& step : ripple.steps)
             played.intensity.push_back(step.intensity);
-        std::map<const mix::Mixer*, std::uint32_t> tables;
+        struct Kind { // of lamps that are made alike, and show colours as far off
+            const mix::Mixer* mixer;
+            double off_u, off_v, nudge_u, nudge_v;
+            auto operator<=>(const Kind&) const = default;
+        };
+        std::map<Kind, std::uint32_t> tables;
         for (const At& at : lamps) {
             const auto& mixer = all_.mixers[at.lamp];
+            const show::FixtureId id = all_.fixtures[at.lamp];
+            const show::Value* held = hand_.find(id);
+            const colour::Uv nudge = held && !held->colour ? held->nudge : colour::Uv{0, 0};
+            const auto& calibration = show_.fixture(id)->calibration;
+            const colour::Uv off = calibration ? calibration->off : colour::Uv{0, 0};
             const auto [table, fresh] =
-                tables.try_emplace(mixer.get(), static_cast<std::uint32_t>(played.tables.size()));
+                tables.try_emplace({mixer.get(), off.u, off.v, nudge.u, nudge.v},
+                                   static_cast<std::uint32_t>(played.tables.size()));
             if (fresh)
-                played.tables.push_back(
-                    tableOf(ripple, *show_.fixture(all_.fixtures[at.lamp]), mixer));
+                played.tables.push_back(mixRipple(show_, ripple, mixer, from_, mixes_, off, nudge));
             played.lamps.push_back(at.lamp);
             played.delay_s.push_back(at.delay_s);
             played.table.push_back(table->second);
             played.latest_s = std::max(played.latest_s, at.delay_s);
         }
         return played;
-    }
-
-    PlayedRipple::Table tableOf(const show::Ripple& ripple, const show::Fixture& fixture,
-                                const std::shared_ptr<const mix::Mixer>& mixer) {
-        PlayedRipple::Table table;
-        for (const auto& step : ripple.steps) {
-            show::ColourWish wish;
-            wish.intent = ripple.intent;
-            wish.give_up = ripple.give_up;
-            wish.uv = step.uv;
-            if (const auto* here = step.colour.here())
-                wish.asked = *here;
-            else if (const auto* palette = show_.palette(step.colour.palette());
-                     palette && palette->colour)
-                wish = *palette->colour;
-            else
-                wish.asked = light::AskedUv{step.uv.u, step.uv.v};
-            const auto made =
-                mixes_.mixed(from_, mixer, wish,
-                             fixture.calibration ? fixture.calibration->off : colour::Uv{0, 0});
-            const auto& drives = made->mix.drives;
-            table.steps.emplace_back(drives.begin(), drives.end());
-        }
-        return table;
     }
 
     PlayedCue playedCue(const show::Cue& cue, const std::shared_ptr<const show::Cue>& item) {

@@ -2,6 +2,7 @@
 // Colours that move over what lists and faders show. Of the ripples of a lamp each lies over those
 // that began before it; its share of the light is as far as its fader is up, less what was let go.
 #include "play/engine.h"
+#include "play/ripple_light.h"
 
 #include <algorithm>
 #include <cmath>
@@ -55,14 +56,6 @@ void Engine::eachRippleOf(std::uint32_t lamp, See see) const {
     }
 }
 
-namespace {
-
-Beat beatOf(const PlayedRipple& played, std::size_t place, double time_s) {
-    return beatAt(played.times, time_s, played.delay_s[place]);
-}
-
-} // namespace
-
 const Engine::In* Engine::rippleOf(std::uint32_t lamp) const {
     const In* found = nullptr;
     eachRippleOf(lamp, [&](const In& in) {
@@ -80,33 +73,8 @@ void Engine::rippleColour(std::uint32_t lamp, double* to) const {
     const std::size_t parts = program_->parts(lamp);
     eachRippleOf(lamp, [&](const In& in) {
         const PlayedRipple& played = program_->ripples[in.source];
-        const double weight = rippleWeight(in.source);
-        const Beat beat = beatOf(played, in.place, ripples_[in.source].now.time_s);
-        if (!(weight > 0) || (beat.from == kBelow && beat.to == kBelow))
-            return;
-        const PlayedRipple::Table& table = played.tables[played.table[in.place]];
-        const auto row = [&](int step) {
-            return step == kBelow ? to : table.steps[static_cast<std::size_t>(step)].data();
-        };
-        std::array<double, light::kMostParts> shown;
-        const double* from = row(beat.from);
-        const double* end = row(beat.to);
-        const std::size_t steps = table.steps.size();
-        const auto wayOf = [&](int a, int b) -> const Planned* {
-            if (a == kBelow || b == kBelow || table.ways.empty())
-                return nullptr;
-            return table.ways[static_cast<std::size_t>(a) * steps + static_cast<std::size_t>(b)]
-                .get();
-        };
-        if (const Planned* way = beat.share > 0 ? wayOf(beat.from, beat.to) : nullptr)
-            way->at(beat.share, shown.data());
-        else if (const Planned* back = beat.share > 0 ? wayOf(beat.to, beat.from) : nullptr)
-            back->at(1 - beat.share, shown.data());
-        else
-            for (std::size_t e = 0; e < parts; ++e)
-                shown[e] = from[e] + beat.share * (end[e] - from[e]);
-        for (std::size_t e = 0; e < parts; ++e)
-            to[e] += weight * (shown[e] - to[e]);
+        rippleOver(played, in.place, beatOf(played, in.place, ripples_[in.source].now.time_s),
+                   rippleWeight(in.source), {to, parts});
     });
 }
 
@@ -119,12 +87,8 @@ double Engine::rippleIntensity(std::uint32_t lamp, double below) const {
         if (!played.setsIntensity())
             return;
         const Beat beat = beatOf(played, in.place, ripples_[in.source].now.time_s);
-        const auto of = [&](int step) {
-            return step == kBelow
-                       ? value
-                       : played.intensity[static_cast<std::size_t>(step)].value_or(value);
-        };
-        const double shown = level(of(beat.from), of(beat.to), beat.share);
+        const BeatLevels levels = levelsOf(played, beat, value);
+        const double shown = level(levels.from, levels.to, beat.share);
         value += rippleWeight(in.source) * (shown - value);
     });
     return value;

@@ -109,6 +109,7 @@ struct PlayedRipple {
     std::vector<std::optional<double>> intensity = {}; // of each step
     struct Table {                                     // of lamps that are made alike
         std::vector<std::vector<double>> steps;        // drives
+        std::vector<double> miss_uv = {};              // of each; NaN where it gives no light
         std::vector<PlannedPtr> ways =
             {}; // from step to step, by from × steps + to; null: straight
     };

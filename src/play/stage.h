@@ -90,6 +90,7 @@ struct Stage {
     std::map<show::LayingPtr, std::shared_ptr<const LaidOut>> laid = {};
     bool runs = false; // goes on changing by itself
     bool whole = true; // all that rests is rounded together; false: look again
+    std::shared_ptr<const Compiled> compiled = {}; // of a moment of play: what plays
 
     const show::Show& show() const { return *state.show; }
     const StageLamp* lamp(show::FixtureId id) const;

@@ -112,4 +112,45 @@ GradientMix mixGradient(const mix::Mixer& mixer, const std::vector<Uv>& colours,
     return all;
 }
 
+namespace {
+
+double largestStepRound(const std::vector<light::Drives>& round) {
+    double largest = 0;
+    for (std::size_t i = 0; i < round.size(); ++i)
+        for (std::size_t e = 0; e < round[i].size(); ++e)
+            largest = std::max(largest, std::abs(round[(i + 1) % round.size()][e] - round[i][e]));
+    return largest;
+}
+
+} // namespace
+
+void mixRound(const mix::Mixer& mixer, std::vector<light::Drives>& round) {
+    constexpr int kSweeps = 12;
+    const std::size_t n = round.size();
+    if (!mixer.additive() || n < 2)
+        return;
+    std::vector<CalmPoint> points;
+    for (const light::Drives& drives : round) {
+        const colour::Xyz xyz = mixer.xyzOf(drives);
+        if (!colour::hasChromaticity(xyz))
+            return; // dark ones are nobody's neighbours
+        points.push_back({colour::toUv(xyz), xyz.Y, drives});
+    }
+    for (int sweep = 0; sweep < kSweeps; ++sweep)
+        for (std::size_t i = 0; i < n; ++i) {
+            light::Drives target = points[(i + n - 1) % n].drives;
+            const light::Drives& after = points[(i + 1) % n].drives;
+            for (std::size_t e = 0; e < target.size(); ++e) {
+                target[e] = (target[e] + after[e]) / 2;
+                target[e] += kPull * (round[i][e] - target[e]); // towards what the intent chose
+            }
+            points[i].drives = follow(mixer, points[i], target);
+        }
+    std::vector<light::Drives> calm;
+    for (CalmPoint& point : points)
+        calm.push_back(point.drives);
+    if (largestStepRound(calm) < largestStepRound(round))
+        round = std::move(calm);
+}
+
 } // namespace zelo::route

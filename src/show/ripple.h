@@ -62,6 +62,7 @@ struct Ripple : Head<RippleId> {
     std::vector<FixtureId> lamps;        // in their order, each once
     mix::Intent intent = mix::Intent::Truest;
     double give_up = 0.3;
+    bool as_bright = false; // on each type all steps as bright as the dimmest of them
     friend bool operator==(const Ripple&, const Ripple&) = default;
 };
 

@@ -105,6 +105,7 @@ void readRipples(JsonObject& top, Reading& to) {
         readLaid(o, r.arrangement, r.along);
         r.intent = named(o, "intent", kIntents);
         r.give_up = o.number("give_up", r.give_up, 0, 1);
+        r.as_bright = o.flag("as_bright");
         std::set<show::FixtureId> once;
         o.each("fixtures", show::kMostFixtures, [&](const Json& j, const JsonPath& at) {
             const show::FixtureId id{
@@ -163,6 +164,8 @@ Json rippleJson(const Ripple& r) {
     name(j, "intent", r.intent, kIntents);
     if (r.give_up != usual.give_up)
         j["give_up"] = r.give_up;
+    if (r.as_bright)
+        j["as_bright"] = true;
     j["fixtures"] = Json::array();
     for (const auto id : r.lamps)
         j["fixtures"].push_back(id.value);
