@@ -1,16 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // zelo ripple: a kept ripple at moments, or one turn as a table.
+#include "base/file.h"
 #include "base/text.h"
 #include "choices.h"
 #include "commands.h"
 #include "files/show_file.h"
+#include "host/hand_over.h"
 #include "play/compile.h"
 #include "play/playing.h"
 #include "report.h"
 #include "show/edits.h"
 #include "show/limits.h"
+#include "show/ripple_edits.h"
 
 #include <cmath>
+#include <filesystem>
 #include <fmt/format.h>
 
 namespace zelo::cli {
@@ -25,24 +29,9 @@ struct RippleOptions {
     std::vector<double> at;
     double step = kStep_s;
     bool csv = false;
+    std::string turn; // a file
+    double tolerance = 0.006;
 };
-
-// Alone on stage, all its lamps at full: what it makes of them.
-show::ShowPtr alone(const show::Show& show, const show::Ripple& ripple) {
-    show::Show one = show;
-    one.cue_lists = {};
-    one.faders = {};
-    one.locked = {};
-    one.ripples = Table<show::RippleId, show::Ripple>().with(ripple.id, ripple);
-    std::vector<show::Values::Change> lit;
-    for (const auto id : ripple.lamps) {
-        show::Value value;
-        value.intensity = 1.0;
-        lit.emplace_back(id, std::make_shared<const show::Value>(value));
-    }
-    one.standing = show::Values{}.changed(std::move(lit));
-    return show::nextShow(std::move(one));
-}
 
 Done printRipple(Context& context, const RippleOptions& o) {
     const auto opened = files::readShow(o.show);
@@ -61,10 +50,25 @@ Done printRipple(Context& context, const RippleOptions& o) {
         return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--step {}: must be above 0"), o.step);
     play::Mixes mixes;
     play::Ways ways;
-    const auto compiled = play::withWaysOfCues(
-        std::make_shared<const play::Compiled>(play::compiled(
-            {alone(*opened->show, *ripple), show::emptyHand()}, *context.library.sources(), mixes)),
-        ways);
+    if (!o.turn.empty()) {
+        const auto turn = host::handOverTurn(opened->show, *context.library.sources(), mixes,
+                                             ripple->id, o.tolerance);
+        if (!turn)
+            return passOn(turn.error());
+        const bool table = std::filesystem::path(o.turn).extension() == ".csv";
+        if (const auto done = writeFile(o.turn, table ? files::cueSheetCsv(turn->cues)
+                                                      : files::asciiCuesText(turn->cues));
+            !done)
+            return passOn(done.error());
+        fmt::print("{} cues for one turn of '{}' in {}\n", turn->cues.cues.size(), ripple->name,
+                   o.turn);
+        return {};
+    }
+    const auto compiled =
+        play::withWaysOfCues(std::make_shared<const play::Compiled>(play::compiled(
+                                 {show::withRippleAlone(*opened->show, *ripple), show::emptyHand()},
+                                 *context.library.sources(), mixes)),
+                             ways);
     const play::Program& program = *compiled->program;
     std::vector<double> moments = o.at;
     std::sort(moments.begin(), moments.end());
@@ -129,6 +133,12 @@ void addRipple(CLI::App& app, Context& context) {
         ->check(CLI::Range(0.0, show::kLongest_s));
     c->add_option("--step", o->step, "of one turn, seconds")->capture_default_str();
     c->add_flag("--csv", o->csv, "a table: time, lamp, u', v'");
+    c->add_option("--turn", o->turn,
+                  "one turn as cues that follow one another, for another desk: a file (.asc; .csv: "
+                  "a table of levels)");
+    c->add_option("--tolerance", o->tolerance, "of these, Δu'v'")
+        ->check(CLI::Range(0.001, 0.1))
+        ->capture_default_str();
     c->add_option("--book", context.books, "another swatch book");
     c->add_flag("--json", context.json, "JSON on stdout");
     c->callback([&context, o] {

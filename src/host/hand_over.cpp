@@ -4,6 +4,7 @@
 #include "light/levels.h"
 #include "play/stage.h"
 #include "show/edits.h"
+#include "show/ripple_edits.h"
 
 #include <algorithm>
 #include <cmath>
@@ -15,7 +16,9 @@ using play::Command;
 
 namespace {
 
-constexpr std::size_t kMoments = 61;    // of a fade
+constexpr std::size_t kMoments = 61;   // of a fade
+constexpr double kMomentsASecond = 44; // of a turn
+constexpr std::size_t kMostMoments = 2000;
 constexpr std::size_t kEarlyOrLate = 2; // moments
 constexpr double kBrightness = 0.05;    // of the brightest moment
 constexpr double kSeen = 0.02;          // likewise: darker, colour does not matter
@@ -52,37 +55,87 @@ Xyz lightOf(const mix::Mixer& mixer, std::span<const double> slots) {
     return mixer.xyzOf(mixer.type().dimmed(drives, dim));
 }
 
+// Cues wait for one another here: each fade is looked at to its end.
+show::ShowPtr still(const show::Show& show, show::CueListId id) {
+    show::Show next = show;
+    show::CueList list = *show.cue_lists.find(id);
+    std::vector<Table<show::CueNumber, show::Cue>::Change> cues;
+    for (const auto& [number, cue] : list.cues) {
+        show::Cue one = *cue;
+        one.follow = show::FollowWhen::No;
+        cues.emplace_back(number, std::make_shared<const show::Cue>(std::move(one)));
+    }
+    list.cues = list.cues.changed(std::move(cues));
+    next.cue_lists = Table<show::CueListId, show::CueList>().with(id, std::move(list));
+    next.faders = {};
+    next.ripples = {}; // they move on their own
+    return show::nextShow(std::move(next));
+}
+
 class Handing {
 public:
-    Handing(const show::ShowPtr& show, const play::Sources& from, play::Mixes& mixes,
-            const HandOver& wish)
-        : show_(show), list_(*show->cue_lists.find(wish.list)), tolerance_uv_(wish.tolerance_uv) {
-        // Cues wait for one another here: each fade is looked at to its end.
-        show::Show still = *show;
-        show::CueList list = list_;
-        std::vector<Table<show::CueNumber, show::Cue>::Change> cues;
-        for (const auto& [number, cue] : list_.cues) {
-            show::Cue one = *cue;
-            one.follow = show::FollowWhen::No;
-            cues.emplace_back(number, std::make_shared<const show::Cue>(std::move(one)));
-        }
-        list.cues = list_.cues.changed(std::move(cues));
-        still.cue_lists = Table<show::CueListId, show::CueList>().with(wish.list, std::move(list));
-        still.faders = {};
-        still.ripples = {}; // they move on their own
+    // `shown`: what plays of `show`.
+    Handing(const show::ShowPtr& show, const show::ShowPtr& shown, const play::Sources& from,
+            play::Mixes& mixes, double tolerance_uv)
+        : show_(show), tolerance_uv_(tolerance_uv) {
         play::Ways ways;
-        compiled_ = play::withWaysOfCues(
-            std::make_shared<const play::Compiled>(
-                play::compiled({show::nextShow(std::move(still)), show::emptyHand()}, from, mixes)),
-            ways);
+        compiled_ = play::withWaysOfCues(std::make_shared<const play::Compiled>(play::compiled(
+                                             {shown, show::emptyHand()}, from, mixes)),
+                                         ways);
         playing_ = std::make_unique<play::Playing>(compiled_);
     }
 
-    HandedOver run(const std::function<bool()>& enough) {
-        patch();
+    Result<HandedOver> turn(const show::Ripple& ripple) {
+        const play::PlayedRipple& played = compiled_->program->ripples.front();
+        const double end_s = play::endOf(played.times, played.latest_s);
+        const double turn_s = end_s < HUGE_VAL ? end_s : played.times.turn_s;
+        if (turn_s < kShortestTurnAsCues_s)
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "a turn of {} s: must be {} s or longer as cues"), turn_s,
+                        kShortestTurnAsCues_s);
+        patch(&ripple.lamps);
+        if (lamps_.empty())
+            return fail(ErrorCode::BadValue,
+                        ZELO_TEXT("core", "none of the lamps of ripple '{}' has a type"),
+                        ripple.name);
+        playing_->apply({Command::What::RippleStart}, 0);
+        // One that goes on and on is looked at once it is everywhere.
+        const double tail_s = played.times.rise_s + played.times.stay_s + played.times.fall_s;
+        const double begin_s =
+            end_s < HUGE_VAL ? 0 : turn_s * std::ceil((played.latest_s + tail_s) / turn_s);
+        const auto moments = static_cast<std::size_t>(
+            std::clamp(turn_s * kMomentsASecond, 1.0 * kMoments, 1.0 * kMostMoments));
+        std::vector<Seen> fade;
+        for (std::size_t k = 0; k < moments; ++k) {
+            const double at = turn_s * static_cast<double>(k) / static_cast<double>(moments - 1);
+            t_s_ = begin_s + at;
+            fade.push_back(look());
+            fade.back().t = at;
+        }
+        if (!played.setsIntensity())
+            leaveDimmersAlone();
+        seeBrightest(fade);
+        const auto nodes = pieces(fade);
+        show::Cue cue;
+        cue.name = ripple.name;
+        keep(cue, {1000}, {}, fade.front(), {0, 0}, {0, 0}, 0);
+        std::size_t before = 0;
+        for (std::size_t i = 0; i < nodes.size(); ++i) {
+            const double time = std::round(1000 * (fade[nodes[i]].t - fade[before].t)) / 1000;
+            before = nodes[i];
+            keep(cue, {static_cast<int>(1000 * (i + 2))},
+                 fmt::format(", {} of {}", i + 1, nodes.size()), fade[before], {time, 0}, {time, 0},
+                 i + 1 < nodes.size() ? std::optional(time) : std::nullopt);
+        }
+        all_.steps = static_cast<int>(nodes.size());
+        return std::move(all_);
+    }
+
+    HandedOver run(const show::CueList& list, const std::function<bool()>& enough) {
+        patch(nullptr);
         Seen before = look();
-        for (std::size_t cue = 0; cue < list_.cues.size() && !(enough && enough()); ++cue) {
-            const auto& [number, said] = list_.cues.entry(cue);
+        for (std::size_t cue = 0; cue < list.cues.size() && !(enough && enough()); ++cue) {
+            const auto& [number, said] = list.cues.entry(cue);
             playing_->apply({Command::What::Next}, t_s_);
             playing_->step(t_s_);
             const double lasts = playing_->newest().lists.front().lasts_s;
@@ -104,9 +157,8 @@ public:
                 fade.front().t = 0;
                 fade.back() = after;
             }
-            const int next = cue + 1 < list_.cues.size()
-                                 ? list_.cues.entry(cue + 1).first.thousandths
-                                 : number.thousandths + 1000;
+            const int next = cue + 1 < list.cues.size() ? list.cues.entry(cue + 1).first.thousandths
+                                                        : number.thousandths + 1000;
             add(*said, before, after, fade, next);
             was_dark_.clear();
             for (const Xyz& light : before.light)
@@ -118,14 +170,15 @@ public:
     }
 
 private:
-    void patch() {
+    void patch(const std::vector<show::FixtureId>* only) { // null: all
         playing_->step(0);
         const play::Stage stage = stageNow();
         std::size_t slots = 0;
         for (std::size_t i = 0; i < stage.lamps.size(); ++i) {
             const auto& lamp = stage.lamps[i];
             const show::Fixture& fixture = *show_->fixture(lamp.id);
-            if (!lamp.mixer)
+            if (!lamp.mixer ||
+                (only && std::find(only->begin(), only->end(), lamp.id) == only->end()))
                 continue;
             const auto count = static_cast<std::size_t>(lamp.mixer->mode().footprint);
             lamps_.push_back({i, slots, count});
@@ -241,20 +294,9 @@ private:
         return true;
     }
 
-    void add(const show::Cue& cue, const Seen& before, const Seen& after,
-             const std::vector<Seen>& fade, int next) {
-        brightest_.assign(lamps_.size(), 0);
-        for (std::size_t i = 0; i < lamps_.size(); ++i) {
-            brightest_[i] = std::max(before.light[i].Y, after.light[i].Y);
-            for (const Seen& seen : fade)
-                brightest_[i] = std::max(brightest_[i], seen.light[i].Y);
-        }
-        std::vector<std::size_t> nodes; // ends of the pieces
-        if (fade.empty() || asADeskWould(cue, fade)) {
-            keep(cue, cue.number, {}, after, {cue.up_s, cue.up_delay_s},
-                 {cue.down_s, cue.down_delay_s}, followOf(cue, 0, after.t));
-            return;
-        }
+    // Straight ones within the tolerance, as long as they can be; the moments that they end at.
+    std::vector<std::size_t> pieces(const std::vector<Seen>& fade) const {
+        std::vector<std::size_t> nodes;
         for (std::size_t at = 0; at + 1 < fade.size();) {
             std::size_t far = at + 1, broken = fade.size();
             if (straight(fade, at, fade.size() - 1))
@@ -267,6 +309,36 @@ private:
             nodes.push_back(far);
             at = far;
         }
+        return nodes;
+    }
+
+    void seeBrightest(const std::vector<Seen>& fade) {
+        brightest_.assign(lamps_.size(), 0);
+        for (std::size_t i = 0; i < lamps_.size(); ++i)
+            for (const Seen& seen : fade)
+                brightest_[i] = std::max(brightest_[i], seen.light[i].Y);
+    }
+
+    // What has a dimmer keeps the intensity that the other desk gives it.
+    void leaveDimmersAlone() {
+        silent_.assign(slots_, 0);
+        for (std::size_t i = 0; i < lamps_.size(); ++i)
+            if (const auto dimmer = mixers_[i]->mode().dimmer())
+                for (const int offset : mixers_[i]->mode().channels[*dimmer].offsets)
+                    silent_[lamps_[i].first + static_cast<std::size_t>(offset) - 1] = 1;
+    }
+
+    void add(const show::Cue& cue, const Seen& before, const Seen& after,
+             const std::vector<Seen>& fade, int next) {
+        seeBrightest(fade);
+        for (std::size_t i = 0; i < lamps_.size(); ++i)
+            brightest_[i] = std::max({brightest_[i], before.light[i].Y, after.light[i].Y});
+        if (fade.empty() || asADeskWould(cue, fade)) {
+            keep(cue, cue.number, {}, after, {cue.up_s, cue.up_delay_s},
+                 {cue.down_s, cue.down_delay_s}, followOf(cue, 0, after.t));
+            return;
+        }
+        const auto nodes = pieces(fade);
         const int count = static_cast<int>(nodes.size());
         int step = 0; // of the numbers, thousandths
         for (const int s : {100, 10, 1})
@@ -313,7 +385,8 @@ private:
         one.down = down;
         one.follow_s = follow_s;
         for (std::size_t s = 0; s < slots_; ++s)
-            one.levels.push_back({static_cast<int>(s) + 1, seen.slots[s] / 255.0});
+            if (silent_.empty() || !silent_[s])
+                one.levels.push_back({static_cast<int>(s) + 1, seen.slots[s] / 255.0});
         all_.cues.cues.push_back(std::move(one));
     }
 
@@ -332,7 +405,6 @@ private:
     }
 
     show::ShowPtr show_;
-    const show::CueList& list_;
     double tolerance_uv_;
     std::shared_ptr<const play::Compiled> compiled_;
     std::unique_ptr<play::Playing> playing_;
@@ -342,6 +414,7 @@ private:
     std::vector<bool> was_dark_;                            // by lamp, when the cue before began
     std::vector<double> brightest_;                         // by lamp, in the fade looked at
     std::size_t slots_ = 0;
+    std::vector<char> silent_; // by slot: nothing is said of it; empty: of all something
     double t_s_ = 0;
     HandedOver all_;
 };
@@ -354,7 +427,17 @@ Result<HandedOver> handOver(const show::ShowPtr& show, const play::Sources& from
     if (!show->cue_lists.find(wish.list))
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no cue list with id {}"),
                     wish.list.value);
-    return Handing(show, from, mixes, wish).run(enough);
+    return Handing(show, still(*show, wish.list), from, mixes, wish.tolerance_uv)
+        .run(*show->cue_lists.find(wish.list), enough);
+}
+
+Result<HandedOver> handOverTurn(const show::ShowPtr& show, const play::Sources& from,
+                                play::Mixes& mixes, show::RippleId id, double tolerance_uv) {
+    const show::Ripple* ripple = show->ripples.find(id);
+    if (!ripple)
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no ripple with id {}"), id.value);
+    return Handing(show, show::withRippleAlone(*show, *ripple), from, mixes, tolerance_uv)
+        .turn(*ripple);
 }
 
 } // namespace zelo::host

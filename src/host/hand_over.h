@@ -31,4 +31,13 @@ Result<HandedOver> handOver(const show::ShowPtr& show, const play::Sources& from
                             play::Mixes& mixes, const HandOver& wish,
                             const std::function<bool()>& enough = {});
 
+// One turn of a ripple as cues that follow one another: the first where it begins, the last where
+// it has come round. Of its lamps alone, and of those the colours alone where it has no intensities
+// of its own and they have a dimmer. NotFound: no such ripple; BadValue: none of its lamps makes
+// colours, or it turns faster than in kShortestTurnAsCues_s.
+inline constexpr double kShortestTurnAsCues_s = 0.2;
+Result<HandedOver> handOverTurn(const show::ShowPtr& show, const play::Sources& from,
+                                play::Mixes& mixes, show::RippleId ripple,
+                                double tolerance_uv = 0.006);
+
 } // namespace zelo::host

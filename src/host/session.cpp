@@ -3,6 +3,7 @@
 
 #include "host/log.h"
 #include "host/naming.h"
+#include "play/ripple_raster.h"
 #include "show/holders.h"
 
 #include <algorithm>
@@ -356,8 +357,10 @@ void Session::lookAt(Look look) {
         return computeLight(look_.fade_s);
     {
         const std::lock_guard lock(light_mutex_);
-        on_screen_ =
-            look_.hand ? std::optional(OnScreen{{show(), look_.hand}, sources()}) : std::nullopt;
+        on_screen_ = look_.hand
+                         ? std::optional(OnScreen{
+                               {show(), look_.hand}, sources(), look_.ripple, look_.ripple_s})
+                         : std::nullopt;
     }
     this->look();
 }
@@ -439,6 +442,18 @@ void Session::showStage() {
         controls = controls_now_;
         on_screen = on_screen_;
     }
+    if (on_screen && on_screen->ripple) { // over what is played
+        std::vector<play::Rest> rests;    // none of it is sent
+        auto stage = std::make_shared<play::Stage>(
+            play::stageOf(*playing->compiled(),
+                          play::withRippleAt(playing->compiled(), playing->newest(),
+                                             on_screen->ripple, on_screen->ripple_s),
+                          controls, rounding_, rests, std::chrono::steady_clock::now() + kAtOnce));
+        stage->compiled = playing->compiled();
+        if (on_stage)
+            on_stage(std::move(stage));
+        return;
+    }
     if (on_screen) {
         auto stage = std::make_shared<play::Stage>(
             play::computeStage(on_screen->state, controls, *on_screen->from, mixes_));
@@ -450,9 +465,10 @@ void Session::showStage() {
         return;
     }
     std::vector<play::Rest> rests;
-    auto stage = std::make_shared<const play::Stage>(
+    auto stage = std::make_shared<play::Stage>(
         play::stageOf(*playing->compiled(), playing->newest(), controls, rounding_, rests,
                       std::chrono::steady_clock::now() + kAtOnce));
+    stage->compiled = playing->compiled();
     if (!rests.empty())
         player_->rest(number, std::move(rests));
     if (!stage->whole || !newest)

@@ -84,6 +84,10 @@ public:
         bool on_lamps = true; // else the screen alone shows it, and what is played goes on
         double fade_s = 0;    // on the lamps, in this time
         std::shared_ptr<const play::LampWays> ways = {}; // null: as the show says
+        // On the screen alone: this ripple at its own time over what is played, and this hand is
+        // not looked at.
+        show::RippleId ripple = {};
+        double ripple_s = 0;
     };
     void lookAt(Look look);
     bool looking() const { return look_.hand != nullptr; } // until something is done
@@ -159,6 +163,8 @@ private:
     struct OnScreen {             // the screen alone shows it
         show::State state;
         std::shared_ptr<const play::Sources> from;
+        show::RippleId ripple = {};
+        double ripple_s = 0;
     };
     std::optional<OnScreen> on_screen_;
     std::shared_ptr<const play::LampWays> ways_of_look_;

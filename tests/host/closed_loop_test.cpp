@@ -4,11 +4,13 @@
 #include "files/show_file.h"
 #include "host/session.h"
 #include "host/support.h"
+#include "play/ripple_raster.h"
 #include "play/stage.h"
 #include "practice/practice_rig.h"
 #include "route/way.h"
 #include "show/cue_edits.h"
 #include "show/holders.h"
+#include "show/ripple_edits.h"
 #include "support/asked.h"
 #include "wire/net/e131_receiver.h"
 #include "wire/net/e131_sender.h"
@@ -288,6 +290,107 @@ TEST_F(ClosedLoop, ALookGoesOnItsWayAndLeavesNothing) {
         eventually([&] { return colour::distance(onScreen(), wantedOf("cct:4000")) < 0.003; }));
     EXPECT_FALSE(session->looking());
     session->on_stage = nullptr;
+}
+
+// Each pattern for some seconds through the network: every frame that the rig shows is where the
+// ripple is at about that time.
+TEST_F(ClosedLoop, RipplesArriveAsTheyArePlanned) {
+    using show::Pattern;
+    auto made = show::emptyState().show;
+    int address = 1;
+    for (const char* type : {"gannet-8", "petrel-4", "tern-6", "petrel-4"}) {
+        show::Fixture f;
+        f.type = type;
+        f.mode = library.type(type)->modes.back().name;
+        f.number = address;
+        f.address = address;
+        address += library.type(type)->modes.back().footprint;
+        made = *show::addFixture(made, f);
+        all.push_back({made->last_fixture_id});
+    }
+    made = *show::keepHand(
+        made, *show::withIntensity(
+                  show::withColour(show::emptyHand(), all, test::wishFor("xy:0.3,0.5")), all, 1));
+    for (const Pattern pattern : {Pattern::Cycle, Pattern::March, Pattern::Pulse}) {
+        show::Ripple r;
+        r.name = show::nameOf(pattern);
+        r.pattern = pattern;
+        r.lamps = all;
+        r.after_s = 0.25;
+        r.every_s = 1.2;
+        r.over_below = pattern == Pattern::Pulse;
+        for (const char* colour : {"xy:0.52,0.4", "xy:0.2,0.2"}) {
+            r = show::withStep(std::move(r), test::asked(colour), {0.2, 0.47});
+            r.steps.back().change = 0.8;
+        }
+        made = *show::addRipple(made, r);
+    }
+    all.clear();
+    begin(made, show::emptyHand());
+    play::Ways ways;
+    const auto compiled =
+        play::withWaysOfCues(std::make_shared<const play::Compiled>(play::compiled(
+                                 session->state(), *session->sources(), session->mixes())),
+                             ways);
+    play::Playing still(compiled);
+    still.step(0);
+    const std::vector<double> below = still.newest().shown.drives;
+    session->waitUntilIdle();
+    for (const auto& [id, ripple] : made->ripples) {
+        struct Frame {
+            double t_s;
+            std::vector<Uv> lamps;
+        };
+        std::vector<Frame> frames;
+        ASSERT_TRUE(eventually([&] { return worst({0.1, 0.5}) < 1; }));
+        const auto begun = std::chrono::steady_clock::now();
+        {
+            const std::lock_guard lock(mutex);
+            on_packet = [&] {
+                Frame frame{
+                    std::chrono::duration<double>(std::chrono::steady_clock::now() - begun).count(),
+                    {}};
+                for (std::size_t i = 0; i < rig.lamps().size(); ++i)
+                    frame.lamps.push_back(colour::toUv(rig.shown(i).xyz));
+                frames.push_back(std::move(frame));
+            };
+        }
+        session->press(id, play::Command::What::RippleStart);
+        ASSERT_TRUE(eventually([&] {
+            const std::lock_guard lock(mutex);
+            return !frames.empty() && frames.back().t_s > 3.2;
+        }));
+        {
+            const std::lock_guard lock(mutex);
+            on_packet = nullptr;
+        }
+        session->press(id, play::Command::What::RippleLetGo);
+        constexpr double kStep_s = 0.001, kLate_s = 0.15; // of a busy machine
+        const auto raster = play::rasterOf(*compiled, *ripple, {0, 3.5, 3501, 4}, below);
+        double most = 0;
+        std::size_t seen = 0;
+        for (const Frame& frame : frames) {
+            if (frame.t_s < 0.3)
+                continue; // it may not have begun
+            ++seen;
+            const auto last = static_cast<std::size_t>(frame.t_s / kStep_s);
+            const auto first = static_cast<std::size_t>((frame.t_s - kLate_s) / kStep_s);
+            double nearest = 1; // over all lamps at one time
+            for (std::size_t k = first; k <= std::min<std::size_t>(last, 3500); ++k) {
+                double off = 0;
+                for (std::size_t lamp = 0; lamp < 4; ++lamp)
+                    off = std::max(off, colour::distance(colour::toUv(raster.at(lamp, k).light),
+                                                         frame.lamps[lamp]));
+                nearest = std::min(nearest, off);
+            }
+            most = std::max(most, nearest);
+        }
+        std::printf("[ figures  ] %s: at most %.4f off in %zu frames\n", ripple->name.c_str(), most,
+                    seen);
+        EXPECT_GT(seen, 60u);
+        EXPECT_LT(most, 0.006) << ripple->name;
+        std::this_thread::sleep_for(1200ms); // it is let go
+    }
 }
 
 // The demo's list from its first cue to its last, through the network: at rest every lamp of the

@@ -4,10 +4,12 @@
 #include "host/hand_over.h"
 #include "host/sheets.h"
 #include "light/levels.h"
+#include "play/ripple_raster.h"
 #include "play/shipped.h"
 #include "play/stage.h"
 #include "show/cue_edits.h"
 #include "show/edits.h"
+#include "show/ripple_edits.h"
 #include "support/asked.h"
 
 #include <gtest/gtest.h>
@@ -201,6 +203,81 @@ TEST(Sheets, ColoursAndThePatchAsTables) {
     EXPECT_EQ(lines(colours), show->palettes.size() + 1);
     EXPECT_NE(colours.find(",gradient,"), std::string::npos);
     EXPECT_NE(colours.find(",gel:214@3200,"), std::string::npos) << colours;
+}
+
+// Orange and blue chase each other along both lamps, intensities with them.
+TEST_F(HandOverTest, ATurnOfARippleIsCuesThatFollowEachOther) {
+    show::Ripple r;
+    r.name = "tide";
+    r.lamps = all;
+    r.after_s = 0.5;
+    for (const char* colour : {"xy:0.52,0.4", "xy:0.2,0.2", "xy:0.3,0.5"}) {
+        r = show::withStep(std::move(r), test::asked(colour),
+                           (*mixes.wanted(shipped, test::asked(colour)))->uv());
+        r.steps.back().change = 0.7;
+        r.steps.back().intensity = 0.9;
+    }
+    show = *show::addRipple(show, r);
+    r.id = {1};
+    const auto made = handOverTurn(show, shipped, mixes, {1});
+    ASSERT_TRUE(made) << made.error().text();
+    const auto& cues = made->cues.cues;
+    EXPECT_EQ(cues.size(), static_cast<std::size_t>(made->steps) + 1);
+    EXPECT_LT(cues.size(), 30u) << "not in crumbs";
+    play::Ways ways;
+    const auto compiled =
+        play::withWaysOfCues(std::make_shared<const play::Compiled>(
+                                 play::compiled({show, show::emptyHand()}, shipped, mixes)),
+                             ways);
+    double begins = 0;
+    for (std::size_t i = 1; i < cues.size(); ++i) {
+        const double lasts = cues[i].up->time_s;
+        EXPECT_EQ(cues[i].follow_s.has_value(), i + 1 < cues.size());
+        for (double share = 0; share <= 1; share += 0.25) {
+            const double t = begins + share * lasts;
+            // Nobody sees two frames early or late.
+            const auto raster = play::rasterOf(*compiled, r, {t - 0.05, t + 0.05, 9, 2});
+            for (std::size_t lamp = 0; lamp < 2; ++lamp) {
+                const auto theirs = colour::toUv(between(cues[i - 1], cues[i], share, lamp));
+                double nearest = 1;
+                for (std::size_t k = 0; k < 9; ++k)
+                    nearest = std::min(
+                        nearest, colour::distance(theirs, colour::toUv(raster.at(lamp, k).light)));
+                EXPECT_LT(nearest, 0.008)
+                    << "cue " << cues[i].number << " lamp " << lamp << " at " << t;
+            }
+        }
+        begins += lasts;
+    }
+    EXPECT_NEAR(begins, 3, 0.01) << "one turn";
+    EXPECT_EQ(cues.front().levels, cues.back().levels) << "it has come round";
+    // What colours alone are, leaves the intensities to the other desk.
+    for (auto& step : r.steps)
+        step.intensity.reset();
+    show = *show::changeRipple(show, r);
+    const auto colours = handOverTurn(show, shipped, mixes, {1});
+    std::size_t dimmers = 0;
+    for (const char* type : {"gannet-8", "petrel-4"}) {
+        const auto& mode = test::shippedMixer(type).mode();
+        dimmers += mode.dimmer() ? mode.channels[*mode.dimmer()].offsets.size() : 0;
+    }
+    EXPECT_EQ(colours->cues.cues.front().levels.size() + dimmers, cues.front().levels.size());
+}
+
+TEST_F(HandOverTest, ATurnThatIsNoneIsRefused) {
+    EXPECT_FALSE(handOverTurn(show, shipped, mixes, {1}));
+    show::Ripple r;
+    r.name = "tide";
+    for (const double u : {0.2, 0.3})
+        r = show::withStep(std::move(r), light::AskedUv{u, 0.47}, {u, 0.47});
+    show = *show::addRipple(show, r);
+    EXPECT_FALSE(handOverTurn(show, shipped, mixes, {1})) << "no lamps";
+    r.id = {1};
+    r.lamps = all;
+    for (auto& step : r.steps)
+        step.time_s = 0.01;
+    show = *show::changeRipple(show, r);
+    EXPECT_FALSE(handOverTurn(show, shipped, mixes, {1})) << "faster than cues";
 }
 
 } // namespace
