@@ -25,7 +25,8 @@ int main(int argc, char** argv) {
             {"find", "types", "editor", "output", "check", "calibration", "readings", "split"}));
     cli.add_option("--lineup", wish.lineup, "groups to take into the lineup")->delimiter(',');
     cli.add_option("--pick", wish.pick, "a colour for the lineup: gel:214@3200");
-    cli.add_option("--moment", wish.moment, "of the crossfade that is shown, share of its time")
+    cli.add_option("--moment", wish.moment,
+                   "of the crossfade or the ripple that is shown, share of its time")
         ->check(CLI::Range(0.0, 1.0));
     cli.add_option("--run", wish.commands, "runs the command whose text begins so; repeatable");
     cli.add_option("--cue", wish.cue, "goes to this cue, and holds halfway");

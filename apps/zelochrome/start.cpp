@@ -16,6 +16,7 @@
 #include "desk/rig/rig_view.h"
 #include "desk/rig/type_editor.h"
 #include "desk/rig/types_panel.h"
+#include "desk/ripple/ripple_model.h"
 #include "desk/shell/frame.h"
 #include "desk/shell/main_window.h"
 #include "desk/shell/show_files.h"
@@ -171,6 +172,11 @@ void takeShot(MainWindow& window, Document& document, const StartWish& wish) {
         window.crossfadeModel().setMoment(wish.moment);
         document.waitUntilIdle();
         QApplication::processEvents();
+    }
+    if (const auto* ripple = window.rippleModel().pictures();
+        ripple && window.view() == MainWindow::Ripple && wish.moment > 0) {
+        window.rippleModel().lookAt(wish.moment * ripple->span_s);
+        settle(document);
     }
     if (!wish.cue.empty())
         goToCue(window, document, wish.cue);

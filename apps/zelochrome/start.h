@@ -15,7 +15,7 @@ struct StartWish {
     std::string view = "match";
     std::vector<std::string> lineup; // names of groups
     std::string pick;                // a colour for the lineup
-    double moment = 0;               // of the crossfade, share of its time
+    double moment = 0;               // of the crossfade or ripple, share of its time
     std::string cue;                 // the first list goes to it, halfway, and holds there
     std::string theme = "booth";
     std::string log_level = "info";    // debug, info, warning or error

@@ -633,6 +633,10 @@
         <source>A press of a nudge goes %1 far.</source>
         <translation>Ein Druck geht %1 weit.</translation>
     </message>
+    <message>
+        <source>Ripple</source>
+        <translation>Welle</translation>
+    </message>
 </context>
 <context>
     <name>Sheets</name>
@@ -3082,6 +3086,14 @@
         <source>a saturation of {}: must be above 0, and 1 at most</source>
         <translation>eine Sättigung von {}: muss über 0 und höchstens 1 sein</translation>
     </message>
+    <message>
+        <source>a turn of {} s: must be {} s or longer as cues</source>
+        <translation>ein Umlauf von {} s: als Cues mindestens {} s</translation>
+    </message>
+    <message>
+        <source>none of the lamps of ripple &apos;{}&apos; has a type</source>
+        <translation>keine Lampe der Welle &apos;{}&apos; hat einen Typ</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -4570,6 +4582,22 @@
         <source>Remove version %1 of cue %2</source>
         <translation>Fassung %1 von Cue %2 entfernen</translation>
     </message>
+    <message>
+        <source>starts %1</source>
+        <translation>startet %1</translation>
+    </message>
+    <message>
+        <source>lets go of %1</source>
+        <translation>lässt %1 los</translation>
+    </message>
+    <message>
+        <source>freezes %1</source>
+        <translation>hält %1 an</translation>
+    </message>
+    <message>
+        <source>Ripple %1 in a cue</source>
+        <translation>Welle %1 in einem Cue</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::CueRows</name>
@@ -4640,6 +4668,10 @@
     <message>
         <source>The next cue follows so long after this one&apos;s start, when it is done, or at a time of day: 4, done, at 19:30</source>
         <translation>Der nächste Cue folgt so lange nach dem Beginn von diesem, wenn er fertig ist, oder zu einer Tageszeit: 4, fertig, um 19:30</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
     </message>
 </context>
 <context>
@@ -4794,6 +4826,30 @@
     <message>
         <source>Lamp %1 in cue %2: its intensity is %3, its colour %4.</source>
         <translation>Lampe %1 in Cue %2: Ihre Helligkeit ist %3, ihre Farbe %4.</translation>
+    </message>
+    <message>
+        <source>Ripples</source>
+        <translation>Wellen</translation>
+    </message>
+    <message>
+        <source>Starts it</source>
+        <translation>Startet sie</translation>
+    </message>
+    <message>
+        <source>Lets go of it</source>
+        <translation>Lässt sie los</translation>
+    </message>
+    <message>
+        <source>Freezes it, or lets it go on</source>
+        <translation>Hält sie an oder lässt sie weiterlaufen</translation>
+    </message>
+    <message>
+        <source>Leaves it alone</source>
+        <translation>Lässt sie, wie sie ist</translation>
+    </message>
+    <message>
+        <source>No ripples yet: begin one in Ripple</source>
+        <translation>Noch keine Wellen: In Welle eine beginnen</translation>
     </message>
 </context>
 <context>
@@ -5766,10 +5822,6 @@
 <context>
     <name>zelo::desk::GradientModel</name>
     <message>
-        <source>a colour</source>
-        <translation>eine Farbe</translation>
-    </message>
-    <message>
         <source>left</source>
         <translation>links</translation>
     </message>
@@ -6115,158 +6167,6 @@
         <translation>Wo die Farbe wechselt</translation>
     </message>
     <message>
-        <source>In which order the gradient goes over the lamps</source>
-        <translation>In welcher Ordnung der Verlauf über die Lampen geht</translation>
-    </message>
-    <message>
-        <source>mirrored</source>
-        <translation>gespiegelt</translation>
-    </message>
-    <message>
-        <source>There and back about the middle</source>
-        <translation>Hin und zurück um die Mitte</translation>
-    </message>
-    <message>
-        <source>Passes</source>
-        <translation>Durchgänge</translation>
-    </message>
-    <message>
-        <source>How often it goes to and fro in all</source>
-        <translation>Wie oft er im Ganzen hin und her geht</translation>
-    </message>
-    <message>
-        <source>Seed</source>
-        <translation>Startzahl</translation>
-    </message>
-    <message>
-        <source>Another number, another order; the same number, the same one</source>
-        <translation>Eine andere Zahl, eine andere Ordnung; dieselbe Zahl, dieselbe</translation>
-    </message>
-    <message>
-        <source>Blocks of</source>
-        <translation>Blöcke von</translation>
-    </message>
-    <message>
-        <source>So many lamps beside each other share a colour</source>
-        <translation>So viele Lampen nebeneinander teilen eine Farbe</translation>
-    </message>
-    <message>
-        <source>lamps</source>
-        <translation>Lampen</translation>
-    </message>
-    <message>
-        <source>Repeats</source>
-        <translation>Wiederholungen</translation>
-    </message>
-    <message>
-        <source>How often the whole gradient is laid over the lineup</source>
-        <translation>Wie oft der ganze Verlauf über die Lampenreihe gelegt wird</translation>
-    </message>
-    <message>
-        <source>times</source>
-        <translation>mal</translation>
-    </message>
-    <message>
-        <source>Offset</source>
-        <translation>Versatz</translation>
-    </message>
-    <message>
-        <source>Turns the gradient along the lamps</source>
-        <translation>Dreht den Verlauf entlang der Lampen</translation>
-    </message>
-    <message>
-        <source>Laid by</source>
-        <translation>Gelegt nach</translation>
-    </message>
-    <message>
-        <source>By the order of the lineup, or by where the lamps hang: along a line on the plan, or away from a point of it</source>
-        <translation>Nach der Ordnung der Lampenreihe oder danach, wo die Lampen hängen: entlang einer Linie auf dem Plan oder weg von einem Punkt</translation>
-    </message>
-    <message>
-        <source>order</source>
-        <translation>Reihe</translation>
-    </message>
-    <message>
-        <source>line</source>
-        <translation>Linie</translation>
-    </message>
-    <message>
-        <source>point</source>
-        <translation>Punkt</translation>
-    </message>
-    <message>
-        <source>Direction of the line</source>
-        <translation>Richtung der Linie</translation>
-    </message>
-    <message>
-        <source>0° goes from left to right, 90° upstage</source>
-        <translation>0° geht von links nach rechts, 90° nach hinten</translation>
-    </message>
-    <message>
-        <source>°</source>
-        <translation>°</translation>
-    </message>
-    <message>
-        <source>Point across</source>
-        <translation>Punkt quer</translation>
-    </message>
-    <message>
-        <source>Metres from the middle, to the right</source>
-        <translation>Meter von der Mitte nach rechts</translation>
-    </message>
-    <message>
-        <source>m</source>
-        <translation>m</translation>
-    </message>
-    <message>
-        <source>Point upstage</source>
-        <translation>Punkt nach hinten</translation>
-    </message>
-    <message>
-        <source>Metres from the middle, upstage</source>
-        <translation>Meter von der Mitte nach hinten</translation>
-    </message>
-    <message>
-        <source>Mirrored gradient</source>
-        <translation>Verlauf gespiegelt</translation>
-    </message>
-    <message>
-        <source>Gradient not mirrored</source>
-        <translation>Verlauf nicht gespiegelt</translation>
-    </message>
-    <message>
-        <source>Passes of a gradient</source>
-        <translation>Durchgänge eines Verlaufs</translation>
-    </message>
-    <message>
-        <source>Shuffle a gradient</source>
-        <translation>Einen Verlauf mischen</translation>
-    </message>
-    <message>
-        <source>Blocks of a gradient</source>
-        <translation>Blöcke eines Verlaufs</translation>
-    </message>
-    <message>
-        <source>Repeats of a gradient</source>
-        <translation>Wiederholungen eines Verlaufs</translation>
-    </message>
-    <message>
-        <source>Offset of a gradient</source>
-        <translation>Versatz eines Verlaufs</translation>
-    </message>
-    <message>
-        <source>What a gradient is laid by</source>
-        <translation>Wonach ein Verlauf gelegt wird</translation>
-    </message>
-    <message>
-        <source>Turn the line of a gradient</source>
-        <translation>Die Linie eines Verlaufs drehen</translation>
-    </message>
-    <message>
-        <source>Move the point of a gradient</source>
-        <translation>Den Punkt eines Verlaufs bewegen</translation>
-    </message>
-    <message>
         <source>Step</source>
         <translation>Schritt</translation>
     </message>
@@ -6375,14 +6275,6 @@
         <translation>Mischungen eines Verlaufs</translation>
     </message>
     <message>
-        <source>Order</source>
-        <translation>Ordnung</translation>
-    </message>
-    <message>
-        <source>Order of a gradient</source>
-        <translation>Ordnung eines Verlaufs</translation>
-    </message>
-    <message>
         <source>Stay out of</source>
         <translation>Meiden</translation>
     </message>
@@ -6422,47 +6314,6 @@
     <message>
         <source>change at</source>
         <translation>Wechsel bei</translation>
-    </message>
-    <message>
-        <source>laid over the lineup</source>
-        <translation>über die Lampenreihe gelegt</translation>
-    </message>
-    <message>
-        <source>passes</source>
-        <translation>Durchgänge</translation>
-    </message>
-    <message>
-        <source>seed</source>
-        <translation>Startzahl</translation>
-    </message>
-    <message>
-        <source>blocks of</source>
-        <translation>Blöcke von</translation>
-    </message>
-    <message>
-        <source>repeats</source>
-        <translation>Wiederholungen</translation>
-    </message>
-    <message>
-        <source>offset</source>
-        <translation>Versatz</translation>
-    </message>
-    <message>
-        <source>by</source>
-        <comment>by what it is laid</comment>
-        <translation>über</translation>
-    </message>
-    <message>
-        <source>direction</source>
-        <translation>Richtung</translation>
-    </message>
-    <message>
-        <source>across</source>
-        <translation>quer</translation>
-    </message>
-    <message>
-        <source>upstage</source>
-        <translation>nach hinten</translation>
     </message>
     <message>
         <source>step even</source>
@@ -6526,30 +6377,6 @@
     <message>
         <source>Laid over %1, not over these in this order.</source>
         <translation>Liegt über %1, nicht so über diesen.</translation>
-    </message>
-    <message>
-        <source>first to last</source>
-        <translation>erster bis letzter</translation>
-    </message>
-    <message>
-        <source>last to first</source>
-        <translation>letzter bis erster</translation>
-    </message>
-    <message>
-        <source>from the middle</source>
-        <translation>von der Mitte</translation>
-    </message>
-    <message>
-        <source>to the middle</source>
-        <translation>zur Mitte</translation>
-    </message>
-    <message>
-        <source>to and fro</source>
-        <translation>hin und her</translation>
-    </message>
-    <message>
-        <source>shuffled</source>
-        <translation>gemischt</translation>
     </message>
 </context>
 <context>
@@ -6863,6 +6690,222 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::LaidControls</name>
+    <message>
+        <source>first to last</source>
+        <translation>erster bis letzter</translation>
+    </message>
+    <message>
+        <source>last to first</source>
+        <translation>letzter bis erster</translation>
+    </message>
+    <message>
+        <source>from the middle</source>
+        <translation>von der Mitte</translation>
+    </message>
+    <message>
+        <source>to the middle</source>
+        <translation>zur Mitte</translation>
+    </message>
+    <message>
+        <source>to and fro</source>
+        <translation>hin und her</translation>
+    </message>
+    <message>
+        <source>shuffled</source>
+        <translation>gemischt</translation>
+    </message>
+    <message>
+        <source>In which order it goes over the lamps</source>
+        <translation>In welcher Ordnung es über die Lampen geht</translation>
+    </message>
+    <message>
+        <source>mirrored</source>
+        <translation>gespiegelt</translation>
+    </message>
+    <message>
+        <source>There and back about the middle</source>
+        <translation>Hin und zurück um die Mitte</translation>
+    </message>
+    <message>
+        <source>Laid by</source>
+        <translation>Gelegt nach</translation>
+    </message>
+    <message>
+        <source>By the order of the lineup, or by where the lamps hang: along a line on the plan, or away from a point of it</source>
+        <translation>Nach der Ordnung der Lampenreihe oder danach, wo die Lampen hängen: entlang einer Linie auf dem Plan oder weg von einem Punkt</translation>
+    </message>
+    <message>
+        <source>order</source>
+        <translation>Reihe</translation>
+    </message>
+    <message>
+        <source>line</source>
+        <translation>Linie</translation>
+    </message>
+    <message>
+        <source>point</source>
+        <translation>Punkt</translation>
+    </message>
+    <message>
+        <source>Passes</source>
+        <translation>Durchgänge</translation>
+    </message>
+    <message>
+        <source>How often it goes to and fro in all</source>
+        <translation>Wie oft es im Ganzen hin und her geht</translation>
+    </message>
+    <message>
+        <source>Seed</source>
+        <translation>Startzahl</translation>
+    </message>
+    <message>
+        <source>Another number, another order; the same number, the same one</source>
+        <translation>Eine andere Zahl, eine andere Ordnung; dieselbe Zahl, dieselbe</translation>
+    </message>
+    <message>
+        <source>Blocks of</source>
+        <translation>Blöcke von</translation>
+    </message>
+    <message>
+        <source>So many lamps beside each other share a colour</source>
+        <translation>So viele Lampen nebeneinander teilen eine Farbe</translation>
+    </message>
+    <message>
+        <source>lamps</source>
+        <translation>Lampen</translation>
+    </message>
+    <message>
+        <source>Repeats</source>
+        <translation>Wiederholungen</translation>
+    </message>
+    <message>
+        <source>How often the whole of it is laid over the lineup</source>
+        <translation>Wie oft das Ganze über die Lampenreihe gelegt wird</translation>
+    </message>
+    <message>
+        <source>times</source>
+        <translation>mal</translation>
+    </message>
+    <message>
+        <source>Offset</source>
+        <translation>Versatz</translation>
+    </message>
+    <message>
+        <source>Turns it along the lamps</source>
+        <translation>Dreht es entlang der Lampen</translation>
+    </message>
+    <message>
+        <source>Direction of the line</source>
+        <translation>Richtung der Linie</translation>
+    </message>
+    <message>
+        <source>0° goes from left to right, 90° upstage</source>
+        <translation>0° geht von links nach rechts, 90° nach hinten</translation>
+    </message>
+    <message>
+        <source>°</source>
+        <translation>°</translation>
+    </message>
+    <message>
+        <source>Point across</source>
+        <translation>Punkt quer</translation>
+    </message>
+    <message>
+        <source>Metres from the middle, to the right</source>
+        <translation>Meter von der Mitte nach rechts</translation>
+    </message>
+    <message>
+        <source>m</source>
+        <translation>m</translation>
+    </message>
+    <message>
+        <source>Point upstage</source>
+        <translation>Punkt nach hinten</translation>
+    </message>
+    <message>
+        <source>Metres from the middle, upstage</source>
+        <translation>Meter von der Mitte nach hinten</translation>
+    </message>
+    <message>
+        <source>Mirrored</source>
+        <translation>Gespiegelt</translation>
+    </message>
+    <message>
+        <source>Not mirrored</source>
+        <translation>Nicht gespiegelt</translation>
+    </message>
+    <message>
+        <source>Shuffle</source>
+        <translation>Würfeln</translation>
+    </message>
+    <message>
+        <source>Blocks</source>
+        <translation>Blöcke</translation>
+    </message>
+    <message>
+        <source>What it is laid by</source>
+        <translation>Wonach es gelegt wird</translation>
+    </message>
+    <message>
+        <source>Turn the line</source>
+        <translation>Linie drehen</translation>
+    </message>
+    <message>
+        <source>Move the point</source>
+        <translation>Punkt verschieben</translation>
+    </message>
+    <message>
+        <source>Order</source>
+        <translation>Ordnung</translation>
+    </message>
+    <message>
+        <source>Order along the lineup</source>
+        <translation>Ordnung entlang der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>laid over the lineup</source>
+        <translation>über die Lampenreihe gelegt</translation>
+    </message>
+    <message>
+        <source>passes</source>
+        <translation>Durchgänge</translation>
+    </message>
+    <message>
+        <source>seed</source>
+        <translation>Startzahl</translation>
+    </message>
+    <message>
+        <source>blocks of</source>
+        <translation>Blöcke von</translation>
+    </message>
+    <message>
+        <source>repeats</source>
+        <translation>Wiederholungen</translation>
+    </message>
+    <message>
+        <source>offset</source>
+        <translation>Versatz</translation>
+    </message>
+    <message>
+        <source>by</source>
+        <comment>by what it is laid</comment>
+        <translation>nach</translation>
+    </message>
+    <message>
+        <source>direction</source>
+        <translation>Richtung</translation>
+    </message>
+    <message>
+        <source>across</source>
+        <translation>quer</translation>
+    </message>
+    <message>
+        <source>upstage</source>
+        <translation>nach hinten</translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::LevelColumn</name>
     <message>
         <source>%1 level</source>
@@ -7165,10 +7208,6 @@ Gesperrt: Sie behält, was sie zeigt (Umschalt+L entsperrt)</translation>
     <message>
         <source>Ripple</source>
         <translation>Welle</translation>
-    </message>
-    <message>
-        <source>Not built yet. Here colours will move along the lineup.</source>
-        <translation>Noch nicht gebaut. Hier werden Farben durch die Lampenreihe laufen.</translation>
     </message>
     <message>
         <source>A measured light</source>
@@ -8010,6 +8049,118 @@ Gebaut mit Qt %1. %2</translation>
         <source>Step of these nudges…</source>
         <translation>Schritt beim Rücken von Farben…</translation>
     </message>
+    <message>
+        <source>Nothing to keep yet: begin a ripple.</source>
+        <translation>Noch nichts zu behalten: eine Welle beginnen.</translation>
+    </message>
+    <message>
+        <source>Keep as</source>
+        <translation>Behalten als</translation>
+    </message>
+    <message>
+        <source>A gradient of these colours…</source>
+        <translation>Ein Verlauf dieser Farben…</translation>
+    </message>
+    <message>
+        <source>Keep as a gradient</source>
+        <translation>Als Verlauf behalten</translation>
+    </message>
+    <message>
+        <source>The name of the gradient</source>
+        <translation>Der Name des Verlaufs</translation>
+    </message>
+    <message>
+        <source>A look of what the lamps show…</source>
+        <translation>Ein Look von dem, was die Lampen zeigen…</translation>
+    </message>
+    <message>
+        <source>Keep as a look</source>
+        <translation>Als Look behalten</translation>
+    </message>
+    <message>
+        <source>The name of the look</source>
+        <translation>Der Name des Looks</translation>
+    </message>
+    <message>
+        <source>One turn for another desk</source>
+        <translation>Ein Umlauf für ein anderes Pult</translation>
+    </message>
+    <message>
+        <source>Cues for another desk (*.asc);;Tables (*.csv)</source>
+        <translation>Cues für ein anderes Pult (*.asc);;Tabellen (*.csv)</translation>
+    </message>
+    <message>
+        <source>Play the ripple, or let go of it</source>
+        <translation>Welle abspielen oder loslassen</translation>
+    </message>
+    <message>
+        <source>Freeze its colours, or let them go on</source>
+        <translation>Ihre Farben anhalten oder weiterlaufen lassen</translation>
+    </message>
+    <message>
+        <source>Faster</source>
+        <translation>Schneller</translation>
+    </message>
+    <message>
+        <source>Slower</source>
+        <translation>Langsamer</translation>
+    </message>
+    <message>
+        <source>Tap the beat</source>
+        <translation>Takt tippen</translation>
+    </message>
+    <message>
+        <source>To the steps of the ripple</source>
+        <translation>Zu den Schritten der Welle</translation>
+    </message>
+    <message>
+        <source>To the line of its moment</source>
+        <translation>Zur Linie ihres Augenblicks</translation>
+    </message>
+    <message>
+        <source>Another ripple</source>
+        <translation>Eine andere Welle</translation>
+    </message>
+    <message>
+        <source>Ripple from the first lamp to the last, as they are now</source>
+        <translation>Welle von der ersten Lampe zur letzten, wie sie jetzt sind</translation>
+    </message>
+    <message>
+        <source>Rainbow over the lineup</source>
+        <translation>Regenbogen über die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Lay the ripple over the lineup</source>
+        <translation>Welle über die Lampenreihe legen</translation>
+    </message>
+    <message>
+        <source>The ripple onto a fader</source>
+        <translation>Die Welle auf einen Fader</translation>
+    </message>
+    <message>
+        <source>One turn of the ripple for another desk…</source>
+        <translation>Ein Umlauf der Welle für ein anderes Pult…</translation>
+    </message>
+    <message>
+        <source>on the steps: choose; with Ctrl move; time</source>
+        <translation>auf den Schritten: wählen; mit Strg versetzen; Zeit</translation>
+    </message>
+    <message>
+        <source>on the steps: add, remove</source>
+        <translation>auf den Schritten: hinzufügen, entfernen</translation>
+    </message>
+    <message>
+        <source>Ins, Del</source>
+        <translation>Einfg, Entf</translation>
+    </message>
+    <message>
+        <source>on the line: look ahead, Shift finely; its beginning</source>
+        <translation>auf der Linie: vorausschauen, Umschalt fein; ihr Anfang</translation>
+    </message>
+    <message>
+        <source>← →, Home</source>
+        <translation>← →, Pos1</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::MatchView</name>
@@ -8591,6 +8742,45 @@ Gebaut mit Qt %1. %2</translation>
     </message>
 </context>
 <context>
+    <name>zelo::desk::PatternTiles</name>
+    <message>
+        <source>Pattern</source>
+        <translation>Muster</translation>
+    </message>
+    <message>
+        <source>Cycle: all lamps go through the steps, each later than the one before. March: the next colour enters lamp by lamp, and stays. Pulse: an accent passes over the first colour. ← → choose</source>
+        <translation>Kreis: Alle Lampen gehen durch die Schritte, jede später als die davor. Marsch: Die nächste Farbe kommt Lampe um Lampe herein und bleibt. Puls: Ein Akzent zieht über die erste Farbe. ← → wählen</translation>
+    </message>
+    <message>
+        <source>Cycle</source>
+        <translation>Kreis</translation>
+    </message>
+    <message>
+        <source>March</source>
+        <translation>Marsch</translation>
+    </message>
+    <message>
+        <source>Pulse</source>
+        <translation>Puls</translation>
+    </message>
+    <message>
+        <source>colours run along the lineup</source>
+        <translation>Farben laufen durch die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>one lamp after another</source>
+        <translation>eine Lampe nach der anderen</translation>
+    </message>
+    <message>
+        <source>an accent passes</source>
+        <translation>ein Akzent zieht vorbei</translation>
+    </message>
+    <message>
+        <source>Pattern %1</source>
+        <translation>Muster %1</translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::Plan</name>
     <message>
         <source>Plan</source>
@@ -8635,6 +8825,41 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>%1 m across, %2 m upstage</source>
         <translation>%1 m seitlich, %2 m nach hinten</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RasterPlot</name>
+    <message>
+        <source>Raster of the ripple</source>
+        <translation>Raster der Welle</translation>
+    </message>
+    <message>
+        <source>Lamps down, time across. Drag the line to look ahead; ← → in steps, Shift fine, Ctrl coarse, Home its beginning; Esc lets go</source>
+        <translation>Lampen nach unten, Zeit nach rechts. Linie ziehen: vorausschauen; ← → in Schritten, Umschalt fein, Strg grob, Pos1 ihr Anfang; Esc lässt los</translation>
+    </message>
+    <message>
+        <source>%1 s</source>
+        <translation>%1 s</translation>
+    </message>
+    <message>
+        <source>lamps down, time across</source>
+        <translation>Lampen nach unten, Zeit nach rechts</translation>
+    </message>
+    <message>
+        <source>what lies below</source>
+        <translation>was darunter liegt</translation>
+    </message>
+    <message>
+        <source>no light</source>
+        <translation>kein Licht</translation>
+    </message>
+    <message>
+        <source>Lamp %1 at %2 s: %3</source>
+        <translation>Lampe %1 bei %2 s: %3</translation>
+    </message>
+    <message>
+        <source>Line for now</source>
+        <translation>Linie für jetzt</translation>
     </message>
 </context>
 <context>
@@ -8971,6 +9196,713 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>, %1 out of sight</source>
         <translation>, %1 ausgeblendet</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RippleForm</name>
+    <message>
+        <source>Times of the ripple</source>
+        <translation>Zeiten der Welle</translation>
+    </message>
+    <message>
+        <source>Ripple: %1</source>
+        <translation>Welle: %1</translation>
+    </message>
+    <message>
+        <source>Steps</source>
+        <translation>Schritte</translation>
+    </message>
+    <message>
+        <source>change of this one</source>
+        <translation>Wechsel von diesem</translation>
+    </message>
+    <message>
+        <source>Share of its time that goes into the change to the next; 0: hard</source>
+        <translation>Anteil seiner Zeit für den Wechsel zum nächsten; 0: hart</translation>
+    </message>
+    <message>
+        <source>%</source>
+        <translation>%</translation>
+    </message>
+    <message>
+        <source>intensity of this one</source>
+        <translation>Intensität von diesem</translation>
+    </message>
+    <message>
+        <source>Of the lamps, while they show this step</source>
+        <translation>Der Lampen, solange sie diesen Schritt zeigen</translation>
+    </message>
+    <message>
+        <source>intensities of its own</source>
+        <translation>eigene Intensitäten</translation>
+    </message>
+    <message>
+        <source>Each step has an intensity; else that stays with what lies below</source>
+        <translation>Jeder Schritt hat eine Intensität; sonst bleibt sie bei dem, was darunter liegt</translation>
+    </message>
+    <message>
+        <source>all steps as bright</source>
+        <translation>alle Schritte gleich hell</translation>
+    </message>
+    <message>
+        <source>On each type no step is brighter than the dimmest of them</source>
+        <translation>Auf jedem Typ ist kein Schritt heller als der dunkelste</translation>
+    </message>
+    <message>
+        <source>Steps as bright</source>
+        <translation>Schritte gleich hell</translation>
+    </message>
+    <message>
+        <source>Timing</source>
+        <translation>Zeiten</translation>
+    </message>
+    <message>
+        <source>one turn</source>
+        <translation>ein Umlauf</translation>
+    </message>
+    <message>
+        <source>All steps once: their times go along</source>
+        <translation>Alle Schritte einmal: Ihre Zeiten gehen mit</translation>
+    </message>
+    <message>
+        <source>s</source>
+        <translation>s</translation>
+    </message>
+    <message>
+        <source>lamp after lamp</source>
+        <translation>Lampe nach Lampe</translation>
+    </message>
+    <message>
+        <source>How much later each lamp is than the one before; 0: all together</source>
+        <translation>Wie viel später jede Lampe ist als die davor; 0: alle zusammen</translation>
+    </message>
+    <message>
+        <source>turns along the lineup</source>
+        <translation>Umläufe entlang der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>So much of it lies along the lamps at a time</source>
+        <translation>So viel davon liegt zugleich auf den Lampen</translation>
+    </message>
+    <message>
+        <source>all of it along the lineup</source>
+        <translation>ganz entlang der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Lamps are as far apart as it takes; else by a time</source>
+        <translation>Lampen liegen so weit auseinander, wie es braucht; sonst um eine Zeit</translation>
+    </message>
+    <message>
+        <source>How a ripple lies along the lineup</source>
+        <translation>Wie eine Welle auf der Lampenreihe liegt</translation>
+    </message>
+    <message>
+        <source>smooth</source>
+        <translation>weich</translation>
+    </message>
+    <message>
+        <source>Share of the time that goes into changes, of all steps</source>
+        <translation>Anteil der Zeit für Wechsel, aller Schritte</translation>
+    </message>
+    <message>
+        <source>bands of</source>
+        <translation>Bänder von</translation>
+    </message>
+    <message>
+        <source>So many lamps show one colour; 0: all of them, before the next comes</source>
+        <translation>So viele Lampen zeigen eine Farbe; 0: alle, bevor die nächste kommt</translation>
+    </message>
+    <message>
+        <source>lamps</source>
+        <translation>Lampen</translation>
+    </message>
+    <message>
+        <source>pause</source>
+        <translation>Pause</translation>
+    </message>
+    <message>
+        <source>Before the next colour enters</source>
+        <translation>Bevor die nächste Farbe kommt</translation>
+    </message>
+    <message>
+        <source>accent after accent</source>
+        <translation>Akzent nach Akzent</translation>
+    </message>
+    <message>
+        <source>From one to the next; several may be on their way</source>
+        <translation>Von einem zum nächsten; mehrere können unterwegs sein</translation>
+    </message>
+    <message>
+        <source>rise</source>
+        <translation>Anstieg</translation>
+    </message>
+    <message>
+        <source>Until the accent is there</source>
+        <translation>Bis der Akzent da ist</translation>
+    </message>
+    <message>
+        <source>stay</source>
+        <translation>Stand</translation>
+    </message>
+    <message>
+        <source>As long as it stands</source>
+        <translation>So lange er steht</translation>
+    </message>
+    <message>
+        <source>fall</source>
+        <translation>Abfall</translation>
+    </message>
+    <message>
+        <source>Its tail</source>
+        <translation>Sein Schweif</translation>
+    </message>
+    <message>
+        <source>over what lies below</source>
+        <translation>über dem, was darunter liegt</translation>
+    </message>
+    <message>
+        <source>All steps are accents, over whatever the lamps show; else the first one is the colour they rest in</source>
+        <translation>Alle Schritte sind Akzente über dem, was die Lampen zeigen; sonst ist der erste die Farbe, in der sie ruhen</translation>
+    </message>
+    <message>
+        <source>What accents pass over</source>
+        <translation>Worüber Akzente ziehen</translation>
+    </message>
+    <message>
+        <source>steps a minute</source>
+        <translation>Schritte pro Minute</translation>
+    </message>
+    <message>
+        <source>From colour to colour</source>
+        <translation>Von Farbe zu Farbe</translation>
+    </message>
+    <message>
+        <source>Tap the beat</source>
+        <translation>Takt tippen</translation>
+    </message>
+    <message>
+        <source>Press it with the music: the usual time between becomes that of a step</source>
+        <translation>Mit der Musik drücken: Die übliche Zeit dazwischen wird die eines Schritts</translation>
+    </message>
+    <message>
+        <source>At the end</source>
+        <translation>Am Ende</translation>
+    </message>
+    <message>
+        <source>It begins again, goes back the way it came, or stops</source>
+        <translation>Sie beginnt neu, geht den Weg zurück oder hält</translation>
+    </message>
+    <message>
+        <source>again</source>
+        <translation>von vorn</translation>
+    </message>
+    <message>
+        <source>to and fro</source>
+        <translation>hin und her</translation>
+    </message>
+    <message>
+        <source>stop</source>
+        <translation>halt</translation>
+    </message>
+    <message>
+        <source>End of a ripple</source>
+        <translation>Ende einer Welle</translation>
+    </message>
+    <message>
+        <source>at the end</source>
+        <translation>am Ende</translation>
+    </message>
+    <message>
+        <source>and lets go</source>
+        <translation>und lässt los</translation>
+    </message>
+    <message>
+        <source>At its end it shows what lies below; else it holds its last colours</source>
+        <translation>Am Ende zeigt sie, was darunter liegt; sonst hält sie ihre letzten Farben</translation>
+    </message>
+    <message>
+        <source>let go in</source>
+        <translation>loslassen in</translation>
+    </message>
+    <message>
+        <source>The time in which it goes when it is let go of</source>
+        <translation>Die Zeit, in der sie geht, wenn sie losgelassen wird</translation>
+    </message>
+    <message>
+        <source>At random</source>
+        <translation>Zufall</translation>
+    </message>
+    <message>
+        <source>In their order; one after another in a random one; or each lamp with a moment of its own</source>
+        <translation>In ihrer Ordnung; eine nach der anderen in zufälliger; oder jede Lampe mit eigenem Augenblick</translation>
+    </message>
+    <message>
+        <source>in order</source>
+        <translation>der Reihe nach</translation>
+    </message>
+    <message>
+        <source>one by one</source>
+        <translation>einzeln</translation>
+    </message>
+    <message>
+        <source>each its own</source>
+        <translation>jede für sich</translation>
+    </message>
+    <message>
+        <source>Ripple at random</source>
+        <translation>Welle mit Zufall</translation>
+    </message>
+    <message>
+        <source>Laid over the lineup</source>
+        <translation>Über die Lampenreihe gelegt</translation>
+    </message>
+    <message>
+        <source>at random</source>
+        <translation>Zufall</translation>
+    </message>
+    <message>
+        <source>seed</source>
+        <translation>Startzahl</translation>
+    </message>
+    <message>
+        <source>Another number, another order; the same number, the same one</source>
+        <translation>Eine andere Zahl, eine andere Ordnung; dieselbe Zahl, dieselbe</translation>
+    </message>
+    <message>
+        <source>Way between steps</source>
+        <translation>Weg zwischen Schritten</translation>
+    </message>
+    <message>
+        <source>Way</source>
+        <translation>Weg</translation>
+    </message>
+    <message>
+        <source>As needed: straight, and around the white where that would turn pale; straight; around; or with a jump</source>
+        <translation>Nach Bedarf: gerade, und um das Weiß herum, wo das blass würde; gerade; herum; oder mit einem Sprung</translation>
+    </message>
+    <message>
+        <source>as needed</source>
+        <translation>nach Bedarf</translation>
+    </message>
+    <message>
+        <source>Straight</source>
+        <translation>Gerade</translation>
+    </message>
+    <message>
+        <source>Around</source>
+        <translation>Herum</translation>
+    </message>
+    <message>
+        <source>Jump</source>
+        <translation>Sprung</translation>
+    </message>
+    <message>
+        <source>Way of a ripple</source>
+        <translation>Weg einer Welle</translation>
+    </message>
+    <message>
+        <source>saturation floor</source>
+        <translation>Sättigungsgrenze</translation>
+    </message>
+    <message>
+        <source>How much of its ends&apos; saturation the way around keeps</source>
+        <translation>Wie viel von der Sättigung seiner Enden der Weg herum behält</translation>
+    </message>
+    <message>
+        <source>a kept route</source>
+        <translation>eine behaltene Route</translation>
+    </message>
+    <message>
+        <source>The way of a route that was kept in Crossfade</source>
+        <translation>Der Weg einer Route, die in Übergang behalten wurde</translation>
+    </message>
+    <message>
+        <source>A kept route</source>
+        <translation>Eine behaltene Route</translation>
+    </message>
+    <message>
+        <source>None is kept: K keeps one in Crossfade</source>
+        <translation>Keine behalten: K behält eine in Übergang</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RippleModel</name>
+    <message>
+        <source>%1 cannot reach %2</source>
+        <translation>%1 erreichen %2 nicht</translation>
+    </message>
+    <message>
+        <source>Faster than frames go out: some colours are passed over.</source>
+        <translation>Schneller, als Bilder hinausgehen: Manche Farben fallen aus.</translation>
+    </message>
+    <message>
+        <source>Add a step</source>
+        <translation>Schritt hinzufügen</translation>
+    </message>
+    <message>
+        <source>Remove a step</source>
+        <translation>Schritt entfernen</translation>
+    </message>
+    <message>
+        <source>Move a step</source>
+        <translation>Schritt versetzen</translation>
+    </message>
+    <message>
+        <source>Colour of a step</source>
+        <translation>Farbe eines Schritts</translation>
+    </message>
+    <message>
+        <source>Time of a step</source>
+        <translation>Zeit eines Schritts</translation>
+    </message>
+    <message>
+        <source>Pace of a ripple</source>
+        <translation>Tempo einer Welle</translation>
+    </message>
+    <message>
+        <source>Faster</source>
+        <translation>Schneller</translation>
+    </message>
+    <message>
+        <source>Slower</source>
+        <translation>Langsamer</translation>
+    </message>
+    <message>
+        <source>First beat: press again with the next one.</source>
+        <translation>Erster Schlag: mit dem nächsten wieder drücken.</translation>
+    </message>
+    <message>
+        <source>Pace by beats</source>
+        <translation>Tempo nach Schlägen</translation>
+    </message>
+    <message>
+        <source>Ripple with intensities</source>
+        <translation>Welle mit Intensitäten</translation>
+    </message>
+    <message>
+        <source>Ripple of colour alone</source>
+        <translation>Welle nur aus Farbe</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose some first.</source>
+        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
+    </message>
+    <message>
+        <source>Lay a ripple over the lineup</source>
+        <translation>Welle über die Lampenreihe legen</translation>
+    </message>
+    <message>
+        <source>%1 has no colour of its own: a step needs one.</source>
+        <translation>%1 hat keine eigene Farbe: Ein Schritt braucht eine.</translation>
+    </message>
+    <message>
+        <source>Ripple</source>
+        <translation>Welle</translation>
+    </message>
+    <message>
+        <source>Begin a ripple</source>
+        <translation>Welle beginnen</translation>
+    </message>
+    <message>
+        <source>The first or the last lamp has no colour: give them one first.</source>
+        <translation>Die erste oder die letzte Lampe hat keine Farbe: ihnen erst eine geben.</translation>
+    </message>
+    <message>
+        <source>Rainbow</source>
+        <translation>Regenbogen</translation>
+    </message>
+    <message>
+        <source>Steps from gradient %1</source>
+        <translation>Schritte aus Verlauf %1</translation>
+    </message>
+    <message>
+        <source>Copy ripple %1</source>
+        <translation>Welle %1 kopieren</translation>
+    </message>
+    <message>
+        <source>Rename ripple</source>
+        <translation>Welle umbenennen</translation>
+    </message>
+    <message>
+        <source>Remove ripple %1</source>
+        <translation>Welle %1 entfernen</translation>
+    </message>
+    <message>
+        <source>Lock ripple</source>
+        <translation>Welle sperren</translation>
+    </message>
+    <message>
+        <source>Unlock ripple</source>
+        <translation>Welle entsperren</translation>
+    </message>
+    <message>
+        <source>cue %1 of %2</source>
+        <translation>Cue %1 von %2</translation>
+    </message>
+    <message>
+        <source>fader %1</source>
+        <translation>Fader %1</translation>
+    </message>
+    <message>
+        <source>Ripple %1 onto a fader</source>
+        <translation>Welle %1 auf einen Fader</translation>
+    </message>
+    <message>
+        <source>A fader of %1 stands in Cues.</source>
+        <translation>Ein Fader von %1 steht in Cues.</translation>
+    </message>
+    <message>
+        <source>A gradient needs two lamps that make colours.</source>
+        <translation>Ein Verlauf braucht zwei Lampen, die Farben machen.</translation>
+    </message>
+    <message>
+        <source>Keep gradient %1</source>
+        <translation>Verlauf %1 behalten</translation>
+    </message>
+    <message>
+        <source>Nothing to keep: its lamps show nothing.</source>
+        <translation>Nichts zu behalten: Ihre Lampen zeigen nichts.</translation>
+    </message>
+    <message>
+        <source>Keep look %1</source>
+        <translation>Look %1 behalten</translation>
+    </message>
+    <message>
+        <source>Saving a turn</source>
+        <translation>Umlauf wird gespeichert</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n cue(s) for one turn are in %1.</source>
+        <translation>
+            <numerusform>%n Cue für einen Umlauf steht in %1.</numerusform>
+            <numerusform>%n Cues für einen Umlauf stehen in %1.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Nothing to play yet: choose two colours.</source>
+        <translation>Noch nichts zu spielen: wähle zwei Farben.</translation>
+    </message>
+    <message>
+        <source>at %1 s of the ripple</source>
+        <translation>bei %1 s der Welle</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RippleSide</name>
+    <message>
+        <source>Shown where</source>
+        <translation>Wo es zu sehen ist</translation>
+    </message>
+    <message>
+        <source>On the screen alone, or on the lamps too</source>
+        <translation>Nur am Bildschirm oder auch auf den Lampen</translation>
+    </message>
+    <message>
+        <source>screen</source>
+        <translation>Schirm</translation>
+    </message>
+    <message>
+        <source>lamps</source>
+        <translation>Lampen</translation>
+    </message>
+    <message>
+        <source>Play</source>
+        <translation>Spielen</translation>
+    </message>
+    <message>
+        <source>Starts the ripple; again: it is let go of</source>
+        <translation>Startet die Welle; noch einmal: Sie wird losgelassen</translation>
+    </message>
+    <message>
+        <source>Freeze</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message>
+        <source>Holds its colours; again: lets them go on</source>
+        <translation>Hält ihre Farben; noch einmal: Sie laufen weiter</translation>
+    </message>
+    <message>
+        <source>Keep as…</source>
+        <translation>Behalten als …</translation>
+    </message>
+    <message>
+        <source>Keeps what the lamps show at the line as a gradient or a look</source>
+        <translation>Behält, was die Lampen an der Linie zeigen, als Verlauf oder Look</translation>
+    </message>
+    <message>
+        <source>Ripple, readings</source>
+        <translation>Welle, Werte</translation>
+    </message>
+    <message>
+        <source>Let go</source>
+        <translation>Loslassen</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source>rehearsal: nothing goes out to the fixtures</source>
+        <translation>Probe: Es geht nichts an die Lampen</translation>
+    </message>
+    <message>
+        <source>Timing</source>
+        <translation>Zeiten</translation>
+    </message>
+    <message>
+        <source>Begin a ripple, and its times, its way and how it is played stand here.</source>
+        <translation>Eine Welle beginnen, dann stehen hier ihre Zeiten, ihr Weg und wie sie gespielt wird.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RippleView</name>
+    <message>
+        <source>This ripple and the others of the show</source>
+        <translation>Diese Welle und die anderen der Show</translation>
+    </message>
+    <message>
+        <source>add a step</source>
+        <translation>Schritt dazu</translation>
+    </message>
+    <message>
+        <source>Behind the chosen step, of a colour between it and the next: choose another one in the swatch book</source>
+        <translation>Hinter dem gewählten Schritt, in einer Farbe zwischen ihm und dem nächsten: Im Farbbuch eine andere wählen</translation>
+    </message>
+    <message>
+        <source>Lay it over the lineup</source>
+        <translation>Über die Lampenreihe legen</translation>
+    </message>
+    <message>
+        <source>It runs over these lamps, in this order</source>
+        <translation>Sie läuft über diese Lampen, in dieser Ordnung</translation>
+    </message>
+    <message>
+        <source>Take its lamps</source>
+        <translation>Ihre Lampen nehmen</translation>
+    </message>
+    <message>
+        <source>The lamps it runs over become the lineup</source>
+        <translation>Die Lampen, über die sie läuft, werden die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>From the first lamp to the last, as they are now</source>
+        <translation>Von der ersten Lampe zur letzten, wie sie jetzt sind</translation>
+    </message>
+    <message>
+        <source>The colours of the two become the steps</source>
+        <translation>Die Farben der beiden werden die Schritte</translation>
+    </message>
+    <message>
+        <source>Rainbow</source>
+        <translation>Regenbogen</translation>
+    </message>
+    <message>
+        <source>All hues that these lamps share, evenly to the eye and all as bright</source>
+        <translation>Alle Farbtöne, die diese Lampen teilen, fürs Auge gleichmäßig und gleich hell</translation>
+    </message>
+    <message>
+        <source>Ripple</source>
+        <translation>Welle</translation>
+    </message>
+    <message>
+        <source>Ripples</source>
+        <translation>Wellen</translation>
+    </message>
+    <message>
+        <source>Another one</source>
+        <translation>Eine andere</translation>
+    </message>
+    <message>
+        <source>Rainbow over the lineup</source>
+        <translation>Regenbogen über die Lampenreihe</translation>
+    </message>
+    <message>
+        <source>From a gradient</source>
+        <translation>Aus einem Verlauf</translation>
+    </message>
+    <message>
+        <source>Rename…</source>
+        <translation>Umbenennen…</translation>
+    </message>
+    <message>
+        <source>Rename ripple</source>
+        <translation>Welle umbenennen</translation>
+    </message>
+    <message>
+        <source>What the ripple is called</source>
+        <translation>Wie die Welle heißt</translation>
+    </message>
+    <message>
+        <source>Copy</source>
+        <translation>Kopieren</translation>
+    </message>
+    <message>
+        <source>Unlock</source>
+        <translation>Entsperren</translation>
+    </message>
+    <message>
+        <source>Lock</source>
+        <translation>Sperren</translation>
+    </message>
+    <message>
+        <source>Onto a fader</source>
+        <translation>Auf einen Fader</translation>
+    </message>
+    <message>
+        <source>One turn for another desk…</source>
+        <translation>Ein Umlauf für ein anderes Pult…</translation>
+    </message>
+    <message>
+        <source>Where used</source>
+        <translation>Wo verwendet</translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message>
+        <source>%1, locked</source>
+        <translation>%1, gesperrt</translation>
+    </message>
+    <message>
+        <source>the others</source>
+        <translation>die anderen</translation>
+    </message>
+    <message>
+        <source>with intensities of its own</source>
+        <translation>mit eigenen Intensitäten</translation>
+    </message>
+    <message>
+        <source>colour only, brightness untouched</source>
+        <translation>nur Farbe, Helligkeit unberührt</translation>
+    </message>
+    <message>
+        <source>It runs over no lamps yet.</source>
+        <translation>Sie läuft noch über keine Lampen.</translation>
+    </message>
+    <message>
+        <source>It runs over %1, not over these in this order.</source>
+        <translation>Sie läuft über %1, nicht über diese in dieser Ordnung.</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose some first (L).</source>
+        <translation>Keine Lampen in der Lampenreihe: erst welche wählen (L).</translation>
+    </message>
+    <message>
+        <source>none on the bench yet</source>
+        <translation>noch keine auf der Bank</translation>
+    </message>
+    <message>
+        <source>The first colour is chosen. Now choose the second one in the swatch book, or drop it here.</source>
+        <translation>Die erste Farbe ist gewählt. Jetzt die zweite im Farbbuch wählen oder hier ablegen.</translation>
+    </message>
+    <message>
+        <source>Or choose two colours or palettes in the swatch book, one after the other.</source>
+        <translation>Oder zwei Farben oder Paletten im Farbbuch wählen, eine nach der anderen.</translation>
+    </message>
+    <message>
+        <source>or all colours round</source>
+        <translation>oder alle Farben rundum</translation>
     </message>
 </context>
 <context>
@@ -9364,6 +10296,85 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>%1 ΔE</source>
         <translation>%1 ΔE</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::StepTrack</name>
+    <message>
+        <source>Time of the step</source>
+        <translation>Zeit des Schritts</translation>
+    </message>
+    <message>
+        <source>How long the chosen step lasts, with its change into the next</source>
+        <translation>Wie lange der gewählte Schritt dauert, mit seinem Wechsel zum nächsten</translation>
+    </message>
+    <message>
+        <source>s</source>
+        <translation>s</translation>
+    </message>
+    <message>
+        <source>Steps of the ripple</source>
+        <translation>Schritte der Welle</translation>
+    </message>
+    <message>
+        <source>The steps of one turn. Drag a pointer: its times; double-click the ribbon adds a step; drop a colour on a step, or beside them for another one. ← → choose, Ctrl+← → move, ↑ ↓ time (Shift fine, Ctrl coarse), Ins adds, Del removes</source>
+        <translation>Die Schritte eines Umlaufs. Einen Zeiger ziehen: ihre Zeiten; Doppelklick auf das Band fügt einen Schritt hinzu; eine Farbe auf einem Schritt ablegen, oder daneben für einen weiteren. ← → wählen, Strg+← → versetzen, ↑ ↓ Zeit (Umschalt fein, Strg grob), Einfg fügt hinzu, Entf entfernt</translation>
+    </message>
+    <message>
+        <source>%1  %2 s</source>
+        <translation>%1  %2 s</translation>
+    </message>
+    <message>
+        <source>Drag a step</source>
+        <translation>Schritt ziehen</translation>
+    </message>
+    <message>
+        <source>Step</source>
+        <translation>Schritt</translation>
+    </message>
+    <message>
+        <source>Follows a palette</source>
+        <translation>Folgt einer Palette</translation>
+    </message>
+    <message>
+        <source>All steps from a gradient</source>
+        <translation>Alle Schritte aus einem Verlauf</translation>
+    </message>
+    <message>
+        <source>Takes the colour of a lamp</source>
+        <translation>Nimmt die Farbe einer Lampe</translation>
+    </message>
+    <message>
+        <source>Lamp %1</source>
+        <translation>Lampe %1</translation>
+    </message>
+    <message>
+        <source>Add one behind it	Ins</source>
+        <translation>Einen dahinter	Einfg</translation>
+    </message>
+    <message>
+        <source>Earlier	Ctrl+←</source>
+        <translation>Früher	Strg+←</translation>
+    </message>
+    <message>
+        <source>Later	Ctrl+→</source>
+        <translation>Später	Strg+→</translation>
+    </message>
+    <message>
+        <source>Remove	Del</source>
+        <translation>Entfernen	Entf</translation>
+    </message>
+    <message>
+        <source>%1 has no colour of its own: a step needs one.</source>
+        <translation>%1 hat keine eigene Farbe: Ein Schritt braucht eine.</translation>
+    </message>
+    <message>
+        <source>Step %1: %2</source>
+        <translation>Schritt %1: %2</translation>
+    </message>
+    <message>
+        <source>%1 s</source>
+        <translation>%1 s</translation>
     </message>
 </context>
 <context>
@@ -9829,6 +10840,13 @@ Gebaut mit Qt %1. %2</translation>
             <numerusform>%n Cue</numerusform>
             <numerusform>%n Cues</numerusform>
         </translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::TakenColour</name>
+    <message>
+        <source>a colour</source>
+        <translation>eine Farbe</translation>
     </message>
 </context>
 <context>

@@ -233,6 +233,16 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::RippleModel</name>
+    <message numerus="yes">
+        <source>%n cue(s) for one turn are in %1.</source>
+        <translation>
+            <numerusform>%n cue for one turn is in %1.</numerusform>
+            <numerusform>%n cues for one turn are in %1.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::ShowFiles</name>
     <message numerus="yes">
         <source>%1, %n cues</source>

@@ -8,13 +8,9 @@
 #include "desk/crossfade/fade_player.h"
 #include "desk/crossfade/fade_plot.h"
 #include "desk/crossfade/way_list.h"
+#include "desk/hands_test.h"
 #include "desk/kit/button.h"
-#include "desk/kit/colour_drag.h"
-#include "desk/kit/stations.h"
-#include "desk/kit/value_control.h"
 #include "desk/lineup/lineup_panel.h"
-#include "desk/swatches/swatch_panel.h"
-#include "desk/window_test.h"
 #include "files/ascii_cues.h"
 #include "show/routes.h"
 
@@ -32,9 +28,9 @@ namespace {
 
 using route::Kind;
 
-class CrossfadeTest : public WindowTest {
+class CrossfadeTest : public HandsTest {
 protected:
-    CrossfadeTest() : WindowTest(MainWindow::Crossfade) { chooseGroups({"front", "back"}); }
+    CrossfadeTest() : HandsTest(MainWindow::Crossfade) { chooseGroups({"front", "back"}); }
 
     CrossfadeModel& model() { return window.crossfadeModel(); }
     CrossfadeView& view() { return window.crossfadeView(); }
@@ -43,32 +39,8 @@ protected:
     const show::Crossfade& fade() { return *document.show().crossfade; }
     const play::FadingCase& focus() { return model().picture()->focus(); }
     std::size_t moments() { return document.history().position(); }
-    void choose(Stations& stations, int word) {
-        QTest::mouseClick(&stations, Qt::LeftButton, {},
-                          stations.parts()[static_cast<std::size_t>(word)].place.center());
-        settle();
-    }
-    void type(NumberField& field, const char* number) {
-        field.setFocus();
-        for (const char* sign = number; *sign; ++sign)
-            QTest::keyClick(QApplication::focusWidget(), *sign);
-        QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
-        settle();
-    }
     void press(Qt::Key key, Qt::KeyboardModifiers with = {}) {
         QTest::keyClick(QApplication::focusWidget(), key, with);
-        settle();
-    }
-    void drag(QWidget& on, const QPoint& from, const QPoint& to) {
-        QTest::mousePress(&on, Qt::LeftButton, {}, from);
-        for (int i = 1; i <= 5; ++i) {
-            const QPoint at = from + (to - from) * i / 5;
-            QMouseEvent move(QEvent::MouseMove, at, on.mapToGlobal(at), Qt::NoButton,
-                             Qt::LeftButton, {});
-            QApplication::sendEvent(&on, &move);
-            settle();
-        }
-        QTest::mouseRelease(&on, Qt::LeftButton, {}, to);
         settle();
     }
     QAction* inMenu(const QString& text) {

@@ -66,7 +66,11 @@ void CueDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
         if (cue->locked)
             paintLock(p, QPoint(r.right() - 5, base - 4));
     } else if (cell == CueCell::Name) {
-        drawElided(p, r.left() + 4, base, r.width() - 10, text, face, ink);
+        const int wide = drawElided(p, r.left() + 4, base, r.width() - 10, text, face, ink);
+        const QString ripples = model_.rippleWords(*cue);
+        if (const int room = r.width() - wide - 24; room > 40 && !ripples.isEmpty())
+            drawElided(p, r.left() + wide + 14, base, room, ripples, typeface(Type::Small),
+                       theme().dim);
     } else if (cell == CueCell::Looks) {
         paintLamps(p, r, *number);
     } else if (isCueTime(cell)) {

@@ -3,6 +3,7 @@
 
 #include "desk/cues/cue_text.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/words.h"
 
 #include <QSettings>
 
@@ -70,6 +71,18 @@ void CueModel::setList(show::CueListId list) {
 QString CueModel::routeName(show::RouteId route) const {
     const auto* kept = document_.show().routes.find(route);
     return kept ? toQt(kept->name) : QString();
+}
+
+QString CueModel::rippleWords(const show::Cue& cue) const {
+    QStringList all;
+    for (const auto& act : cue.ripples)
+        if (const auto* ripple = document_.show().ripples.find(act.ripple)) {
+            const QString name = toQt(ripple->name);
+            all << (act.does == show::RippleDoes::Start   ? tr("starts %1").arg(name)
+                    : act.does == show::RippleDoes::LetGo ? tr("lets go of %1").arg(name)
+                                                          : tr("freezes %1").arg(name));
+        }
+    return all.join(QStringLiteral(", "));
 }
 
 void CueModel::followShow() {
@@ -206,18 +219,8 @@ QString CueModel::words(const play::Finding& finding) const {
     for (const show::FixtureId id : finding.lamps)
         if (const auto* f = document_.show().fixture(id))
             numbers.push_back(f->number);
-    std::sort(numbers.begin(), numbers.end());
-    QStringList runs;
-    for (std::size_t i = 0; i < numbers.size();) {
-        std::size_t last = i;
-        while (last + 1 < numbers.size() && numbers[last + 1] <= numbers[last] + 1)
-            ++last;
-        runs << (last > i ? QStringLiteral("%1–%2").arg(numbers[i]).arg(numbers[last])
-                          : QString::number(numbers[i]));
-        i = last + 1;
-    }
-    const QString lamps = tr("lamps %1", nullptr, static_cast<int>(numbers.size()))
-                              .arg(runs.join(QStringLiteral(", ")));
+    const QString lamps =
+        tr("lamps %1", nullptr, static_cast<int>(numbers.size())).arg(runsOf(numbers));
     return QStringLiteral("%1: %2").arg(lamps, said(finding.what));
 }
 
@@ -442,6 +445,18 @@ void CueModel::cure(const play::Finding& finding, route::Cure cure) {
             cue.way->floor = 0.8;
         });
     }
+}
+
+void CueModel::setRipple(const show::CueNumbers& numbers, show::RippleId ripple,
+                         std::optional<show::RippleDoes> does) {
+    const auto* kept = document_.show().ripples.find(ripple);
+    if (!kept)
+        return;
+    change(numbers, tr("Ripple %1 in a cue").arg(toQt(kept->name)), [&](show::Cue& cue) {
+        std::erase_if(cue.ripples, [&](const auto& act) { return act.ripple == ripple; });
+        if (does)
+            cue.ripples.push_back({ripple, *does});
+    });
 }
 
 void CueModel::playVersion(CueNumber number, const QString& name) {

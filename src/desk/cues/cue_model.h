@@ -27,6 +27,7 @@ public:
     const show::Cue* cue(show::CueNumber number) const;
     void setList(show::CueListId list);
     QString routeName(show::RouteId route) const;
+    QString rippleWords(const show::Cue& cue) const; // "starts Procession"; empty: nothing
     // Where it stands, and what Next starts: in rehearsal of what the screen shows.
     std::optional<show::CueNumber> current() const;
     std::optional<show::CueNumber> next() const;
@@ -70,6 +71,9 @@ public:
     show::CueNumbers insert(std::optional<show::CueNumber> after, std::vector<show::Cue> cues);
     show::CueNumbers pasteRows(const QString& text, std::optional<show::CueNumber> after);
     void cure(const play::Finding& finding, route::Cure cure);
+    // What a cue does with a ripple; nothing: it leaves it alone.
+    void setRipple(const show::CueNumbers& numbers, show::RippleId ripple,
+                   std::optional<show::RippleDoes> does);
     void playVersion(show::CueNumber number, const QString& name);
     void dropVersion(show::CueNumber number, const QString& name);
     void letGoHere(show::CueNumber number, show::Which what); // of the lineup

@@ -5,6 +5,8 @@
 
 #include <algorithm>
 
+#include <QRegularExpression>
+
 namespace zelo::desk {
 
 using show::Cue;
@@ -82,13 +84,16 @@ QVariant CueRows::data(const QModelIndex& index, int role) const {
     case Qt::EditRole:
         return cellText(cue, cell, [this](show::RouteId id) { return model_.routeName(id); });
     case Qt::AccessibleTextRole:
-        return cell == CueCell::Fault
-                   ? faults()
+        return cell == CueCell::Fault ? faults()
+               : cell == CueCell::Name && !cue.ripples.empty()
+                   ? tr("%1, %2").arg(toQt(cue.name), model_.rippleWords(cue))
                    : cellText(cue, cell, [this](show::RouteId id) { return model_.routeName(id); });
     case Qt::ToolTipRole:
         if (cell == CueCell::Fault && !findings.empty())
             return faults();
-        return toQt(cue.note);
+        return QStringList{model_.rippleWords(cue), toQt(cue.note)}
+            .filter(QRegularExpression(QStringLiteral(".")))
+            .join(QLatin1Char('\n'));
     default:
         return {};
     }

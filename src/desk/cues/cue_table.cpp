@@ -289,6 +289,7 @@ void CueTable::contextMenuEvent(QContextMenuEvent* event) {
     addOrigin(*menu, *at);
     menu->addSeparator();
     addVersions(*menu, *at);
+    addRipples(*menu, *at, numbers);
     const bool locked = model_.cue(*at)->locked;
     connect(menu->addAction(locked ? tr("Unlock") : tr("Lock: refuses every change")),
             &QAction::triggered, this, [this, numbers, locked] {
@@ -342,6 +343,32 @@ void CueTable::addVersions(QMenu& menu, CueNumber at) {
     }
     if (cue.versions.empty())
         all->addAction(tr("No others: K keeps one beside it"))->setEnabled(false);
+}
+
+void CueTable::addRipples(QMenu& menu, CueNumber at, const show::CueNumbers& numbers) {
+    using Does = show::RippleDoes;
+    auto* all = menu.addMenu(tr("Ripples"));
+    const auto& cue = *model_.cue(at);
+    for (const auto& [id, ripple] : model_.document().show().ripples) {
+        auto* one = all->addMenu(toQt(ripple->name));
+        std::optional<Does> now;
+        for (const auto& act : cue.ripples)
+            if (act.ripple == id)
+                now = act.does;
+        const auto add = [&, id = id](const QString& text, std::optional<Does> does) {
+            QAction* action = one->addAction(text);
+            action->setCheckable(true);
+            action->setChecked(now == does);
+            connect(action, &QAction::triggered, this,
+                    [this, numbers, id, does] { model_.setRipple(numbers, id, does); });
+        };
+        add(tr("Starts it"), Does::Start);
+        add(tr("Lets go of it"), Does::LetGo);
+        add(tr("Freezes it, or lets it go on"), Does::Freeze);
+        add(tr("Leaves it alone"), std::nullopt);
+    }
+    if (all->isEmpty())
+        all->addAction(tr("No ripples yet: begin one in Ripple"))->setEnabled(false);
 }
 
 void CueTable::swapVersion() {

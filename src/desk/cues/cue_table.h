@@ -37,6 +37,7 @@ protected:
 private:
     void addOrigin(QMenu& menu, show::CueNumber at);
     void addVersions(QMenu& menu, show::CueNumber at);
+    void addRipples(QMenu& menu, show::CueNumber at, const show::CueNumbers& numbers);
     void refresh();
     void stand(); // the cue that it stands in changed, or how far it is
     void placeColumns();

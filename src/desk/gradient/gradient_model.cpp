@@ -3,6 +3,7 @@
 
 #include "colour/cct.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/taken_colour.h"
 #include "route/disc.h"
 #include "route/gradient.h"
 
@@ -93,19 +94,7 @@ QString GradientModel::typeName(std::size_t type) const {
 }
 
 QString GradientModel::stopName(std::size_t stop) const {
-    const show::GradientStop& s = gradient_->stops[stop];
-    if (const show::Palette* p = document_.show().palette(s.colour.palette()))
-        return toQt(p->name);
-    const light::Asked* asked = s.colour.here();
-    if (!asked)
-        return tr("a colour");
-    if (const auto* gel = std::get_if<light::AskedGel>(asked))
-        if (const auto known = document_.library().gel(gel->id))
-            return toQt(known->name.empty() ? gel->id : known->name);
-    if (std::holds_alternative<light::AskedUv>(*asked) ||
-        std::holds_alternative<light::AskedXy>(*asked))
-        return uvText(laid_->asked[stop]);
-    return said(light::inWords(*asked));
+    return nameOf(document_, gradient_->stops[stop].colour, laid_->asked[stop]);
 }
 
 std::vector<Uv> GradientModel::ribbon(int places) const {
@@ -197,15 +186,8 @@ void GradientModel::chooseIntensity(std::size_t stop) {
 // --- beginning one
 
 show::GradientStop GradientModel::stopOf(const light::Asked& asked, show::PaletteId palette) const {
-    show::GradientStop stop{asked, {0.2105, 0.4737}, {}, {}};
-    const show::Palette* kept = document_.show().palette(palette);
-    if (kept && kept->colour) {
-        stop.colour = palette;
-        stop.uv = kept->colour->uv;
-    }
-    if (const auto light = document_.wanted(kept && kept->colour ? kept->colour->asked : asked))
-        stop.uv = (*light)->uv();
-    return stop;
+    auto taken = takenColour(document_, asked, palette);
+    return {std::move(taken.colour), taken.uv, {}, {}};
 }
 
 void GradientModel::begin(show::GradientStop first, show::GradientStop last) {
@@ -224,24 +206,11 @@ void GradientModel::beginFromLineup() {
     const auto& lineup = document_.lineup();
     if (lineup.size() < 2)
         return document_.tell(tr("A gradient begins from two lamps or more: choose some first."));
-    const auto end = [&](show::FixtureId id) -> std::optional<show::GradientStop> {
-        const show::Value value = show::valueOf(document_.show(), *document_.state().hand, id);
-        if (value.colour && value.colour->palette() && !value.colour->laying())
-            return stopOf(light::AskedUv{}, value.colour->palette());
-        const auto wish = document_.shown(id).colour;
-        if (wish)
-            return stopOf(wish->asked, {});
-        const auto* lamp = document_.stage().lamp(id);
-        if (!lamp || !colour::hasChromaticity(lamp->sent.xyz))
-            return std::nullopt;
-        const Uv uv = colour::toUv(lamp->sent.xyz);
-        return stopOf(light::AskedUv{uv.u, uv.v}, {});
-    };
-    auto first = end(lineup.front());
-    auto last = end(lineup.back());
+    const auto first = takenColour(document_, lineup.front());
+    const auto last = takenColour(document_, lineup.back());
     if (!first || !last)
         return document_.tell(tr("The first or the last lamp has no colour: give them one first."));
-    begin(std::move(*first), std::move(*last));
+    begin({first->colour, first->uv, {}, {}}, {last->colour, last->uv, {}, {}});
 }
 
 bool GradientModel::takeColour(const light::Asked& asked, show::PaletteId palette) {
@@ -272,8 +241,10 @@ void GradientModel::edit(const QString& name, const How& change, int gesture) {
     Gradient next = *now;
     change(next);
     const auto hand = show::withGradient(state.hand, document_.lineup(), next, laying->palette);
-    if (!hand)
-        return document_.tell(said(hand.error()));
+    if (!hand) {
+        document_.tell(said(hand.error()));
+        return emit modelChanged(); // what was typed is not so
+    }
     document_.setHand(name, *hand,
                       gesture ? fmt::format("gradient-{}-{}", fromQt(name), gesture)
                               : std::string());

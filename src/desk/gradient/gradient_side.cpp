@@ -12,6 +12,7 @@
 #include "desk/kit/watch.h"
 #include "desk/kit/words.h"
 #include "desk/lineup/lineup_panel.h"
+#include "mix/miss.h"
 
 #include <QApplication>
 #include <QKeyEvent>
@@ -27,7 +28,6 @@ constexpr int kMapTop = 152;
 constexpr int kLeastMap = 90;
 constexpr int kLeastPlan = 60;
 constexpr int kRow = 20;
-constexpr double kReached_uv = 0.004; // farther is out of reach
 } // namespace
 
 GradientSide::GradientSide(Document& document, GradientModel& model, LineupPanel& lamps,
@@ -250,7 +250,7 @@ void GradientSide::paintEvent(QPaintEvent*) {
         QString words = tr("makes no colours: left alone");
         if (lit) {
             words = missWords(miss, lamp->uv, colour::toUv(lamp->colour->mix.got), white);
-            if (miss > kReached_uv)
+            if (miss > mix::kReached_uv)
                 words = tr("out of reach: %1").arg(words);
         }
         drawWrapped(p, QRect(x, kDiscTop + 42, right - x, 50), words, typeface(Type::Small),

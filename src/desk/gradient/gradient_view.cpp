@@ -6,6 +6,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/stations.h"
+#include "desk/kit/taken_colour.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
 #include "route/way.h"
@@ -27,21 +28,25 @@ constexpr int kGap = 20;
 constexpr int kEmpty = 190;
 constexpr std::size_t kMostKeptShown = 6;
 
-using route::Order;
-
 } // namespace
-
-QStringList GradientView::orderWords() {
-    return {tr("first to last"), tr("last to first"), tr("from the middle"),
-            tr("to the middle"), tr("to and fro"),    tr("shuffled")};
-}
 
 GradientView::GradientView(Document& document, GradientModel& model, QWidget* parent)
     : QWidget(parent), document_(document), model_(model) {
     setAccessibleName(tr("Gradient"));
     setAcceptDrops(true);
     makeWay();
-    makeLaid();
+    laid_ = new LaidControls(
+        this, [this](const QString& name, const LaidControls::Change& change, int gesture) {
+            model_.edit(
+                name,
+                [&](show::Gradient& g) {
+                    LaidOver laid = laidOver(g);
+                    change(laid);
+                    g.arrangement = laid.arrangement;
+                    g.along = laid.along;
+                },
+                gesture);
+        });
     makeRest();
     watch(model_, &GradientModel::modelChanged, this, [this] { refresh(); });
     watch(document_, this, Change::Palettes | Change::Rig, [this] { refresh(); });
@@ -99,100 +104,6 @@ void GradientView::makeWay() {
     connect(hue_, &Button::clicked, this, &GradientView::openHues);
 }
 
-void GradientView::makeLaid() {
-    order_ = new Button(orderWords()[0], {}, tr("In which order the gradient goes over the lamps"),
-                        Button::Kind::Text, this);
-    order_->setOpensMenu(true);
-    mirrored_ = new Button(tr("mirrored"), {}, tr("There and back about the middle"),
-                           Button::Kind::Text, this);
-    mirrored_->setCheckable(true);
-    const auto whole = [this](const QString& name, const QString& tip, const QString& unit,
-                              int least, int most) {
-        return new NumberField(name, tip, {1.0 * least, 1.0 * most, 1, 0}, unit, this);
-    };
-    passes_ = whole(tr("Passes"), tr("How often it goes to and fro in all"), {}, 1, 1000);
-    seed_ = whole(tr("Seed"), tr("Another number, another order; the same number, the same one"),
-                  {}, 1, 1'000'000);
-    blocks_ = whole(tr("Blocks of"), tr("So many lamps beside each other share a colour"),
-                    tr("lamps"), 1, 1000);
-    repeats_ = whole(tr("Repeats"), tr("How often the whole gradient is laid over the lineup"),
-                     tr("times"), 1, 1000);
-    offset_ = new NumberField(tr("Offset"), tr("Turns the gradient along the lamps"),
-                              {0, 100, 1, 0}, tr("lamps"), this);
-    along_ = new Stations(tr("Laid by"),
-                          tr("By the order of the lineup, or by where the lamps hang: along a "
-                             "line on the plan, or away from a point of it"),
-                          {tr("order"), tr("line"), tr("point")}, {}, false, this);
-    direction_ =
-        new NumberField(tr("Direction of the line"), tr("0° goes from left to right, 90° upstage"),
-                        {-180, 360, 5, 0}, tr("°"), this);
-    x_ = new NumberField(tr("Point across"), tr("Metres from the middle, to the right"),
-                         {-1000, 1000, 0.5, 1}, tr("m"), this);
-    y_ = new NumberField(tr("Point upstage"), tr("Metres from the middle, upstage"),
-                         {-1000, 1000, 0.5, 1}, tr("m"), this);
-    connect(order_, &Button::clicked, this, &GradientView::openOrders);
-    connect(mirrored_, &Button::clicked, this, [this](bool on) {
-        model_.edit(on ? tr("Mirrored gradient") : tr("Gradient not mirrored"),
-                    [&](show::Gradient& g) { g.arrangement.mirrored = on; });
-    });
-    const auto number = [this](NumberField* field, const QString& name, double reset,
-                               void (*set)(show::Gradient&, double)) {
-        connect(field, &ValueControl::valueEdited, this, [=, this](double value, int gesture) {
-            model_.edit(
-                name, [&](show::Gradient& g) { set(g, value); }, gesture);
-        });
-        connect(field, &ValueControl::resetWanted, this,
-                [=, this] { model_.edit(name, [&](show::Gradient& g) { set(g, reset); }); });
-    };
-    number(passes_, tr("Passes of a gradient"), 2,
-           [](show::Gradient& g, double v) { g.arrangement.passes = static_cast<int>(v); });
-    number(seed_, tr("Shuffle a gradient"), 1,
-           [](show::Gradient& g, double v) { g.arrangement.seed = static_cast<std::uint32_t>(v); });
-    number(blocks_, tr("Blocks of a gradient"), 1,
-           [](show::Gradient& g, double v) { g.arrangement.block = static_cast<int>(v); });
-    number(repeats_, tr("Repeats of a gradient"), 1,
-           [](show::Gradient& g, double v) { g.arrangement.repeats = static_cast<int>(v); });
-    connect(offset_, &ValueControl::valueEdited, this, [this](double value, int gesture) {
-        const auto n = static_cast<double>(std::max<std::size_t>(1, document_.lineup().size()));
-        model_.edit(
-            tr("Offset of a gradient"),
-            [&](show::Gradient& g) { g.arrangement.offset = std::clamp(value / n, 0.0, 1.0); },
-            gesture);
-    });
-    connect(offset_, &ValueControl::resetWanted, this, [this] {
-        model_.edit(tr("Offset of a gradient"),
-                    [](show::Gradient& g) { g.arrangement.offset = 0; });
-    });
-    connect(along_, &Stations::stationChosen, this, [this](int by) {
-        model_.edit(tr("What a gradient is laid by"), [&](show::Gradient& g) {
-            show::AlongPlan along = g.along.value_or(show::AlongPlan{});
-            along.from_point = by == 2;
-            g.along = by == 0 ? std::nullopt : std::optional(along);
-        });
-    });
-    const auto onPlan = [this](NumberField* field, const QString& name,
-                               double show::AlongPlan::*which) {
-        connect(field, &ValueControl::valueEdited, this, [=, this](double value, int gesture) {
-            model_.edit(
-                name,
-                [&](show::Gradient& g) {
-                    if (g.along)
-                        (*g.along).*which = value;
-                },
-                gesture);
-        });
-        connect(field, &ValueControl::resetWanted, this, [=, this] {
-            model_.edit(name, [&](show::Gradient& g) {
-                if (g.along)
-                    (*g.along).*which = 0;
-            });
-        });
-    };
-    onPlan(direction_, tr("Turn the line of a gradient"), &show::AlongPlan::direction_deg);
-    onPlan(x_, tr("Move the point of a gradient"), &show::AlongPlan::x_m);
-    onPlan(y_, tr("Move the point of a gradient"), &show::AlongPlan::y_m);
-}
-
 void GradientView::makeRest() {
     even_ = new Stations(tr("Step"),
                          tr("Even to the eye from lamp to lamp, or even in position on the way"),
@@ -239,24 +150,6 @@ void GradientView::makeRest() {
     connect(lamps_, &Button::clicked, &model_, &GradientModel::takeItsLamps);
 }
 
-void GradientView::openOrders() {
-    auto* menu = new QMenu(this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    menu->setTitle(tr("Order"));
-    const QStringList words = orderWords();
-    for (int i = 0; i < words.size(); ++i) {
-        QAction* action = menu->addAction(words[i]);
-        action->setCheckable(true);
-        action->setChecked(model_.gradient() &&
-                           static_cast<int>(model_.gradient()->arrangement.order) == i);
-        connect(action, &QAction::triggered, this, [this, i] {
-            model_.edit(tr("Order of a gradient"),
-                        [&](show::Gradient& g) { g.arrangement.order = static_cast<Order>(i); });
-        });
-    }
-    menu->popup(order_->mapToGlobal(QPoint(0, order_->height())));
-}
-
 void GradientView::openHues() {
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
@@ -293,35 +186,29 @@ std::vector<GradientView::Cell> GradientView::cells() const {
     const bool around = way.kind == route::Kind::Around;
     const bool changes = way.kind == route::Kind::Jump || way.kind == route::Kind::Dark;
     const auto stations = [](Stations* s) { return s->sizeHint().width(); };
-    const auto number = [](NumberField* f) {
-        return 53 + (f->unit().isEmpty() ? 0 : 5 + textWidth(f->unit(), typeface(Type::Small)));
-    };
+    const auto number = [](NumberField* f) { return widthOf(*f); };
     const auto button = [](Button* b) { return b->sizeHint().width(); };
-    const auto& a = g->arrangement;
-    return {
+    std::vector<Cell> all{
         {tr("way from %1 to %2")
              .arg(model_.stopName(model_.way()), model_.stopName(model_.way() + 1)),
          kind_, stations(kind_), true, 0},
         {tr("by", "by which hues"), side_, stations(side_), around, 0},
         {tr("saturation floor"), floor_, number(floor_), around, 0},
         {tr("stays out of"), hue_, button(hue_), around, 0},
-        {tr("change at"), share_, number(share_), changes, 0},
-        {tr("laid over the lineup"), order_, button(order_), true, 1},
-        {{}, mirrored_, button(mirrored_), true, 1},
-        {tr("passes"), passes_, number(passes_), a.order == Order::ToAndFro, 1},
-        {tr("seed"), seed_, number(seed_), a.order == Order::Shuffled, 1},
-        {tr("blocks of"), blocks_, number(blocks_), true, 1},
-        {tr("repeats"), repeats_, number(repeats_), true, 1},
-        {tr("offset"), offset_, number(offset_), true, 1},
-        {tr("by", "by what it is laid"), along_, stations(along_), true, 1},
-        {tr("direction"), direction_, number(direction_), g->along && !g->along->from_point, 1},
-        {tr("across"), x_, number(x_), g->along && g->along->from_point, 1},
-        {tr("upstage"), y_, number(y_), g->along && g->along->from_point, 1},
+        {tr("change at"), share_, number(share_), changes, 0}};
+    for (const auto& cell : laid_->cells())
+        all.push_back({cell.label, cell.control, cell.wide, cell.there, 1});
+    const std::vector<Cell> rest{
         {tr("step even"), even_, stations(even_), true, 2},
         {tr("intensity"), bright_, stations(bright_), true, 2},
         {tr("reach"), reach_, stations(reach_), model_.laid().types.size() > 1, 2},
-        {tr("mixes"), mixes_, stations(mixes_), true, 2},
-    };
+        {tr("mixes"), mixes_, stations(mixes_), true, 2}};
+    all.insert(all.end(), rest.begin(), rest.end());
+    return all;
+}
+
+LaidOver GradientView::laidOver(const show::Gradient& gradient) const {
+    return {gradient.arrangement, gradient.along, document_.lineup().size()};
 }
 
 // Side by side, a row for each subject, and another where they do not fit.
@@ -360,11 +247,11 @@ int GradientView::heightAt(int width) const {
 
 void GradientView::refresh() {
     const show::Gradient* g = model_.gradient();
-    for (QWidget* w : std::initializer_list<QWidget*>{
-             kind_,   side_, floor_,  hue_,     share_,  order_, mirrored_,
-             passes_, seed_, blocks_, repeats_, offset_, along_, direction_,
-             x_,      y_,    even_,   bright_,  reach_,  mixes_})
+    for (QWidget* w : std::initializer_list<QWidget*>{kind_, side_, floor_, hue_, share_, even_,
+                                                      bright_, reach_, mixes_})
         w->setVisible(false);
+    for (const auto& cell : laid_->cells())
+        cell.control->setVisible(false);
     over_->setVisible(g && !model_.covers());
     lamps_->setVisible(g && !model_.covers());
     begin_->setVisible(!g && !document_.lineup().empty());
@@ -398,21 +285,7 @@ void GradientView::refresh() {
             if (way.keep_out == std::optional(one.sector))
                 hue = saidText(one.name);
         hue_->setText(way.keep_out && hue == tr("no hue") ? tr("a stretch") : hue);
-        const auto& a = g->arrangement;
-        const auto n = static_cast<double>(std::max<std::size_t>(1, document_.lineup().size()));
-        order_->setText(orderWords()[static_cast<int>(a.order)]);
-        mirrored_->setChecked(a.mirrored);
-        passes_->setValue(a.passes);
-        seed_->setValue(a.seed);
-        blocks_->setValue(a.block);
-        repeats_->setValue(a.repeats);
-        offset_->setRange({0, n, 1, 0});
-        offset_->setValue(a.offset * n);
-        along_->setChosen(!g->along ? 0 : g->along->from_point ? 2 : 1);
-        const show::AlongPlan along = g->along.value_or(show::AlongPlan{});
-        direction_->setValue(along.direction_deg);
-        x_->setValue(along.x_m);
-        y_->setValue(along.y_m);
+        laid_->show(laidOver(*g));
         even_->setChosen(static_cast<int>(g->even));
         bright_->setChosen(static_cast<int>(g->bright));
         reach_->setChosen(g->common_reach ? 0 : 1);
@@ -509,8 +382,7 @@ void GradientView::dropEvent(QDropEvent* event) {
     const auto asked = colourOf(event->mimeData());
     if (!asked)
         return;
-    const auto* named = std::get_if<light::AskedPalette>(&*asked);
-    const show::Palette* p = named ? document_.show().paletteNamed(named->name) : nullptr;
+    const show::Palette* p = document_.show().palette(paletteOf(document_, *asked));
     if (p && p->gradient)
         layKept(p->id);
     else

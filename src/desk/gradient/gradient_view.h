@@ -4,6 +4,7 @@
 #pragma once
 
 #include "desk/gradient/gradient_model.h"
+#include "desk/kit/laid_controls.h"
 
 #include <QWidget>
 
@@ -21,17 +22,17 @@ public:
 
     Stations& kind() { return *kind_; }
     Stations& side() { return *side_; }
-    Stations& along() { return *along_; }
+    Stations& along() { return laid_->along(); }
     Stations& even() { return *even_; }
     Stations& bright() { return *bright_; }
     Stations& reach() { return *reach_; }
     Stations& mixes() { return *mixes_; }
     NumberField& floorField() { return *floor_; }
-    NumberField& blocks() { return *blocks_; }
-    NumberField& repeats() { return *repeats_; }
-    NumberField& offset() { return *offset_; }
-    Button& order() { return *order_; }
-    Button& mirrored() { return *mirrored_; }
+    NumberField& blocks() { return laid_->blocks(); }
+    NumberField& repeats() { return laid_->repeats(); }
+    NumberField& offset() { return laid_->offset(); }
+    Button& order() { return laid_->order(); }
+    Button& mirrored() { return laid_->mirrored(); }
     Button& begin() { return *begin_; }
 
 signals:
@@ -52,18 +53,16 @@ private:
         bool there;
         int row = 0;
     };
-    static QStringList orderWords(); // by route::Order
     std::vector<Cell> cells() const;
+    LaidOver laidOver(const show::Gradient& gradient) const;
     struct Placed {
         Cell cell;
         QRect place; // of the control; its label stands above
     };
     std::vector<Placed> placed(int width) const;
     void makeWay();
-    void makeLaid();
     void makeRest();
     void refresh();
-    void openOrders();
     void openHues();
     void layKept(show::PaletteId id);
 
@@ -74,17 +73,7 @@ private:
     NumberField* floor_;
     Button* hue_;
     NumberField* share_; // of Jump and Dark
-    Button* order_;
-    Button* mirrored_;
-    NumberField* passes_;
-    NumberField* seed_;
-    NumberField* blocks_;
-    NumberField* repeats_;
-    NumberField* offset_;
-    Stations* along_;
-    NumberField* direction_;
-    NumberField* x_;
-    NumberField* y_;
+    LaidControls* laid_ = nullptr;
     Stations* even_;
     Stations* bright_;
     Stations* reach_;

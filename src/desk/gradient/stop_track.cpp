@@ -6,6 +6,7 @@
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/taken_colour.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
 #include "desk/lineup/lineup_panel.h"
@@ -455,14 +456,10 @@ void StopTrack::dropEvent(QDropEvent* event) {
     const auto asked = colourOf(event->mimeData());
     if (!asked || !model_.gradient())
         return;
-    show::PaletteId palette;
-    if (const auto* named = std::get_if<light::AskedPalette>(&*asked))
-        if (const auto* p = document_.show().paletteNamed(named->name)) {
-            if (!p->colour)
-                return document_.tell(
-                    tr("%1 has no colour of its own: a stop needs one.").arg(toQt(named->name)));
-            palette = p->id;
-        }
+    const show::PaletteId palette = paletteOf(document_, *asked);
+    if (const auto* p = document_.show().palette(palette); p && !p->colour)
+        return document_.tell(
+            tr("%1 has no colour of its own: a stop needs one.").arg(toQt(p->name)));
     const int stop = stopAt(event->position().toPoint());
     if (stop >= 0) {
         model_.setStopColour(static_cast<std::size_t>(stop), *asked, palette);

@@ -80,6 +80,9 @@ public:
         session_->press(list, what, value);
     }
     void showLook(const QString& name, show::LookId look); // in its own time
+    void press(show::RippleId ripple, play::Command::What what, double value = 0) {
+        session_->press(ripple, what, value);
+    }
     void setFader(show::FaderId fader, double level) { session_->setFader(fader, level); }
     Done addBook(const std::filesystem::path& path); // a swatch book, for all shows
 

@@ -5,6 +5,8 @@
 
 #include <QObject>
 
+#include <algorithm>
+
 namespace zelo::desk {
 
 namespace {
@@ -49,6 +51,20 @@ QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& go
         break;
     }
     return QObject::tr("another colour, %1").arg(way);
+}
+
+QString runsOf(std::vector<int> numbers) {
+    std::sort(numbers.begin(), numbers.end());
+    QStringList runs;
+    for (std::size_t i = 0; i < numbers.size();) {
+        std::size_t last = i;
+        while (last + 1 < numbers.size() && numbers[last + 1] <= numbers[last] + 1)
+            ++last;
+        runs << (last > i ? QStringLiteral("%1–%2").arg(numbers[i]).arg(numbers[last])
+                          : QString::number(numbers[i]));
+        i = last + 1;
+    }
+    return runs.join(QStringLiteral(", "));
 }
 
 QStringList intentNames() {

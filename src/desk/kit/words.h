@@ -9,11 +9,16 @@
 #include <QString>
 #include <QStringList>
 
+#include <vector>
+
 namespace zelo::desk {
 
 // "no difference to see", "barely greener, seen only side by side", "another colour, paler"
 QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& got,
                   const colour::Uv& white);
+
+// Numbers of lamps, of which those that follow one another are one: "1–4, 7"
+QString runsOf(std::vector<int> numbers);
 
 QStringList intentNames();             // by mix::Intent
 QString wayKindName(route::Kind kind); // "Through dark"

@@ -11,11 +11,11 @@
 namespace zelo::desk {
 
 QString nameOf(CommandGroup group) {
-    const QStringList names{QObject::tr("Show"),   QObject::tr("Edit"),
-                            QObject::tr("View"),   QObject::tr("Lineup"),
-                            QObject::tr("Colour"), QObject::tr("Cues"),
-                            QObject::tr("Rig"),    QObject::tr("On a number or a list"),
-                            QObject::tr("Help")};
+    const QStringList names{
+        QObject::tr("Show"),   QObject::tr("Edit"),   QObject::tr("View"),
+        QObject::tr("Lineup"), QObject::tr("Colour"), QObject::tr("Cues"),
+        QObject::tr("Ripple"), QObject::tr("Rig"),    QObject::tr("On a number or a list"),
+        QObject::tr("Help")};
     return names[static_cast<int>(group)];
 }
 

@@ -11,7 +11,7 @@
 
 namespace zelo::desk {
 
-enum class CommandGroup { Show, Edit, View, Lineup, Colour, Cues, Rig, Numbers, Help };
+enum class CommandGroup { Show, Edit, View, Lineup, Colour, Cues, Ripple, Rig, Numbers, Help };
 QString nameOf(CommandGroup group);
 
 struct Command {

@@ -14,6 +14,7 @@
 #include "desk/gradient/step_bars.h"
 #include "desk/gradient/stop_track.h"
 #include "desk/kit/ask.h"
+#include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/overlay.h"
@@ -31,7 +32,9 @@
 #include "desk/rig/rig_view.h"
 #include "desk/rig/type_editor.h"
 #include "desk/rig/types_panel.h"
-#include "desk/shell/coming_view.h"
+#include "desk/ripple/ripple_model.h"
+#include "desk/ripple/ripple_side.h"
+#include "desk/ripple/ripple_view.h"
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
@@ -87,12 +90,14 @@ MainWindow::MainWindow(Document& document)
       cues_(new CueModel(document, this)), crossfade_(new CrossfadeModel(document, *focus_, this)),
       crossfade_view_(new CrossfadeView(*crossfade_, *cues_, views_)),
       fade_player_(new FadePlayer(*crossfade_, this)), cues_view_(new CuesView(*cues_, views_)),
+      ripple_(new RippleModel(document, this)), ripple_view_(new RippleView(*ripple_, views_)),
       side_(new QStackedWidget(this)),
       readings_(new ReadingsPanel(document, *focus_, *asking_, side_)),
       rig_side_(new RigSide(document, side_)), lineup_(new LineupPanel(document, this)),
       gradient_side_(new GradientSide(document, *gradient_, *lineup_, side_)),
       crossfade_side_(
           new CrossfadeSide(*crossfade_, *fade_player_, crossfade_view_->plot(), side_)),
+      ripple_side_(new RippleSide(*ripple_, side_)),
       step_bars_(new StepBars(document, *gradient_, *lineup_, lineup_)),
       stop_track_(new StopTrack(document, *gradient_, *lineup_, lineup_)),
       message_(new MessageLine(this)), files_(new ShowFiles(document, this)),
@@ -101,9 +106,6 @@ MainWindow::MainWindow(Document& document)
     setWindowTitle(tr("Zelochrome"));
     setMinimumSize(1024, 700);
     resize(1280, 800);
-    const auto coming = [this](const QString& title, const QString& line) {
-        views_->addWidget(new ComingView(title, line, views_));
-    };
     views_->addWidget(rig_view_);
     views_->addWidget(match_view_);
     views_->addWidget(gradient_view_);
@@ -130,7 +132,8 @@ MainWindow::MainWindow(Document& document)
     });
     swatches_->setTaker([this](const light::Asked& asked, show::PaletteId palette) {
         return (view() == Gradient && gradient_->takeColour(asked, palette)) ||
-               (view() == Crossfade && crossfade_->takeColour(asked, palette));
+               (view() == Crossfade && crossfade_->takeColour(asked, palette)) ||
+               (view() == Ripple && ripple_->takeColour(asked, palette));
     });
     side_->addWidget(rig_side_);
     connect(&rig_side_->types(), &TypesPanel::editWanted, this,
@@ -140,7 +143,10 @@ MainWindow::MainWindow(Document& document)
             rig_view_->typeEditor().openType(id);
     });
     views_->addWidget(cues_view_);
-    coming(tr("Ripple"), tr("Not built yet. Here colours will move along the lineup."));
+    views_->addWidget(ripple_view_);
+    side_->addWidget(ripple_side_);
+    connect(ripple_side_, &RippleSide::keepWanted, this, &MainWindow::openKeepOfRipple);
+    connect(ripple_view_, &RippleView::saveWanted, this, &MainWindow::askSaveTurn);
     connect(header_, &Header::viewChosen, this, &MainWindow::showView);
     connect(header_, &Header::menuWanted, this, &MainWindow::openMenu);
     connect(&document_, &Document::told, this, &MainWindow::tell);
@@ -227,6 +233,37 @@ void MainWindow::openKeep(int as) {
     (new KeepForm(document_, static_cast<KeepForm::As>(as), this))->show();
 }
 
+void MainWindow::openKeepOfRipple() {
+    if (!ripple_->ripple())
+        return tell(tr("Nothing to keep yet: begin a ripple."));
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    menu->setTitle(tr("Keep as"));
+    connect(menu->addAction(tr("A gradient of these colours…")), &QAction::triggered, this, [this] {
+        askText(this, tr("Keep as a gradient"), tr("The name of the gradient"), {},
+                [this](const QString& name) { ripple_->keepAsGradient(name.trimmed()); });
+    });
+    connect(menu->addAction(tr("A look of what the lamps show…")), &QAction::triggered, this,
+            [this] {
+                askText(this, tr("Keep as a look"), tr("The name of the look"), {},
+                        [this](const QString& name) { ripple_->keepAsLook(name.trimmed()); });
+            });
+    menu->popup(ripple_side_->keep().mapToGlobal(QPoint(0, -60)));
+}
+
+void MainWindow::askSaveTurn() {
+    const show::Ripple* ripple = ripple_->ripple();
+    if (!ripple)
+        return;
+    QString name = toQt(ripple->name) + ".asc";
+    name.replace('/', '-');
+    const auto path =
+        QFileDialog::getSaveFileName(this, tr("One turn for another desk"), name,
+                                     tr("Cues for another desk (*.asc);;Tables (*.csv)"));
+    if (!path.isEmpty())
+        ripple_->saveTurn(path);
+}
+
 void MainWindow::askRoute() {
     if (!crossfade_->picture())
         return tell(tr("No way to keep yet: choose two colours."));
@@ -244,9 +281,11 @@ void MainWindow::showView(int view) {
     side_->setCurrentWidget(view == Rig         ? static_cast<QWidget*>(rig_side_)
                             : view == Gradient  ? gradient_side_
                             : view == Crossfade ? crossfade_side_
+                            : view == Ripple    ? ripple_side_
                                                 : static_cast<QWidget*>(readings_));
     fade_player_->stop();
     crossfade_->setSeen(view == Crossfade);
+    ripple_->setSeen(view == Ripple);
     cues_->setSeen(view == Cues, view == Crossfade);
     side_->setVisible(view != Cues); // its list and its picture take the whole width
     growLineup();

@@ -38,6 +38,9 @@ class ReadingsPanel;
 class ShowFiles;
 class SplitField;
 class SplitWindow;
+class RippleModel;
+class RippleSide;
+class RippleView;
 class StepBars;
 class StopTrack;
 class SwatchPanel;
@@ -75,6 +78,9 @@ public:
     FadePlayer& fadePlayer() { return *fade_player_; }
     CueModel& cueModel() { return *cues_; }
     CuesView& cuesView() { return *cues_view_; }
+    RippleModel& rippleModel() { return *ripple_; }
+    RippleView& rippleView() { return *ripple_view_; }
+    RippleSide& rippleSide() { return *ripple_side_; }
     StepBars& stepBars() { return *step_bars_; }
     StopTrack& stopTrack() { return *stop_track_; }
     SwatchPanel& swatches() { return *swatches_; }
@@ -99,6 +105,7 @@ private:
     void makeGradientCommands();
     void makeCrossfadeCommands();
     void makeCueCommands();
+    void makeRippleCommands();
     void makeRigCommands();
     void makeHelpCommands();
     void openMenu();
@@ -111,6 +118,8 @@ private:
     void openHistory();                                      // every edit by name, to go back to
     void askRoute();                                         // its name, to keep it
     void openKeep(int as);                                   // KeepForm::As
+    void openKeepOfRipple();                                 // what it shows at the line
+    void askSaveTurn();                                      // of the ripple, for another desk
     void whichGel(); // the gels nearest to what the first of the lineup shows
     void explain();  // F1: what is under the pointer
     void tell(const QString& message);
@@ -137,12 +146,15 @@ private:
     CrossfadeView* crossfade_view_;
     FadePlayer* fade_player_;
     CuesView* cues_view_;
+    RippleModel* ripple_;
+    RippleView* ripple_view_;
     QStackedWidget* side_; // Readings, or what the view has instead
     ReadingsPanel* readings_;
     RigSide* rig_side_;
     LineupPanel* lineup_;
     GradientSide* gradient_side_;
     CrossfadeSide* crossfade_side_;
+    RippleSide* ripple_side_;
     StepBars* step_bars_; // both stand in the lineup while it is grown
     StopTrack* stop_track_;
     MessageLine* message_;

@@ -28,6 +28,10 @@
 #include "desk/rig/home_form.h"
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
+#include "desk/ripple/raster_plot.h"
+#include "desk/ripple/ripple_model.h"
+#include "desk/ripple/ripple_view.h"
+#include "desk/ripple/step_track.h"
 #include "desk/shell/frame.h"
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
@@ -47,6 +51,8 @@ namespace zelo::desk {
 namespace {
 
 using Group = CommandGroup;
+
+constexpr double kFaster = 1.1; // by a key
 
 // Adds commands of one group.
 class Adder {
@@ -81,6 +87,7 @@ void MainWindow::makeCommands() {
     makeGradientCommands();
     makeCrossfadeCommands();
     makeCueCommands();
+    makeRippleCommands();
     makeRigCommands();
     Adder number(commands_, Group::Numbers);
     number.tell(tr("type its value: Enter takes it, Esc does not"), tr("figures"));
@@ -130,6 +137,8 @@ void MainWindow::makeShowCommands() {
             fade_player_->stop();
             return crossfade_->letGo();
         }
+        if (ripple_->looking())
+            return ripple_->letGo();
         document_.putDown();
     });
     edit(tr("Keep as…"), "K", [this] {
@@ -137,6 +146,8 @@ void MainWindow::makeShowCommands() {
             askRoute();
         else if (view() == Cues)
             cues_view_->openKeep();
+        else if (view() == Ripple)
+            openKeepOfRipple();
         else
             openKeep(KeepForm::Stage);
     });
@@ -322,6 +333,37 @@ void MainWindow::makeCueCommands() {
     cues.watched(Cues, tr("in Cues: eight faders at full while held"),
                  "F5; F6; F7; F8; F9; F10; F11; F12");
     cues.tell(tr("on the stage picture: moves a figure; another one"), tr("arrows, Page Down"));
+}
+
+void MainWindow::makeRippleCommands() {
+    Adder ripple(commands_, Group::Ripple);
+    const auto shown = [this] {
+        showView(Ripple);
+        return ripple_;
+    };
+    ripple.in(Ripple, tr("Play the ripple, or let go of it"), "P", [this] { ripple_->play(); });
+    ripple.in(Ripple, tr("Freeze its colours, or let them go on"), "F",
+              [this] { ripple_->freeze(); });
+    ripple.in(Ripple, tr("Faster"), "+; =", [this] { ripple_->faster(kFaster); });
+    ripple.in(Ripple, tr("Slower"), "-", [this] { ripple_->faster(1 / kFaster); });
+    ripple.in(Ripple, tr("Tap the beat"), "B", [this] { ripple_->tap(); });
+    ripple.in(Ripple, tr("To the steps of the ripple"), "S",
+              [this] { ripple_view_->steps().setFocus(); });
+    ripple.in(Ripple, tr("To the line of its moment"), "M",
+              [this] { ripple_view_->raster().setFocus(); });
+    ripple(tr("Another ripple"), {}, [shown] { shown()->begin(); });
+    ripple(tr("Ripple from the first lamp to the last, as they are now"), {},
+           [shown] { shown()->beginFromLineup(); });
+    ripple(tr("Rainbow over the lineup"), {}, [shown] { shown()->beginRainbow(); });
+    ripple(tr("Lay the ripple over the lineup"), {}, [shown] { shown()->layOverLineup(); });
+    ripple(tr("The ripple onto a fader"), {}, [shown] { shown()->ontoFader(); });
+    ripple(tr("One turn of the ripple for another desk…"), {}, [this] {
+        showView(Ripple);
+        askSaveTurn();
+    });
+    ripple.tell(tr("on the steps: choose; with Ctrl move; time"), QStringLiteral("← →, ↑ ↓"));
+    ripple.tell(tr("on the steps: add, remove"), tr("Ins, Del"));
+    ripple.tell(tr("on the line: look ahead, Shift finely; its beginning"), tr("← →, Home"));
 }
 
 void MainWindow::makeRigCommands() {
