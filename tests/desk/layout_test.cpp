@@ -18,6 +18,7 @@
 #include "desk/rig/rig_view.h"
 #include "desk/rig/type_editor.h"
 #include "desk/rig/types_panel.h"
+#include "desk/ripple/ripple_model.h"
 #include "desk/swatches/swatch_panel.h"
 #include "light/type_edit.h"
 #include "show/edits.h"
@@ -325,6 +326,37 @@ TEST_F(LayoutTest, ViewsToComeAndNoLamps) {
         window.showView(view);
         expectClean("view " + std::to_string(view) + ", no lamps");
     }
+}
+
+TEST_F(LayoutTest, RipplesOfAllPatterns) {
+    chooseGroups({"front", "back", "cyc"});
+    window.showView(MainWindow::Ripple);
+    auto& model = window.rippleModel();
+    settle();
+    expectClean("not of this lineup");
+    model.layOverLineup();
+    for (const auto pattern : {show::Pattern::Cycle, show::Pattern::March, show::Pattern::Pulse}) {
+        model.edit("x", [&](show::Ripple& r) { r.pattern = pattern; });
+        settle();
+        expectClean(show::nameOf(pattern));
+    }
+    // Out of reach, faster than frames, all that can be set.
+    model.setColour(1, *light::parseAsked("xy:0.12,0.79"), {});
+    model.edit("x", [](show::Ripple& r) {
+        r.every_s = 0.01;
+        r.end = show::RippleEnd::Stop;
+        r.arrangement.order = route::Order::ToAndFro;
+        r.along = show::AlongPlan{};
+        r.chance = show::Chance::OneAfterAnother;
+        r.way = route::StopWay{};
+        for (auto& step : r.steps)
+            step.intensity = 0.5;
+    });
+    settle();
+    expectClean("all that can be set");
+    model.begin();
+    settle();
+    expectClean("none yet");
 }
 
 TEST_F(LayoutTest, CrossfadeInAllItsWays) {

@@ -73,9 +73,15 @@ protected:
     }
     template <class W>
     W* child(const QString& name) {
+        W* hidden = nullptr; // another view may have one of the same name
         for (W* w : window.findChildren<W*>())
-            if (w->accessibleName() == name)
-                return w;
+            if (w->accessibleName() == name) {
+                if (w->isVisible())
+                    return w;
+                hidden = hidden ? hidden : w;
+            }
+        if (hidden)
+            return hidden;
         ADD_FAILURE() << "no control called " << name.toStdString();
         return nullptr;
     }

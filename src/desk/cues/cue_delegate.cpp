@@ -5,6 +5,7 @@
 
 #include <QLineEdit>
 #include <QPainter>
+#include <QPainterPath>
 
 #include <algorithm>
 #include <cmath>
@@ -22,6 +23,20 @@ void paintLock(QPainter& p, const QPoint& at) {
     p.drawRect(at.x() - 3, at.y() - 1, 6, 5);
     p.setBrush(Qt::NoBrush);
     p.drawRect(at.x() - 2, at.y() - 4, 4, 3);
+}
+
+constexpr int kWave = 16;
+
+// It does something with a ripple.
+void paintWave(QPainter& p, const QPointF& left, const QColor& ink) {
+    QPainterPath wave(left);
+    wave.cubicTo(left + QPointF(3, -6), left + QPointF(5, -6), left + QPointF(8, 0));
+    wave.cubicTo(left + QPointF(11, 6), left + QPointF(13, 6), left + QPointF(kWave, 0));
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setPen(QPen(ink, 1.4));
+    p.setBrush(Qt::NoBrush);
+    p.drawPath(wave);
+    p.setRenderHint(QPainter::Antialiasing, false);
 }
 
 // What a fault is drawn as: a way that falls in.
@@ -68,9 +83,11 @@ void CueDelegate::paint(QPainter* painter, const QStyleOptionViewItem& option,
     } else if (cell == CueCell::Name) {
         const int wide = drawElided(p, r.left() + 4, base, r.width() - 10, text, face, ink);
         const QString ripples = model_.rippleWords(*cue);
-        if (const int room = r.width() - wide - 24; room > 40 && !ripples.isEmpty())
-            drawElided(p, r.left() + wide + 14, base, room, ripples, typeface(Type::Small),
-                       theme().dim);
+        const int room = r.width() - wide - 24;
+        if (!ripples.isEmpty() && textWidth(ripples, typeface(Type::Small)) <= room)
+            drawText(p, r.left() + wide + 14, base, ripples, typeface(Type::Small), theme().dim);
+        else if (!ripples.isEmpty() && room >= kWave) // its words are told under the pointer
+            paintWave(p, QPointF(r.left() + wide + 14, base - 5), theme().dim);
     } else if (cell == CueCell::Looks) {
         paintLamps(p, r, *number);
     } else if (isCueTime(cell)) {

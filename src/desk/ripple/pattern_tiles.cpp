@@ -49,8 +49,10 @@ void PatternTiles::paintEvent(QPaintEvent*) {
         const int name =
             drawText(p, r.left(), r.top() + 86, names[i], typeface(Type::Work, i == chosen),
                      i == chosen ? theme().bright : theme().text);
-        drawElided(p, r.left() + name + 10, r.top() + 86, r.width() - name - 10, words[i],
-                   typeface(Type::Small), theme().dim);
+        const int room = r.width() - name - 10;
+        if (textWidth(words[i], typeface(Type::Small)) <= room * 3 / 2) // narrower letters help
+            drawElided(p, r.left() + name + 10, r.top() + 86, room, words[i], typeface(Type::Small),
+                       theme().dim);
         p.fillRect(r.left(), r.top() + 95, r.width(), 1, theme().faint);
         if (i == chosen) {
             drawPointer(p, QPointF(r.left() + name / 2, r.top() + 95 - 5), Points::Up, 9, 6,

@@ -30,8 +30,9 @@ QImage imageOf(const play::RippleRaster& raster, const LightColours& colours) {
         auto* line = reinterpret_cast<QRgb*>(image.scanLine(static_cast<int>(row)));
         for (std::size_t column = 0; column < raster.columns; ++column) {
             const auto& cell = raster.at(row, column);
-            line[column] = cell.below ? theme().glass.rgb()
-                                      : colours.of(cell.light, std::max(0.06, cell.level)).rgb();
+            line[column] = colour::hasChromaticity(cell.light)
+                               ? colours.of(cell.light, std::max(0.06, cell.level)).rgb()
+                               : theme().glass.rgb();
         }
     }
     return image;

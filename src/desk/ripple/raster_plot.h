@@ -11,7 +11,7 @@
 
 namespace zelo::desk {
 
-// Its cells as they are seen; those where nothing of the ripple is are dark.
+// Its cells as they are seen.
 QImage imageOf(const play::RippleRaster& raster, const LightColours& colours);
 
 class RasterPlot : public QWidget, public OwnKeys, public HasParts {

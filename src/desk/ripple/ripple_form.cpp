@@ -388,13 +388,12 @@ void RippleForm::place() {
         QWidget* w = p.row->control;
         if (qobject_cast<NumberField*>(w))
             w->setGeometry(width() - kMargin - kField, p.baseline - 17, kField, 24);
-        else if (qobject_cast<Stations*>(w))
-            w->setGeometry(p.row->label.isEmpty() || !beside(*p.row)
-                               ? kMargin
-                               : width() - kMargin - w->sizeHint().width(),
-                           p.baseline - 18, std::min(w->sizeHint().width(), width() - 2 * kMargin),
-                           32);
-        else
+        else if (qobject_cast<Stations*>(w)) {
+            const bool behind = !p.row->label.isEmpty() && beside(*p.row);
+            const int wide = std::min(w->sizeHint().width(), width() - 2 * kMargin);
+            w->setGeometry(behind ? width() - kMargin - wide : kMargin,
+                           p.baseline - (behind ? 12 : 18), wide, 32);
+        } else
             w->setGeometry(kMargin, p.baseline - 17,
                            std::min(w->sizeHint().width(), width() - 2 * kMargin), kRow);
         w->show();

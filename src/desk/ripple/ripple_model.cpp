@@ -2,11 +2,13 @@
 #include "desk/ripple/ripple_model.h"
 
 #include "base/file.h"
+#include "colour/cct.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/words.h"
 #include "host/hand_over.h"
 #include "play/rainbow_ripple.h"
 #include "play/shown_values.h"
+#include "route/way.h"
 #include "show/cue_edits.h"
 #include "show/kept.h"
 #include "show/limits.h"
@@ -119,11 +121,7 @@ void RippleModel::setSeen(bool seen) {
     seen_ = seen;
     if (!seen)
         return letGo();
-    if (!chosen_) // the one of these lamps is what is looked for
-        for (const auto& [id, ripple] : document_.show().ripples)
-            if (ripple->lamps == document_.lineup())
-                id_ = id;
-    look(Change::Light | Change::Cues);
+    look(Changes::all());
 }
 
 // What is edited is seen in the show at once, in the pictures when it is compiled.
@@ -132,6 +130,13 @@ void RippleModel::look(Changes what) {
         id_ = document_.show().ripples.entry(0).first;
     if (!seen_)
         return;
+    if (what.has(Change::Lineup) && !chosen_ && !covers()) // the one of these lamps
+        for (const auto& [id, kept] : document_.show().ripples)
+            if (kept->lamps == document_.lineup()) {
+                setRipple(id);
+                chosen_ = false;
+                break;
+            }
     if (what.has(Change::Light)) {
         const auto* running = document_.stage().ripple(id_);
         if (document_.stage().compiled && !looks_ && !(running && running->runs)) {
@@ -193,6 +198,9 @@ bool RippleModel::covers() const {
 
 QString RippleModel::stepName(std::size_t step) const {
     const auto& s = ripple()->steps[step];
+    const light::Asked* asked = s.colour.here();
+    if (asked && std::holds_alternative<light::AskedUv>(*asked)) // in a word
+        return saidText(route::hueWord(s.uv, colour::planckianUv({document_.show().white_cct_k})));
     return nameOf(document_, s.colour, s.uv);
 }
 
@@ -257,6 +265,7 @@ QString RippleModel::tooFast() const {
 void RippleModel::edit(const QString& name, const How& change, int gesture) {
     if (!ripple())
         return;
+    chosen_ = true;
     Ripple next = *ripple();
     change(next);
     if (!document_.edit(name, show::changeRipple(document_.state().show, std::move(next)),

@@ -15,7 +15,7 @@ namespace zelo::desk {
 namespace {
 constexpr int kMargin = 20;
 constexpr int kFoot = 88;     // what stands still under the numbers
-constexpr int kTroubles = 40; // over it, where there are any
+constexpr int kTroubles = 58; // over it, where there are any
 } // namespace
 
 RippleSide::RippleSide(RippleModel& model, QWidget* parent)
@@ -81,11 +81,12 @@ void RippleSide::place() {
     scroll_->setGeometry(0, 12, width(), height() - foot() - 12);
     form_->setGeometry(0, form_->y(), width(), form_->heightAt(width()));
     int y = height() - 36;
-    const int third = (w - 16) / 3;
-    play_->setGeometry(kMargin, y, third, 28);
-    freeze_->setGeometry(kMargin + third + 8, y, third, 28);
-    keep_->setGeometry(kMargin + 2 * (third + 8), y, w - 2 * (third + 8), 28);
-    where_->setGeometry(kMargin, y - 40, w, 32);
+    const int half = (w - 8) / 2;
+    play_->setGeometry(kMargin, y, half, 28);
+    freeze_->setGeometry(kMargin + half + 8, y, half, 28);
+    y -= 38;
+    where_->setGeometry(kMargin, y - 2, half, 32);
+    keep_->setGeometry(kMargin + half + 8, y, half, 28);
 }
 
 void RippleSide::paintEvent(QPaintEvent*) {
@@ -107,7 +108,7 @@ void RippleSide::paintEvent(QPaintEvent*) {
     }
     drawWrapped(p,
                 QRect(kMargin + (marked ? 20 : 0), height() - foot() + 8,
-                      width() - 2 * kMargin - (marked ? 20 : 0), 40),
+                      width() - 2 * kMargin - (marked ? 20 : 0), 54),
                 trouble_, typeface(Type::Small), theme().text);
 }
 

@@ -133,7 +133,7 @@ void RippleView::place() {
     name_->setGeometry(kMargin + title + 8, 12, name, 24);
     steps_->setGeometry(kMargin, kSteps, w, StepTrack::kHeight);
     const int add = add_->sizeHint().width();
-    add_->setGeometry(width() - kMargin - add, kSteps + 38, add, 22);
+    add_->setGeometry(width() - kMargin - add, kSteps + 45, add, 22);
     add_->raise();
     steps_->setRoom(w - add - 12);
     patterns_->setGeometry(kMargin, kSteps + StepTrack::kHeight + kGap, w, PatternTiles::kHeight);

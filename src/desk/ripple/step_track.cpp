@@ -17,7 +17,7 @@ namespace zelo::desk {
 
 namespace {
 constexpr int kRibbon = 36;
-constexpr int kWords = 53; // baseline of the steps' names
+constexpr int kWords = 60; // baseline of the steps' names
 constexpr int kNear = 8;   // px
 constexpr int kField = 62;
 constexpr double kKeyStep_s = 0.1;

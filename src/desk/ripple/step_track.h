@@ -17,7 +17,7 @@ class NumberField;
 class StepTrack : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
 public:
-    static constexpr int kHeight = 62;
+    static constexpr int kHeight = 68;
     StepTrack(RippleModel& model, QWidget* parent);
     bool claims(const QKeyEvent& key) const override;
     std::vector<PaintedPart> parts() override; // the steps
