@@ -16,6 +16,7 @@ WORK = {"colour change": 4, "book on 12 types": 100, "route": 10, "frame of 512"
 SCALE = {"ns": 1, "us": 1e3, "ms": 1e6}
 times = {}
 work = {}
+labels = {}  # of them: which fixture type
 for row in json.load(sys.stdin)["benchmarks"]:
     if row.get("run_type") == "aggregate":
         continue
@@ -23,6 +24,7 @@ for row in json.load(sys.stdin)["benchmarks"]:
     name = row["run_name"].split("/repeats")[0].split("/iterations")[0]
     # The quickest of the repetitions: what else the machine does only ever makes a run slower.
     if name.startswith("work/"):
+        labels[name[5:]] = row.get("label", "")
         work[name[5:]] = min(took, work.get(name[5:], float("inf")))
         continue
     name, emitters = name.rsplit("/", 1)
@@ -54,8 +56,12 @@ print(f"brightest: {per_second / 1e6:.1f} million a second with 8 emitters (at l
 if "picture/ours" in times:
     print(f"stage picture of 40 lamps: {share:.1f} times the time of the bare sum as a product of matrices")
 for name, bound in WORK.items():
-    took = work[name] / 1e6
+    # One number, or one for each fixture type: then the slowest counts.
+    of = {n: t for n, t in work.items() if n == name or n.startswith(name + "/")}
+    slowest = max(of, key=of.get)
+    took = of[slowest] / 1e6
     ok = took <= bound
     missed |= not ok
-    print(f"{name}: {took:.2f} ms (at most {bound}: {'holds' if ok else 'MISSED'})")
+    which = f", {labels[slowest]}" if labels.get(slowest) else ""
+    print(f"{name}{which}: {took:.2f} ms (at most {bound}: {'holds' if ok else 'MISSED'})")
 sys.exit(missed)
