@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace zelo::mix {
 
@@ -109,7 +110,7 @@ GamutSolid::GamutSolid(std::span<const Xyz> emitters, const Xyz& base)
 
 std::optional<RayEnd> GamutSolid::brightest(const Xyz& d) const {
     if (facets_.empty())
-        return norm(base_) > 0 ? std::nullopt : brightestInPlane(emitters_, d);
+        return norm(base_) > 0 ? brightestOfFlat(d) : brightestInPlane(emitters_, d);
     if (moved_)
         return brightestOfMoved(d);
     // Scaled to an offset of 1 each, the facet met first is the one with the largest n·d.
@@ -150,6 +151,48 @@ std::optional<RayEnd> GamutSolid::brightestOfMoved(const Xyz& d) const {
     return end;
 }
 
+// Few emitters, or all in one plane, moved by pins. A ray through their plane meets it in one
+// point; one that lies in it, together with the pins, is a matter of that plane.
+std::optional<RayEnd> GamutSolid::brightestOfFlat(const Xyz& d) const {
+    constexpr double kIn = 1e-9;
+    Xyz normal;
+    double longest = 0;
+    for (const Xyz& a : emitters_) {
+        longest = std::max(longest, norm(a));
+        for (const Xyz& b : emitters_)
+            if (const Xyz n = cross(a, b); norm(n) > norm(normal))
+                normal = n;
+    }
+    if (!(norm(normal) > kParallel * longest * longest)) { // one colour of light, or none
+        normal = Xyz{};
+        for (const Xyz& a : emitters_)
+            if (const Xyz n = cross(a, base_); norm(n) > norm(normal))
+                normal = n;
+        if (!(norm(normal) > kParallel * longest * norm(base_)))
+            return norm(cross(d, base_)) <= kIn * norm(d) * norm(base_)
+                       ? brightestMovedInPlane(emitters_, base_, d)
+                       : std::nullopt;
+    }
+    normal = (1 / norm(normal)) * normal;
+    const double across = dot(normal, d);
+    const double away = dot(normal, base_);
+    if (std::abs(across) <= kIn * norm(d))
+        return std::abs(away) <= kIn * norm(base_) ? brightestMovedInPlane(emitters_, base_, d)
+                                                   : std::nullopt;
+    RayEnd end{away / across, Drives(emitters_.size())};
+    if (!(end.t > 0))
+        return std::nullopt;
+    const Xyz rest = end.t * d - base_;
+    if (norm(rest) <= kIn * norm(base_))
+        return end; // the pins alone
+    const auto edge = brightestInPlane(emitters_, rest);
+    if (!edge || edge->t < 1 - kIn)
+        return std::nullopt;
+    for (std::size_t k = 0; k < emitters_.size(); ++k)
+        end.drives[k] = std::clamp(edge->drives[k] / edge->t, 0.0, 1.0);
+    return end;
+}
+
 // Emitters on the outer side full, on the inner side dark; the facet's own pair makes what is left.
 void GamutSolid::drivesOnFacet(const Facet& f, bool plus, const Xyz& point, Drives& drives) const {
     drives = Drives(emitters_.size());
@@ -181,6 +224,27 @@ void GamutSolid::crowdedDrives(const Facet& f, const Xyz& rest, Drives& drives) 
 }
 
 void GamutSolid::forEachCorner(const std::function<void(const Drives&)>& visit) const {
+    if (facets_.empty()) { // by their angles: the first so many of them, or the last
+        std::vector<std::size_t> order(emitters_.size());
+        std::iota(order.begin(), order.end(), std::size_t{0});
+        Xyz normal;
+        for (const Xyz& a : emitters_)
+            for (const Xyz& b : emitters_)
+                if (const Xyz n = cross(a, b); norm(n) > norm(normal))
+                    normal = n;
+        std::sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
+            return dot(normal, cross(emitters_[a], emitters_[b])) > 0;
+        });
+        for (const bool from_the_first : {true, false}) {
+            Drives corner(emitters_.size());
+            visit(corner);
+            for (std::size_t k = 0; k < order.size(); ++k) {
+                corner[order[from_the_first ? k : order.size() - 1 - k]] = 1;
+                visit(corner);
+            }
+        }
+        return;
+    }
     for (const Facet& f : facets_)
         for (const double side : {1.0, -1.0}) {
             Drives corner(emitters_.size());
@@ -271,6 +335,53 @@ std::optional<RayEnd> brightestInPlane(std::span<const Xyz> emitters, const Xyz&
         if (on_edge[i])
             end.drives[i] = part;
     end.t = t / length;
+    return end;
+}
+
+std::optional<RayEnd> brightestMovedInPlane(std::span<const Xyz> emitters, const Xyz& base,
+                                            const Xyz& d) {
+    const double length = norm(d);
+    if (!(length > 0))
+        return std::nullopt;
+    const Xyz e1 = (1 / length) * d;
+    Xyz e2 = base - dot(base, e1) * e1;
+    double scale = norm(base);
+    for (const Xyz& m : emitters) {
+        scale = std::max(scale, norm(m));
+        if (const Xyz left = m - dot(m, e1) * e1; norm(left) > norm(e2))
+            e2 = left;
+    }
+    e2 = norm(e2) > 1e-9 * scale ? (1 / norm(e2)) * e2 : Xyz{};
+    // All that shines along the ray, then what it costs least to stay on it.
+    RayEnd end{dot(base, e1), Drives(emitters.size())};
+    double off = dot(base, e2);
+    struct Turn {
+        std::size_t emitter;
+        double x, y; // what turning it on, or off, adds
+    };
+    std::vector<Turn> turns;
+    for (std::size_t k = 0; k < emitters.size(); ++k) {
+        const double x = dot(emitters[k], e1), y = dot(emitters[k], e2);
+        end.drives[k] = x > 0 ? 1 : 0;
+        end.t += std::max(0.0, x);
+        off += x > 0 ? y : 0;
+        turns.push_back({k, x > 0 ? -x : x, x > 0 ? -y : y});
+    }
+    std::erase_if(turns, [&](const Turn& turn) { return !(turn.y * off < 0); });
+    std::sort(turns.begin(), turns.end(), [](const Turn& a, const Turn& b) {
+        return a.x / std::abs(a.y) > b.x / std::abs(b.y);
+    });
+    for (const Turn& turn : turns) {
+        if (std::abs(off) <= 1e-12 * scale)
+            break;
+        const double part = std::min(1.0, -off / turn.y);
+        end.drives[turn.emitter] += end.drives[turn.emitter] > 0.5 ? -part : part;
+        end.t += part * turn.x;
+        off += part * turn.y;
+    }
+    if (std::abs(off) > 1e-9 * scale || !(end.t > 0))
+        return std::nullopt;
+    end.t /= length;
     return end;
 }
 

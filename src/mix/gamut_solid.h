@@ -34,7 +34,8 @@ public:
     // Cost: one pass over the facets; allocates nothing.
     std::optional<RayEnd> brightest(const colour::Xyz& d) const;
 
-    // The corners of all facets, by their drives: what a hull of chromaticities is made of.
+    // The corners of all facets, by their drives: what a hull of chromaticities is made of. Where
+    // all emitters lie in one plane those of the flat solid.
     void forEachCorner(const std::function<void(const light::Drives&)>& visit) const;
 
 private:
@@ -49,6 +50,7 @@ private:
         bool crowded = false;                // more than two emitters in its plane
     };
     std::optional<RayEnd> brightestOfMoved(const colour::Xyz& d) const;
+    std::optional<RayEnd> brightestOfFlat(const colour::Xyz& d) const;
     void drivesOnFacet(const Facet& facet, bool plus, const colour::Xyz& point,
                        light::Drives& drives) const;
     void crowdedDrives(const Facet& facet, const colour::Xyz& rest, light::Drives& drives) const;
@@ -65,5 +67,10 @@ private:
 // The same for emitters that all lie in one plane through 0 with d (an edge of the reach, two
 // emitters, or one): largest t with t·d = Σ a_i m_i. Emitters off the plane must not be given.
 std::optional<RayEnd> brightestInPlane(std::span<const colour::Xyz> emitters, const colour::Xyz& d);
+
+// The same moved by a light that always shines: largest t with t·d = base + Σ a_i m_i, where all of
+// these lie in one plane through 0.
+std::optional<RayEnd> brightestMovedInPlane(std::span<const colour::Xyz> emitters,
+                                            const colour::Xyz& base, const colour::Xyz& d);
 
 } // namespace zelo::mix

@@ -499,7 +499,20 @@ Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& w
     const double least = (1 - wish.give_up) * most;
     // As many emitters as equations, or nothing to choose among: the brightest is all there is.
     const Drives only = p.has_pins ? brightest : brightest.scaled(1 - wish.give_up);
-    const auto lean = [&] { return leanest(p, wanted.xyz, least).value_or(only); };
+    // With pins the optimum may lie anywhere above the bound: it is looked for without it first.
+    const auto bounded = [&](const auto& solve) -> std::optional<Drives> {
+        if (p.has_pins)
+            if (const auto anywhere = solve(false); anywhere && xyzOf(*anywhere).Y >= least)
+                return anywhere;
+        return solve(true);
+    };
+    const bool choice = p.free.size() > (p.has_pins ? 2u : 3u);
+    const auto lean = [&] {
+        return choice ? bounded([&](bool exactly) {
+                            return leanest(p, wanted.xyz, least, exactly);
+                        }).value_or(only)
+                      : only;
+    };
     if (wish.intent == Intent::Leanest)
         return finished(lean(), MixEnd::InReach, wanted, most);
     std::optional<colour::Spectrum> smoothest;
@@ -507,14 +520,9 @@ Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& w
         smoothest = colour::smoothestSpectrum(wanted.xyz);
     const auto& spectrum = wanted.spectrum ? wanted.spectrum : smoothest;
     std::optional<Drives> true_mix;
-    if (spectrum && p.free.size() > (p.has_pins ? 2u : 3u))
-        true_mix = truest(p, *spectrum, wanted.xyz, least, true);
-    if (true_mix && p.has_pins) {
-        // With pins the optimum may lie anywhere above the bound: look without it first.
-        const auto anywhere = truest(p, *spectrum, wanted.xyz, least, false);
-        if (anywhere && xyzOf(*anywhere).Y >= least)
-            true_mix = anywhere;
-    }
+    if (spectrum && choice)
+        true_mix =
+            bounded([&](bool exactly) { return truest(p, *spectrum, wanted.xyz, least, exactly); });
     const Drives best = true_mix.value_or(only);
     if (wish.intent == Intent::Truest)
         return finished(best, MixEnd::InReach, wanted, most);
@@ -522,13 +530,12 @@ Mix Mixer::solveInReach(const Problem& p, const Wanted& wanted, const MixWish& w
                     most);
 }
 
-// Least electrical power at the exact colour and Y = least_y: a linear program. It is solved as a
-// quadratic one with a breath of curvature, small enough that the optimum is one of the linear
-// program's (Mangasarian, SIAM J. Control Optim. 17, 1979), and the same each time.
-std::optional<Drives> Mixer::leanest(const Problem& p, const Xyz& d, double least_y) const {
+// Least electrical power at the exact colour, and at Y = least_y when `exactly`: a linear program.
+// It is solved as a quadratic one with a breath of curvature, small enough that the optimum is one
+// of the linear program's (Mangasarian, SIAM J. Control Optim. 17, 1979), and the same each time.
+std::optional<Drives> Mixer::leanest(const Problem& p, const Xyz& d, double least_y,
+                                     bool exactly) const {
     constexpr double kCurve = 1e-6;
-    if (p.free.size() <= 3)
-        return std::nullopt;
     Quadratic q;
     q.n = p.free.size();
     double most = 0;
@@ -539,7 +546,7 @@ std::optional<Drives> Mixer::leanest(const Problem& p, const Xyz& d, double leas
             q.G[i][j] = i == j ? kCurve : 0;
         q.g[i] = most > 0 ? power_w_[p.free[i]] / most : 1;
     }
-    q.equalities = 3;
+    q.equalities = exactly ? 3 : 2;
     setColourRows(q, p, d, least_y);
     const auto free = minimise(q);
     return free ? std::optional(p.whole(*free)) : std::nullopt;

@@ -140,7 +140,7 @@ private:
     light::Drives kindest(const Problem& p, const light::Wanted& wanted,
                           std::span<const light::Drives> starts) const;
     std::optional<light::Drives> leanest(const Problem& p, const colour::Xyz& d,
-                                         double least_y) const;
+                                         double least_y, bool exactly) const;
     std::optional<light::Drives> nearestFree(const Problem& p, const light::Drives& target,
                                              const colour::Xyz& exact) const;
     void setColourRows(Quadratic& q, const Problem& p, const colour::Xyz& d, double least_y) const;
