@@ -15,6 +15,7 @@
 #include "host/sheets.h"
 #include "host/take_cues.h"
 #include "kept_gradient.h"
+#include "report.h"
 #include "show/cue_edits.h"
 #include "show/edits.h"
 #include "show/kept.h"
@@ -34,8 +35,29 @@ bool isFixture(const std::string& path) {
            fs::exists(fs::path(path) / "description.xml", error);
 }
 
-Done convertFixture(const std::string& in, const std::string& out) {
-    const auto ending = lowered(fs::path(out).extension().string());
+std::string endingOf(const std::string& path) {
+    return lowered(fs::path(path).extension().string());
+}
+
+// What was read and what became of it: for --json.
+struct Report {
+    Json read = Json::object(), notes = Json::array();
+    void is(const char* kind, std::initializer_list<std::pair<const char*, std::size_t>> counts) {
+        read["kind"] = kind;
+        for (const auto& [what, count] : counts)
+            read[what] = count;
+    }
+};
+
+void tell(Report& report, const std::string& in, const std::vector<Sentence>& notes) {
+    for (const auto& note : notes) {
+        fmt::print(stderr, "zelo: {}: {}\n", in, note);
+        report.notes.push_back(note.english());
+    }
+}
+
+Done convertFixture(Report& report, const std::string& in, const std::string& out) {
+    const auto ending = endingOf(out);
     if (!ending.empty() && ending != ".gdtf")
         return fail(
             ErrorCode::Unsupported,
@@ -45,22 +67,14 @@ Done convertFixture(const std::string& in, const std::string& out) {
     const auto type = files::readGdtf(in);
     if (!type)
         return passOn(type.error());
-    for (const auto& note : type->notes)
-        fmt::print(stderr, "zelo: {}: {}\n", in, note);
+    tell(report, in, type->notes);
+    report.is("fixture type", {{"emitters", type->emitters.size()}, {"modes", type->modes.size()}});
     return files::writeGdtf(*type, out);
 }
 
-std::string endingOf(const std::string& path) {
-    return lowered(fs::path(path).extension().string());
-}
-
-void tell(const std::string& in, const std::vector<Sentence>& notes) {
-    for (const auto& note : notes)
-        fmt::print(stderr, "zelo: {}: {}\n", in, note);
-}
-
 // A rig becomes a show with its fixtures and the types that came with them.
-Done convertRig(const Context& context, const std::string& in, const std::string& out) {
+Done convertRig(const Context& context, Report& report, const std::string& in,
+                const std::string& out) {
     if (endingOf(out) != ".zelo")
         return fail(ErrorCode::Unsupported,
                     ZELO_TEXT("core", "{}: a rig (.mvr) becomes a show (.zelo)"), out);
@@ -70,7 +84,8 @@ Done convertRig(const Context& context, const std::string& in, const std::string
     auto rig = files::parseMvr(*bytes);
     if (!rig)
         return passOn(rig.error(), in);
-    tell(in, rig->notes);
+    tell(report, in, rig->notes);
+    report.is("rig", {{"fixtures", rig->fixtures.size()}, {"types", rig->types.size()}});
     auto show = std::make_shared<const show::Show>();
     auto named = show::renameShow(show, fs::path(in).stem().string());
     if (!named)
@@ -110,12 +125,13 @@ Result<std::string> palettesAs(const files::PaletteTable& table, const std::stri
 }
 
 // A kept gradient on its lamps, for another desk.
-Done convertGradient(Context& context, const std::string& name, const std::string& group,
-                     const std::string& out) {
+Done convertGradient(Context& context, Report& report, const std::string& name,
+                     const std::string& group, const std::string& out) {
     const auto kept = keptGradient(context, name, group);
     if (!kept)
         return passOn(kept.error());
-    tell(name, kept->laid->troubles);
+    tell(report, name, kept->laid->troubles);
+    report.is("gradient", {{"lamps", kept->laid->lamps.size()}});
     if (endingOf(out) == ".asc")
         return writeFile(out, files::asciiCuesText(cueOf(*kept, name)));
     if (endingOf(out) != ".gpl" && endingOf(out) != ".csv")
@@ -128,8 +144,8 @@ Done convertGradient(Context& context, const std::string& name, const std::strin
 }
 
 // A cue list for another desk, or for people.
-Done convertList(Context& context, const files::OpenedShow& opened, const std::string& name,
-                 const std::string& out) {
+Done convertList(Context& context, Report& report, const files::OpenedShow& opened,
+                 const std::string& name, const std::string& out) {
     const show::Show& show = *opened.show;
     const show::CueList* list = nullptr;
     for (const auto& [id, one] : show.cue_lists)
@@ -146,14 +162,15 @@ Done convertList(Context& context, const files::OpenedShow& opened, const std::s
     const auto made = host::handOver(opened.show, *context.library.sources(), mixes, {list->id});
     if (!made)
         return passOn(made.error());
-    tell(out, made->notes);
+    tell(report, out, made->notes);
+    report.read["steps"] = made->steps;
     if (made->steps > 0)
         fmt::print(stderr, "zelo: {}: {} cues, {} of them steps of a fade\n", out,
                    made->cues.cues.size(), made->steps);
     return writeFile(out, files::asciiCuesText(made->cues));
 }
 
-Done convertShow(Context& context, const std::string& in, const std::string& list,
+Done convertShow(Context& context, Report& report, const std::string& in, const std::string& list,
                  const std::string& sheet, const std::string& out) {
     const auto ending = endingOf(out);
     if (ending != ".mvr" && ending != ".asc" && ending != ".csv")
@@ -164,7 +181,10 @@ Done convertShow(Context& context, const std::string& in, const std::string& lis
     const auto opened = files::readShow(in);
     if (!opened)
         return passOn(opened.error());
-    tell(in, opened->notes);
+    tell(report, in, opened->notes);
+    report.is("show", {{"fixtures", opened->show->fixtures.size()},
+                       {"palettes", opened->show->palettes.size()},
+                       {"cue lists", opened->show->cue_lists.size()}});
     if (!sheet.empty() && ending != ".csv")
         return fail(ErrorCode::Unsupported, ZELO_TEXT("core", "{}: --sheet makes a table (.csv)"),
                     out);
@@ -175,7 +195,7 @@ Done convertShow(Context& context, const std::string& in, const std::string& lis
         return writeFile(out, host::colourSheet(*opened->show, *context.library.sources(), mixes));
     }
     if (ending != ".mvr")
-        return convertList(context, *opened, list, out);
+        return convertList(context, report, *opened, list, out);
     const auto bytes = files::mvrBytes(*opened->show, [&](const std::string& id) {
         const auto& own = opened->show->types.item(id); // before what ships under the same id
         return own ? own : context.library.type(id);
@@ -186,8 +206,8 @@ Done convertShow(Context& context, const std::string& in, const std::string& lis
 }
 
 // Another desk's cues as a list of a show with the rig that they are for.
-Done convertCuesToShow(Context& context, const files::AsciiCues& cues, const std::string& in,
-                       const std::string& rig, const std::string& out) {
+Done convertCuesToShow(Context& context, Report& report, const files::AsciiCues& cues,
+                       const std::string& in, const std::string& rig, const std::string& out) {
     if (rig.empty())
         return fail(
             ErrorCode::BadValue,
@@ -200,14 +220,14 @@ Done convertCuesToShow(Context& context, const files::AsciiCues& cues, const std
                                 fs::path(in).stem().string());
     if (!taken)
         return passOn(taken.error(), in);
-    tell(in, taken->notes);
+    tell(report, in, taken->notes);
     const auto with = show::addCueList(opened->show, std::move(taken->list));
     if (!with)
         return passOn(with.error(), in);
     return files::writeShow(out, **with, *opened->hand);
 }
 
-Done convertCues(Context& context, const std::string& in, const std::string& rig,
+Done convertCues(Context& context, Report& report, const std::string& in, const std::string& rig,
                  const std::string& out) {
     const auto ending = endingOf(out);
     if (ending != ".asc" && ending != ".csv" && ending != ".zelo")
@@ -221,16 +241,17 @@ Done convertCues(Context& context, const std::string& in, const std::string& rig
     const auto cues = files::parseAsciiCues(*text);
     if (!cues)
         return passOn(cues.error(), in);
-    tell(in, cues->notes);
+    tell(report, in, cues->notes);
+    report.is("cues", {{"cues", cues->cues.size()}, {"channels", cues->patch.size()}});
     if (ending == ".zelo")
-        return convertCuesToShow(context, *cues, in, rig, out);
+        return convertCuesToShow(context, report, *cues, in, rig, out);
     return writeFile(out,
                      ending == ".asc" ? files::asciiCuesText(*cues) : files::cueSheetCsv(*cues));
 }
 
 // Palettes and swatch books have many colours; anything else is one light.
-Result<std::string> converted(const std::string& in, const std::string& out) {
-    const auto ending = lowered(fs::path(out).extension().string());
+Result<std::string> converted(Report& report, const std::string& in, const std::string& out) {
+    const auto ending = endingOf(out);
     auto text = readFile(in);
     if (!text)
         return passOn(text.error());
@@ -241,6 +262,7 @@ Result<std::string> converted(const std::string& in, const std::string& out) {
         const auto table = files::parsePalettes(*text);
         if (!table)
             return passOn(table.error(), in);
+        report.is("palettes", {{"colours", table->colours.size()}});
         return palettesAs(*table, out);
     }
     const auto samples = files::parseSpectrum(*text);
@@ -249,17 +271,21 @@ Result<std::string> converted(const std::string& in, const std::string& out) {
         if (samples || !book)
             return fail(ErrorCode::Unsupported,
                         ZELO_TEXT("core", "{}: only palettes and swatch books become .gpl"), in);
+        tell(report, in, book->notes);
+        report.is("swatch book", {{"gels", book->book.gels.size()}});
         return palettesAs(files::palettesOf(book->book), out);
     }
     const auto format = files::formatOf(out);
     if (!format)
         return passOn(format.error());
-    if (samples)
+    if (samples) {
+        report.is("spectrum", {});
         return files::spectrumText(*samples, *format,
                                    "converted from " + fs::path(in).filename().string());
+    }
     if (book) {
-        for (const auto& note : book->notes)
-            fmt::print(stderr, "zelo: {}: {}\n", in, note);
+        tell(report, in, book->notes);
+        report.is("swatch book", {{"gels", book->book.gels.size()}});
         auto written = files::swatchBookText(book->book, *format);
         if (!written)
             return passOn(written.error(), out);
@@ -270,16 +296,34 @@ Result<std::string> converted(const std::string& in, const std::string& out) {
     return passOn(samples.error(), in);
 }
 
+struct ConvertOptions {
+    std::string in, out, gradient, group, list, rig, sheet;
+};
+
+Done convert(Context& context, Report& report, const ConvertOptions& o) {
+    if (!o.gradient.empty())
+        return convertGradient(context, report, o.gradient, o.group, o.out);
+    if (isFixture(o.in))
+        return convertFixture(report, o.in, o.out);
+    if (endingOf(o.in) == ".mvr")
+        return convertRig(context, report, o.in, o.out);
+    if (endingOf(o.in) == ".zelo")
+        return convertShow(context, report, o.in, o.list, o.sheet, o.out);
+    if (endingOf(o.in) == ".asc")
+        return convertCues(context, report, o.in, o.rig, o.out);
+    const auto text = converted(report, o.in, o.out);
+    if (!text)
+        return passOn(text.error());
+    return writeFile(o.out, *text);
+}
+
 } // namespace
 
 void addConvert(CLI::App& app, Context& context) {
     auto* c = app.add_subcommand(
         "convert",
         "spectra, swatch books, palettes, fixture types, rigs, cues between their formats");
-    struct Options {
-        std::string in, out, gradient, group, list, rig, sheet;
-    };
-    auto files = std::make_shared<Options>();
+    auto files = std::make_shared<ConvertOptions>();
     c->add_option("IN", files->in,
                   "a spectrum or swatch book (CSV, CGATS.17, TM-27), palettes (.gpl, CSV), a GDTF "
                   "fixture type, a rig (.mvr), a show (.zelo), cues (.asc)")
@@ -297,27 +341,25 @@ void addConvert(CLI::App& app, Context& context) {
         ->check(CLI::IsMember({"cues", "colours", "patch"}));
     c->add_option("--rig", files->rig,
                   "of cues (.asc): the show (.zelo) whose lamps they are, to become a show");
+    c->add_flag("--json", context.json, "what was read and written, as JSON on stdout");
     c->callback([&context, files] {
         if (!files->rig.empty())
             context.show = files->rig;
         if (!files->gradient.empty() || endingOf(files->in) == ".zelo")
             context.show = files->in; // its types and palettes are known then
         context.run = [&context, files]() -> Done {
-            const auto& [in, out, gradient, group, list, rig, sheet] = *files;
-            if (!gradient.empty())
-                return convertGradient(context, gradient, group, out);
-            if (isFixture(in))
-                return convertFixture(in, out);
-            if (endingOf(in) == ".mvr")
-                return convertRig(context, in, out);
-            if (endingOf(in) == ".zelo")
-                return convertShow(context, in, list, sheet, out);
-            if (endingOf(in) == ".asc")
-                return convertCues(context, in, rig, out);
-            const auto text = converted(in, out);
-            if (!text)
-                return passOn(text.error());
-            return writeFile(out, *text);
+            Report report;
+            if (auto done = convert(context, report, *files); !done || !context.json)
+                return done;
+            std::error_code none;
+            Json written{{"file", files->out}};
+            if (const auto bytes = fs::file_size(files->out, none); !none)
+                written["bytes"] = bytes;
+            report.read["file"] = files->in;
+            fmt::print(
+                "{}\n",
+                Json{{"read", report.read}, {"written", written}, {"notes", report.notes}}.dump(1));
+            return {};
         };
     });
 }

@@ -51,6 +51,16 @@ int run(int argc, char** argv) {
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& e) {
+        std::string names;
+        bool known = argc < 2 || argv[1][0] == '-';
+        for (const CLI::App* c : app.get_subcommands([](CLI::App*) { return true; })) {
+            names += (names.empty() ? "" : ", ") + c->get_name();
+            known = known || c->get_name() == argv[1];
+        }
+        if (!known)
+            return fail({zelo::ErrorCode::NotFound,
+                         std::string(argv[1]) + ": no such command: expected one of " + names,
+                         {}});
         return app.exit(e) == 0 ? 0 : 2;
     }
     if (man || completion) {

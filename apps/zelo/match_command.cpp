@@ -92,6 +92,9 @@ Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& 
             auto drive = pinnedAt(type, *e, parts[1]);
             if (!drive)
                 return passOn(drive.error(), "--pin");
+            if (!(*drive >= 0 && *drive <= 1))
+                return fail(ErrorCode::BadValue,
+                            ZELO_TEXT("core", "--pin {}: a drive must be within 0..1"), pin);
             wish.pins.push_back({*e, *drive});
         }
     if (auto sound = wish.check(type.partCount()); !sound)

@@ -145,6 +145,9 @@ Result<Asked> parseAsked(const std::string& text) {
         return AskedMeasured{rest};
     if (kind == "palette" && !rest.empty())
         return AskedPalette{rest};
+    if ((kind == "spd" || kind == "palette") && colon != std::string::npos)
+        return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "'{}': expected a name behind it"),
+                    text);
     return fail(
         ErrorCode::BadSyntax,
         ZELO_TEXT("core",

@@ -100,7 +100,10 @@ Result<Wanted> parseColour(const std::string& text, const ColourSources& sources
     const auto asked = parseAsked(text);
     if (!asked)
         return passOn(asked.error());
-    return wantedOf(*asked, sources);
+    auto light = wantedOf(*asked, sources);
+    if (!light)
+        return passOn(light.error(), text); // as it was typed
+    return light;
 }
 
 } // namespace zelo::light

@@ -585,6 +585,19 @@ class Convert(unittest.TestCase):
             self.assertIn(".csv", run("convert", DATA / "gels/salt-road.txt", "x.doc").stderr)
             self.assertEqual(run("convert", "/nowhere.csv", out).returncode, 2)
 
+    def test_json_tells_what_was_read_and_written(self):
+        with tempfile.TemporaryDirectory() as name:
+            folder = pathlib.Path(name)
+            told = lambda *args: json.loads(run("convert", *args, "--json").stdout)
+            book = told(DATA / "gels/salt-road.txt", folder / "b.csv")
+            self.assertEqual((book["read"]["kind"], book["read"]["gels"]), ("swatch book", len(ask("gels")["gels"])))
+            self.assertEqual(book["written"]["bytes"], (folder / "b.csv").stat().st_size)
+            self.assertEqual(book["notes"], [])
+            show = told(DATA / "shows/salt-lanterns.zelo", folder / "rig.mvr")
+            self.assertEqual((show["read"]["kind"], show["read"]["fixtures"]), ("show", 40))
+            rig = told(folder / "rig.mvr", folder / "rig.zelo")
+            self.assertEqual((rig["read"]["kind"], rig["read"]["fixtures"]), ("rig", 40))
+
 
 class WrongInput(unittest.TestCase):
     def test_one_clear_line_and_exit_2(self):
@@ -597,7 +610,12 @@ class WrongInput(unittest.TestCase):
             (["match", "petrel-4", "cct:3200", "--intent", "best"], "brightest"),
             (["match", "petrel-4", "cct:3200", "--keep-out", "Mint"], "Red, Green, Blue, White"),
             (["match", "petrel-4", "cct:3200", "--pin", "Red"], "EMITTER=DRIVE"),
-            (["match", "petrel-4", "cct:3200", "--pin", "Red=2"], "0..1"),
+            (["match", "petrel-4", "cct:3200", "--pin", "Green=0.1,Red=2"], "--pin Red=2: a drive must be within 0..1"),
+            (["match", "petrel-4", "gel:no-such-gel@3200"], "gel:no-such-gel@3200: no gel no-such-gel"),
+            (["match", "petrel-4", "spd:"], "'spd:': expected a name behind it"),
+            (["match", "petrel-4", "palette:"], "'palette:': expected a name behind it"),
+            (["frobnicate"], "frobnicate: no such command: expected one of light"),
+            (["frobnicate", "cct:3200", "--json"], "frobnicate: no such command"),
             (["match", "petrel-4", "cct:3200", "--dim", "-1"], "0..1"),
             (["match", "petrel-4", "cct:3200", "--nearest", "near"], "uv or hue"),
             (["match", TESTS / "reference/gels.txt", "cct:3200"], "GDTF"),
