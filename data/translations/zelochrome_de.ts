@@ -3094,6 +3094,10 @@
         <source>none of the lamps of ripple &apos;{}&apos; has a type</source>
         <translation>keine Lampe der Welle &apos;{}&apos; hat einen Typ</translation>
     </message>
+    <message>
+        <source>&apos;{}&apos;: expected a name behind it</source>
+        <translation>&apos;{}&apos;: dahinter fehlt ein Name</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>

@@ -18,6 +18,7 @@ namespace {
 constexpr double kDegree = 3.14159265358979323846 / 180;
 constexpr double kHottestK = 25'000;
 constexpr double kColdestK = 1'000;
+constexpr int kTableKelvins = 100, kTableTints = 20;
 constexpr double kMostDuv = 0.05;
 
 double angleOf(const Uv& p) { // 0..360
@@ -50,6 +51,17 @@ void Engine::arrange() {
     for (const auto& c : corners) {
         corner_xyz_.push_back(colour::toXyz(c));
         hull_.push_back(colour::toUv(corner_xyz_.back()));
+    }
+    table_.clear();
+    if (kind == EngineKind::CctTint) {
+        const double low = std::clamp(std::min(first.from, first.to), kColdestK, kHottestK);
+        const double high = std::clamp(std::max(first.from, first.to), kColdestK, kHottestK);
+        for (int i = 0; i <= kTableKelvins; ++i)
+            for (int j = 0; j <= kTableTints; ++j) {
+                const Setting s{first.setting(low * std::pow(high / low, 1.0 * i / kTableKelvins)),
+                                1.0 * j / kTableTints};
+                table_.emplace_back(s, uvOf(s.first, s.second));
+            }
     }
     white_setting_ = settingFor(white_uv_);
 }
@@ -87,9 +99,10 @@ Uv Engine::uvOf(double first_setting, double second_setting) const {
         const double far = std::clamp(second_setting, 0.0, 1.0) * edge(a);
         return white_uv_ + far * Uv{std::cos(a * kDegree), std::sin(a * kDegree)};
     }
-    case EngineKind::CctTint:
-        return held(colour::uvOf(
-            {Kelvin{std::clamp(a, kColdestK, kHottestK)}, std::clamp(b, -kMostDuv, kMostDuv)}));
+    case EngineKind::CctTint: // a channel may say that it begins at 0 K
+        return held(
+            colour::uvOf({Kelvin{std::clamp(std::isnan(a) ? kHottestK : a, kColdestK, kHottestK)},
+                          std::clamp(std::isnan(b) ? 0 : b, -kMostDuv, kMostDuv)}));
     case EngineKind::Chromaticity:
         break;
     }
@@ -106,22 +119,15 @@ Engine::Setting Engine::settingFor(const Uv& uv) const {
         return {first.setting(angleOf(out)), most > 0 ? std::min(1.0, far / most) : 0};
     }
     case EngineKind::CctTint: {
-        const double low = std::min(first.from, first.to);
-        const double high = std::max(first.from, first.to);
         if (const auto cct = colour::cctOf(uv))
             return {first.setting(cct->cct.value), second.setting(cct->duv)};
         // Far off the locus: the nearest of a fine table.
         Setting best{0, 0};
         double least = HUGE_VAL;
-        for (int i = 0; i <= 200; ++i)
-            for (int j = 0; j <= 20; ++j) {
-                const double k = low * std::pow(high / low, i / 200.0);
-                const Setting s{first.setting(k), j / 20.0};
-                const double d = colour::distance(uvOf(s.first, s.second), uv);
-                if (d < least) {
-                    least = d;
-                    best = s;
-                }
+        for (const auto& [setting, at] : table_)
+            if (const double d = colour::distance(at, uv); d < least) {
+                least = d;
+                best = setting;
             }
         return best;
     }
@@ -147,6 +153,8 @@ Engine::Shares Engine::sharesOf(const Uv& uv) const {
         const std::size_t j = (i + 1) % hull_.size();
         const Uv at = white_uv_ + most / far * out;
         const Uv way = hull_[j] - hull_[i];
+        if (!(colour::dot(way, way) > 1e-24))
+            continue; // a corner that is named twice
         const double t =
             std::clamp(colour::dot(at - hull_[i], way) / colour::dot(way, way), 0.0, 1.0);
         const double off = colour::distance(at, hull_[i] + t * way);

@@ -70,6 +70,7 @@ private:
     colour::Xyz white_xyz_;
     colour::Uv white_uv_;
     Setting white_setting_{0, 0};
+    std::vector<std::pair<Setting, colour::Uv>> table_; // of CctTint: where its settings come to
 };
 
 } // namespace zelo::light

@@ -47,6 +47,8 @@ HullPoint nearestOnHull(const std::vector<Uv>& hull, const Uv& p) {
     for (std::size_t i = 0; i < hull.size() && hull.size() >= 2; ++i) {
         const Uv& a = hull[i];
         const Uv edge = hull[(i + 1) % hull.size()] - a;
+        if (!(dot(edge, edge) > 0))
+            continue; // a corner that is named twice
         const double part = std::clamp(dot(p - a, edge) / dot(edge, edge), 0.0, 1.0);
         const Uv at = a + part * edge;
         if (const double d = distance(p, at); d < best.distance)
@@ -78,7 +80,32 @@ std::optional<Uv> entersHull(const std::vector<Uv>& hull, const Uv& p, const Uv&
     return found;
 }
 
+namespace {
+
+constexpr double kOn = 1e-9; // from a line or a point: on it
+
+// Points and lines: what of them lies on one another.
+std::vector<Uv> flatIntersection(const std::vector<Uv>& a, const std::vector<Uv>& b) {
+    std::vector<Uv> both;
+    for (const auto& [points, on] : {std::pair(&a, &b), std::pair(&b, &a)})
+        for (const Uv& p : *points)
+            if (nearestOnHull(*on, p).distance <= kOn)
+                both.push_back(p);
+    if (both.empty() && a.size() == 2 && b.size() == 2)
+        if (const auto cross_at = entersHull(b, a[0], a[1]))
+            both.push_back(*cross_at);
+    return convexHull(std::move(both));
+}
+
+} // namespace
+
 std::vector<Uv> hullIntersection(const std::vector<Uv>& a, const std::vector<Uv>& b) {
+    if (a.empty() || b.empty())
+        return {};
+    if (a.size() < 3 && b.size() < 3)
+        return flatIntersection(a, b);
+    if (b.size() < 3)
+        return hullIntersection(b, a);
     std::vector<Uv> inside = a; // cut by each edge of b in turn
     for (std::size_t i = 0; i < b.size() && !inside.empty(); ++i) {
         const Uv& from = b[i];

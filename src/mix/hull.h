@@ -27,7 +27,8 @@ HullPoint nearestOnHull(const std::vector<colour::Uv>& hull, const colour::Uv& p
 std::optional<colour::Uv> entersHull(const std::vector<colour::Uv>& hull, const colour::Uv& p,
                                      const colour::Uv& towards);
 
-// The part of `a` that is also in `b`: both convex and counter-clockwise.
+// What `a` and `b` share: both as convexHull() has them, and so is what comes out; points and lines
+// too (two whites, one lamp), which a hull that they cross or touch has a part of.
 std::vector<colour::Uv> hullIntersection(const std::vector<colour::Uv>& a,
                                          const std::vector<colour::Uv>& b);
 

@@ -437,41 +437,60 @@ std::optional<Mix> Mixer::brightestDrooping(const Wanted& wanted, const MixWish&
     return finished(drives, MixEnd::InReach, wanted, mix.got.Y);
 }
 
-// Droop: solved as if light added up, each emitter with the light it has at the drive it had last,
-// made as bright as at full; then its drive is the one that gives its share of that light. The
-// light changes slowly with the drive, so a few rounds settle it.
+// The same type, each emitter with the light it has at this drive, made as bright as at full.
+std::shared_ptr<const Mixer> Mixer::asIfAt(const Drives& drives, Intent intent) const {
+    auto emitters = type_->emitters;
+    for (std::size_t e = 0; e < emitters.size(); ++e) {
+        const double d = std::max(drives[e], kLeastDrive);
+        if (const double share = shareAt(e, d); share > 0)
+            emitters[e].spectrum = emitters[e].lightAt(d).scaled(1 / share);
+        emitters[e].droop.clear();
+    }
+    return withEmitters(std::move(emitters), intent);
+}
+
+// Droop: solved as if light added up, each emitter with the light it has at the drive it had last;
+// then its drive is the one that gives its share of that light. The light changes slowly with the
+// drive, so a few rounds settle it. A search would find its way anew in each round: Kindest is
+// searched for once, on the settled problem of Truest, and its colour then made exact.
 Mix Mixer::solveDrooping(const Wanted& wanted, const MixWish& wish) const {
     if (wish.intent == Intent::Brightest)
         if (auto mix = brightestDrooping(wanted, wish))
             return *mix;
     const auto n = xyz_.size();
+    const bool searches = wish.intent == Intent::Kindest;
     MixWish linear = wish;
+    for (std::size_t i = 0; i < wish.pins.size(); ++i)
+        if (wish.pins[i].part < n)
+            linear.pins[i].drive = std::min(1.0, shareAt(wish.pins[i].part, wish.pins[i].drive));
+    if (searches)
+        linear.intent = Intent::Truest;
+    const auto real = [&](const Drives& shares) {
+        Drives drives = shares;
+        for (std::size_t e = 0; e < n; ++e)
+            drives[e] = driveFor(e, shares[e]);
+        for (const Pin& pin : wish.pins)
+            drives[pin.part] = pin.drive;
+        return drives;
+    };
     Drives drives(type_->partCount(), 1);
     Mix mix;
     for (int round = 0; round < kDroopRounds; ++round) {
-        auto emitters = type_->emitters;
-        for (std::size_t e = 0; e < n; ++e) {
-            const double d = std::max(drives[e], kLeastDrive);
-            if (const double share = shareAt(e, d); share > 0)
-                emitters[e].spectrum = emitters[e].lightAt(d).scaled(1 / share);
-            emitters[e].droop.clear();
-        }
-        for (std::size_t i = 0; i < wish.pins.size(); ++i)
-            if (wish.pins[i].part < n)
-                linear.pins[i].drive =
-                    std::min(1.0, shareAt(wish.pins[i].part, wish.pins[i].drive));
-        mix = withEmitters(std::move(emitters), wish.intent)->solve(wanted, linear);
+        mix = asIfAt(drives, linear.intent)->solve(wanted, linear);
         const Drives before = drives;
-        drives = mix.drives;
-        for (std::size_t e = 0; e < n; ++e)
-            drives[e] = driveFor(e, mix.drives[e]);
-        for (const Pin& pin : wish.pins)
-            drives[pin.part] = pin.drive;
+        drives = real(mix.drives);
         double moved = 0;
         for (std::size_t e = 0; e < n; ++e)
             moved = std::max(moved, std::abs(drives[e] - before[e]));
         if (moved < kDroopSettled)
             break;
+    }
+    if (searches && mix.end == MixEnd::InReach) {
+        linear.intent = Intent::Kindest;
+        const Drives found = real(asIfAt(drives, Intent::Kindest)->solve(wanted, linear).drives);
+        const double as_bright = xyzOf(drives).Y;
+        if (const auto exact = nearestTo(found, as_bright / wanted.xyz.Y * wanted.xyz, wish))
+            drives = *exact;
     }
     return finished(drives, mix.end, wanted, mix.brightest_cd);
 }

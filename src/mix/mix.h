@@ -124,6 +124,7 @@ private:
     Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode, bool rendering);
     struct Problem;
     Problem problemOf(const MixWish& wish) const;
+    std::shared_ptr<const Mixer> asIfAt(const light::Drives& drives, Intent intent) const;
     std::shared_ptr<const Mixer> withEmitters(std::vector<light::Emitter> emitters,
                                               Intent intent) const;
     Mix solveFiltered(const light::Wanted& wanted, const MixWish& wish) const;
@@ -139,8 +140,8 @@ private:
     // kindest.cpp.
     light::Drives kindest(const Problem& p, const light::Wanted& wanted,
                           std::span<const light::Drives> starts) const;
-    std::optional<light::Drives> leanest(const Problem& p, const colour::Xyz& d,
-                                         double least_y, bool exactly) const;
+    std::optional<light::Drives> leanest(const Problem& p, const colour::Xyz& d, double least_y,
+                                         bool exactly) const;
     std::optional<light::Drives> nearestFree(const Problem& p, const light::Drives& target,
                                              const colour::Xyz& exact) const;
     void setColourRows(Quadratic& q, const Problem& p, const colour::Xyz& d, double least_y) const;

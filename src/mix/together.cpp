@@ -34,7 +34,7 @@ colour::Uv aHairInside(const std::vector<colour::Uv>& reach, const colour::Uv& t
 } // namespace
 
 colour::Uv intoReach(const std::vector<colour::Uv>& reach, const colour::Uv& uv) {
-    ZELO_ASSERT(reach.size() >= 3);
+    ZELO_ASSERT(!reach.empty());
     const HullPoint near = nearestOnHull(reach, uv);
     return near.distance > 0 ? aHairInside(reach, near.at) : uv;
 }
@@ -46,17 +46,19 @@ Together together(std::span<const Mixer* const> mixers, const light::Wanted& wan
     light::Wanted asked = wanted;
     all.uv = wanted.uv();
     const auto reach = wish.common ? commonReach(mixers) : std::vector<colour::Uv>{};
-    if (reach.size() >= 3) {
+    if (!reach.empty()) {
         const HullPoint near = nearestOnHull(reach, all.uv);
-        if (near.distance > 0) {
+        if (near.distance > (reach.size() < 3 ? kInward : 0)) {
             auto target = near.at;
             if (wish.mix.nearest == Nearest::Hue)
                 target = entersHull(reach, all.uv, wish.mix.white).value_or(target);
             target = aHairInside(reach, target);
             all.moved_uv = colour::distance(target, all.uv);
             all.uv = target;
-            asked.xyz = colour::toXyz(target); // no longer the light of the spectrum
-            asked.spectrum.reset();
+            // Its spectrum stays what to come near to: a hair beyond the edge is a hair away.
+            asked.xyz = colour::toXyz(target);
+            if (asked.spectrum && wanted.xyz.Y > 0)
+                asked.spectrum = asked.spectrum->scaled(asked.xyz.Y / wanted.xyz.Y);
         }
     }
     for (const Mixer* m : mixers)

@@ -8,10 +8,11 @@
 
 namespace zelo::mix {
 
-// What all of them can show: the part of u'v' that their reaches share; empty when there is none.
+// What all of them can show: the part of u'v' that their reaches share, with fewer than three
+// corners a line or a point; empty when there is none.
 std::vector<colour::Uv> commonReach(std::span<const Mixer* const> mixers);
 
-// `uv` where it lies in the reach; else the nearest in it, a hair inside. Requires three corners.
+// `uv` where it lies in the reach; else the nearest in it, a hair inside. Requires a corner.
 colour::Uv intoReach(const std::vector<colour::Uv>& reach, const colour::Uv& uv);
 
 struct TogetherWish {

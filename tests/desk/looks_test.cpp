@@ -63,6 +63,7 @@ TEST_F(LooksTest, AButtonUnderARippleSaysSo) {
     show::Ripple over = *document.show().ripples.find(document.show().faders.find(fader)->ripple);
     over.lamps = {look(1).values.entry(0).first};
     over.pattern = show::Pattern::Cycle; // its accents come and go
+    over.steps.push_back(over.steps.front());
     ASSERT_TRUE(document.edit("lamps", show::changeRipple(document.state().show, over)));
     pressTile(1);
     EXPECT_FALSE(told.contains("lie over")) << told.toStdString();

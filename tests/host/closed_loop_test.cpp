@@ -365,24 +365,34 @@ TEST_F(ClosedLoop, RipplesArriveAsTheyArePlanned) {
             on_packet = nullptr;
         }
         session->press(id, play::Command::What::RippleLetGo);
-        constexpr double kStep_s = 0.001, kLate_s = 0.15; // of a busy machine
+        constexpr double kStep_s = 0.001, kLate_s = 1; // of a busy machine
         const auto raster = play::rasterOf(*compiled, *ripple, {0, 3.5, 3501, 4}, below);
         double most = 0;
-        std::size_t seen = 0;
+        std::size_t seen = 0, at = 0; // where the frame before was found: time goes on
         for (const Frame& frame : frames) {
-            if (frame.t_s < 0.3)
-                continue; // it may not have begun
+            double begun_off = 0;
+            for (std::size_t lamp = 0; lamp < 4; ++lamp)
+                begun_off = std::max(
+                    begun_off, colour::distance(frame.lamps[lamp], frames.front().lamps[lamp]));
+            if (seen == 0 && begun_off < 0.002)
+                continue; // it has not begun
             ++seen;
             const auto last = static_cast<std::size_t>(frame.t_s / kStep_s);
-            const auto first = static_cast<std::size_t>((frame.t_s - kLate_s) / kStep_s);
+            const auto late =
+                static_cast<std::size_t>(std::max(0.0, frame.t_s - kLate_s) / kStep_s);
             double nearest = 1; // over all lamps at one time
-            for (std::size_t k = first; k <= std::min<std::size_t>(last, 3500); ++k) {
+            std::size_t found = at;
+            for (std::size_t k = std::max(at, late); k <= std::min<std::size_t>(last, 3500); ++k) {
                 double off = 0;
                 for (std::size_t lamp = 0; lamp < 4; ++lamp)
                     off = std::max(off, colour::distance(colour::toUv(raster.at(lamp, k).light),
                                                          frame.lamps[lamp]));
-                nearest = std::min(nearest, off);
+                if (off < nearest) {
+                    nearest = off;
+                    found = k;
+                }
             }
+            at = found > 30 ? found - 30 : 0; // moments that look the same lie beside one another
             most = std::max(most, nearest);
         }
         std::printf("[ figures  ] %s: at most %.4f off in %zu frames\n", ripple->name.c_str(), most,

@@ -174,5 +174,31 @@ TEST(Engine, CctAndTintAndChromaticityComeBack) {
     EXPECT_NEAR(colour::distance(xy.uvOf(back.first, back.second), out), 0, 1e-9);
 }
 
+TEST(Engine, AChannelFromZeroKelvinIsHeldToWhatWhitesAre) {
+    for (const auto& cct : {EngineAxis{"CCT", 0, 6500}, EngineAxis{"CCT", 0, 0},
+                            EngineAxis{"CCT", -1e6, 1e6}, EngineAxis{"CCT", 1e6, 0}}) {
+        const auto e = engineOf(EngineKind::CctTint, cct, {"Tint", -0.02, 0.02});
+        for (const auto& uv :
+             {colour::Uv{0.05, 0.55}, colour::Uv{0.6, 0.3}, colour::Uv{0.21, 0.48}}) {
+            const auto set = e.settingFor(uv); // on the locus and far off it
+            EXPECT_TRUE(set.first >= 0 && set.first <= 1) << cct.from << " " << set.first;
+            EXPECT_TRUE(set.second >= 0 && set.second <= 1) << cct.from << " " << set.second;
+            const auto back = e.uvOf(set.first, set.second);
+            EXPECT_TRUE(std::isfinite(back.u) && std::isfinite(back.v));
+        }
+    }
+}
+
+TEST(Engine, ACornerThatIsNamedTwiceIsOne) {
+    auto e = engineOf(EngineKind::HueSaturation, {"Hue", 0, 360}, {"Saturation", 0, 1});
+    auto twice = e;
+    twice.corners.push_back(twice.corners[1]);
+    twice.arrange();
+    for (double hue = 0; hue < 1; hue += 0.03) {
+        const auto uv = e.uvOf(hue, 0.9);
+        EXPECT_LT(colour::distance(colour::toUv(twice.xyzOf(uv)), uv), 1e-9) << hue;
+    }
+}
+
 } // namespace
 } // namespace zelo::light

@@ -224,7 +224,8 @@ TEST(Droop, ColourIsExactWithTheLightAsItIs) {
     const auto mixer = mixerOf("avocet-7");
     ASSERT_TRUE(mixer.type().droops());
     for (const auto& wanted : gels(9))
-        for (const Intent intent : {Intent::Brightest, Intent::Truest, Intent::Leanest}) {
+        for (const Intent intent :
+             {Intent::Brightest, Intent::Truest, Intent::Leanest, Intent::Kindest}) {
             MixWish wish = wishOf(intent);
             wish.give_up = 0.6;
             const Mix mix = mixer.solve(wanted, wish);
@@ -235,6 +236,20 @@ TEST(Droop, ColourIsExactWithTheLightAsItIs) {
             if (intent != Intent::Brightest)
                 EXPECT_NEAR(mix.ofBrightest(), 0.4, 1e-6);
         }
+}
+
+TEST(Droop, KindestIsKinderThanTruestAndAsExact) {
+    const auto mixer = mixerOf("avocet-7");
+    for (const double k : {2800.0, 4000.0, 6500.0}) {
+        const auto wanted = test::wantedXyz(colour::toXyz(colour::lampOf({k})));
+        const auto rf = [&](Intent intent) {
+            const Mix mix = mixer.solve(wanted, wishOf(intent));
+            EXPECT_EQ(mix.end, MixEnd::InReach);
+            EXPECT_LT(mix.miss_uv, 1e-6) << k;
+            return colour::tm30Of(light::spectrumOf(mixer.type(), mix.drives), {k}).rf;
+        };
+        EXPECT_GT(rf(Intent::Kindest), rf(Intent::Truest) - 0.01) << k;
+    }
 }
 
 TEST(Droop, DimmingWithoutADimmerKeepsTheColour) {

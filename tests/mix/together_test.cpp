@@ -8,6 +8,7 @@
 #include "mix/trade_off.h"
 #include "support/shipped.h"
 
+#include <array>
 #include <random>
 
 namespace zelo::mix {
@@ -48,6 +49,77 @@ TEST(Together, CommonReachIsInEveryReach) {
         EXPECT_EQ(nearestOnHull(reach, p).distance < 0, all);
     }
     EXPECT_GT(inside_all, 100);
+}
+
+TEST(Together, LinesAndPointsHaveACommonReachToo) {
+    using Points = std::vector<Uv>;
+    const Points square{{0, 0}, {1, 0}, {1, 1}, {0, 1}};
+    const Points line{{-1, 0.5}, {0.5, 0.5}};
+    const Points point{{0.25, 0.5}};
+    const auto expectSame = [](Points got, const Points& wanted, const char* what) {
+        ASSERT_EQ(got.size(), wanted.size()) << what;
+        for (std::size_t i = 0; i < got.size(); ++i)
+            EXPECT_LT(colour::distance(got[i], wanted[i]), 1e-9) << what;
+    };
+    for (const bool other_way : {false, true}) {
+        const auto shared = [&](const Points& a, const Points& b) {
+            return other_way ? hullIntersection(b, a) : hullIntersection(a, b);
+        };
+        expectSame(shared(square, line), {{0, 0.5}, {0.5, 0.5}}, "the part of a line");
+        expectSame(shared(square, point), point, "a point inside");
+        expectSame(shared(square, {{2, 2}}), {}, "a point outside");
+        expectSame(shared(line, point), point, "a point on a line");
+        expectSame(shared(line, {{0.2, 0.2}, {0.2, 0.8}}), {{0.2, 0.5}}, "two lines that cross");
+        expectSame(shared(line, {{0, 0.5}, {2, 0.5}}), {{0, 0.5}, {0.5, 0.5}}, "one along another");
+        expectSame(shared(line, {{0, 0.6}, {2, 0.6}}), {}, "one beside another");
+        expectSame(shared(square, {}), {}, "nothing");
+    }
+    // Tungsten and RGB: the one white that both have; two whites and RGB: what they have of it.
+    const Mixer tungsten = test::shippedMixer("eider-1000");
+    const Mixer whites = test::shippedMixer("knot-2");
+    const Mixer dunlin = test::shippedMixer("dunlin-3");
+    ASSERT_EQ(tungsten.hull().size(), 1u);
+    ASSERT_EQ(whites.hull().size(), 2u);
+    const std::array<const Mixer*, 2> one{&dunlin, &tungsten}, two{&dunlin, &whites};
+    ASSERT_LT(nearestOnHull(dunlin.hull(), tungsten.hull()[0]).distance, 0);
+    expectSame(commonReach(one), tungsten.hull(), "one lamp");
+    EXPECT_EQ(commonReach(two).size(), 2u);
+    const auto made = together(two, light::wantedUv({0.24, 0.56}), {wishOf(Intent::Truest), true});
+    EXPECT_LT(nearestOnHull(whites.hull(), made.uv).distance, 1e-6);
+    for (std::size_t i = 0; i < 2; ++i)
+        EXPECT_LT(colour::distance(colour::toUv(two[i]->xyzOf(made.mixes[i].drives)), made.uv),
+                  1e-5)
+            << "they agree";
+}
+
+TEST(Together, AHairBeyondTheCommonEdgeIsAHairAway) {
+    const Mixer gannet = test::shippedMixer("gannet-8");
+    const Mixer petrel = test::shippedMixer("petrel-4");
+    const std::array<const Mixer*, 2> both{&gannet, &petrel};
+    const auto reach = commonReach(both);
+    int compared = 0;
+    for (const auto intent : {Intent::Truest, Intent::Kindest})
+        for (const auto& gel : test::shippedBook().gels) {
+            auto wanted = test::gelWanted(gel.id);
+            const HullPoint near = nearestOnHull(reach, wanted.uv());
+            if (near.distance < 0 || near.distance > 0.02)
+                continue;
+            // The gel's spectrum, its colour moved to either side of the edge.
+            const auto out = wanted.uv() - near.at;
+            const auto mixAt = [&](double by) {
+                auto moved = wanted;
+                const Uv uv = near.at + by / std::hypot(out.u, out.v) * out;
+                moved.xyz = wanted.xyz.Y * colour::toXyz(uv);
+                return together(both, moved, {wishOf(intent), true}).mixes[0].drives;
+            };
+            const auto inside = mixAt(-4e-6), outside = mixAt(4e-6);
+            double most = 0;
+            for (std::size_t e = 0; e < inside.size(); ++e)
+                most = std::max(most, std::abs(inside[e] - outside[e]));
+            EXPECT_LT(most, intent == Intent::Truest ? 0.05 : 0.1) << gel.id;
+            ++compared;
+        }
+    EXPECT_GT(compared, 4);
 }
 
 TEST(Together, EveryTypeShowsTheSameAtTheSameBrightness) {

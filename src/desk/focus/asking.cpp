@@ -299,10 +299,10 @@ void Asking::askCommonReach() {
     for (const TypeRow& row : focus_.rows())
         mixers.push_back(row.lamp.mixer.get());
     const auto common = mix::commonReach(mixers);
-    if (common.size() < 3)
+    if (common.empty())
         return document_.tell(tr("There is no colour that all these types can show."));
     const auto nearest = mix::nearestOnHull(common, light->uv());
-    if (nearest.distance <= 0)
+    if (nearest.distance <= 1e-6)
         return document_.tell(tr("All of these types reach this colour."));
     as_hue_ = false;
     pick(light::AskedUv{nearest.at.u, nearest.at.v});

@@ -58,6 +58,8 @@ Sampled::Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mo
     flags_only_ = !type_->droops();
     for (std::size_t e = 0; e < type_->engines.size(); ++e)
         flags_only_ &= ready[type_->indexOf({PartKind::EngineLevel, e})] == 0;
+    for (const std::size_t a : axes_) // an engine may have axes and rest dark
+        flags_only_ &= type_->part(a).kind == PartKind::Flag;
     const auto& cmf = colour::matchingFunctions(colour::Observer::Cie1931_2);
     for (std::size_t e = 0; e < type_->emitters.size(); ++e)
         for (std::size_t i = 0; ready[e] > 0 && i < colour::kGridSize; ++i) {
