@@ -254,6 +254,7 @@ TEST(CueParts, RipplesComeBackWithWhatPlaysThem) {
         r.steps.back().time_s = 1.25;
     }
     r.steps[0].intensity = 0.5;
+    r.as_bright = true;
     show = *show::addRipple(show, r);
     show::Cue cue;
     cue.ripples = {{{1}, show::RippleDoes::Freeze}};
