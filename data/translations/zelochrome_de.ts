@@ -9690,6 +9690,10 @@ Gebaut mit Qt %1. %2</translation>
         <source>at %1 s of the ripple</source>
         <translation>bei %1 s der Welle</translation>
     </message>
+    <message>
+        <source>It is gone from %1 too; undo brings it back.</source>
+        <translation>Sie fehlt nun auch in %1; Rückgängig bringt sie zurück.</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::RippleSide</name>

@@ -178,8 +178,13 @@ void Session::push(const std::string& name, show::State next, const std::string&
 
 void Session::push(const std::string& name, show::State next, const std::string& merge,
                    double fade_s) {
-    // Only where lamps or palettes went can anything refer to nothing.
-    if (!(next.show->fixtures == show()->fixtures && next.show->palettes == show()->palettes))
+    const show::Show& now = *next.show;
+    const show::Show& was = *show();
+    // Only where something went can anything refer to nothing.
+    if (!(now.fixtures == was.fixtures && now.palettes == was.palettes) ||
+        now.ripples.size() < was.ripples.size() || now.looks.size() < was.looks.size() ||
+        now.cue_lists.size() < was.cue_lists.size() || now.groups.size() < was.groups.size() ||
+        now.routes.size() < was.routes.size())
         next = show::pruned(next);
     const bool goes_on = history_.push({name, std::move(next)}, merge);
     changed({}, goes_on ? std::nullopt : std::optional(fade_s));

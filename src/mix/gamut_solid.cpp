@@ -151,23 +151,30 @@ std::optional<RayEnd> GamutSolid::brightestOfMoved(const Xyz& d) const {
     return end;
 }
 
+namespace {
+
+// Of the planes that one of these and one of those span, the one of the widest pair.
+Xyz widestNormal(std::span<const Xyz> these, std::span<const Xyz> those) {
+    Xyz normal;
+    for (const Xyz& a : these)
+        for (const Xyz& b : those)
+            if (const Xyz n = cross(a, b); norm(n) > norm(normal))
+                normal = n;
+    return normal;
+}
+
+} // namespace
+
 // Few emitters, or all in one plane, moved by pins. A ray through their plane meets it in one
 // point; one that lies in it, together with the pins, is a matter of that plane.
 std::optional<RayEnd> GamutSolid::brightestOfFlat(const Xyz& d) const {
     constexpr double kIn = 1e-9;
-    Xyz normal;
+    Xyz normal = widestNormal(emitters_, emitters_);
     double longest = 0;
-    for (const Xyz& a : emitters_) {
+    for (const Xyz& a : emitters_)
         longest = std::max(longest, norm(a));
-        for (const Xyz& b : emitters_)
-            if (const Xyz n = cross(a, b); norm(n) > norm(normal))
-                normal = n;
-    }
     if (!(norm(normal) > kParallel * longest * longest)) { // one colour of light, or none
-        normal = Xyz{};
-        for (const Xyz& a : emitters_)
-            if (const Xyz n = cross(a, base_); norm(n) > norm(normal))
-                normal = n;
+        normal = widestNormal(emitters_, std::span(&base_, 1));
         if (!(norm(normal) > kParallel * longest * norm(base_)))
             return norm(cross(d, base_)) <= kIn * norm(d) * norm(base_)
                        ? brightestMovedInPlane(emitters_, base_, d)
@@ -227,11 +234,7 @@ void GamutSolid::forEachCorner(const std::function<void(const Drives&)>& visit) 
     if (facets_.empty()) { // by their angles: the first so many of them, or the last
         std::vector<std::size_t> order(emitters_.size());
         std::iota(order.begin(), order.end(), std::size_t{0});
-        Xyz normal;
-        for (const Xyz& a : emitters_)
-            for (const Xyz& b : emitters_)
-                if (const Xyz n = cross(a, b); norm(n) > norm(normal))
-                    normal = n;
+        const Xyz normal = widestNormal(emitters_, emitters_);
         std::sort(order.begin(), order.end(), [&](std::size_t a, std::size_t b) {
             return dot(normal, cross(emitters_[a], emitters_[b])) > 0;
         });

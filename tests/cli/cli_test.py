@@ -501,6 +501,17 @@ class Convert(unittest.TestCase):
         self.assertEqual(table[0], "t_s,lamp,u,v")
         self.assertEqual(len(table), 1 + 2 * 6)
         self.assertIn("no ripple 'Tide'", run("ripple", demo, "Tide").stderr)
+        with tempfile.TemporaryDirectory() as folder:
+            cues, levels = pathlib.Path(folder) / "turn.asc", pathlib.Path(folder) / "turn.csv"
+            told = run("ripple", demo, "Procession", "--turn", cues)
+            self.assertEqual(told.returncode, 0)
+            self.assertEqual(cues.read_text().count("\nCue "), int(told.stdout.split()[0]))
+            run("ripple", demo, "Procession", "--turn", levels)
+            rows = levels.read_text().splitlines()
+            self.assertEqual(len(rows), 1 + int(told.stdout.split()[0]))
+            loose = run("ripple", demo, "Procession", "--turn", cues, "--tolerance", "0.05")
+            self.assertLess(int(loose.stdout.split()[0]), int(told.stdout.split()[0]))
+            self.assertIn("/no/such/turn.asc", run("ripple", demo, "Beacon", "--turn", "/no/such/turn.asc").stderr)
         self.assertEqual(run("ripple", demo, "Beacon", "--step", "0").returncode, 2)
         played = json.loads(run("play", demo, "--press", "0 start Tide lanterns", "--until", "1", "--step", "0.5", "--json").stdout)
         self.assertEqual(played["frames"][-1]["lamps"][0]["colour_from"], "ripple Tide lanterns")

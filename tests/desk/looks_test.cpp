@@ -51,6 +51,37 @@ protected:
     }
 };
 
+TEST_F(LooksTest, ACueStartsAndLetsGoOfRipplesFromItsMenu) {
+    EXPECT_EQ(model().rippleWords(cue(9000)), "starts Procession");
+    EXPECT_TRUE(table()
+                    .rows()
+                    .data(table().rows().index(table().rows().rowOf({9000}),
+                                               static_cast<int>(CueCell::Name)),
+                          Qt::ToolTipRole)
+                    .toString()
+                    .contains("starts Procession"));
+    const auto pick = [&](const char* ripple, const char* what) {
+        rightClick(9000);
+        for (QMenu* m : menu()->findChildren<QMenu*>())
+            if (m->title() == ripple)
+                for (QAction* action : m->actions())
+                    if (action->text() == what)
+                        action->trigger();
+        menu()->close();
+        settle();
+    };
+    pick("Tide lanterns", "Freezes it, or lets it go on");
+    EXPECT_EQ(model().rippleWords(cue(9000)), "starts Procession, freezes Tide lanterns");
+    pick("Procession", "Leaves it alone");
+    EXPECT_EQ(model().rippleWords(cue(9000)), "freezes Tide lanterns");
+    document.undo();
+    settle();
+    EXPECT_EQ(model().rippleWords(cue(9000)), "starts Procession, freezes Tide lanterns");
+    pick("Procession", "Lets go of it");
+    ASSERT_EQ(cue(9000).ripples.size(), 2u) << "each once";
+    EXPECT_EQ(cue(9000).ripples.back().does, show::RippleDoes::LetGo);
+}
+
 TEST_F(LooksTest, AButtonUnderARippleSaysSo) {
     QTest::mouseClick(&view().faders().buttons(), Qt::LeftButton);
     settle();

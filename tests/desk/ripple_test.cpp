@@ -13,6 +13,7 @@
 #include "desk/ripple/step_track.h"
 #include "files/ascii_cues.h"
 #include "show/cue_edits.h"
+#include "show/edits.h"
 #include "show/ripple_edits.h"
 
 #include <QInputDialog>
@@ -473,6 +474,88 @@ TEST_F(RippleViewTest, OthersAreChosenCopiedLockedRenamedAndRemoved) {
     document.undo();
     settle();
     EXPECT_EQ(document.show().ripples.size(), 4u);
+}
+
+TEST_F(RippleViewTest, RemovingOneThatCuesUseSaysSo) {
+    choose("Procession");
+    QString told;
+    QObject::connect(&document, &Document::told, [&](const QString& t) { told = t; });
+    choose("Remove");
+    EXPECT_TRUE(told.contains("cue 9 of The Salt Lanterns")) << told.toStdString();
+    EXPECT_TRUE(document.show().cue_lists.entry(0).second->cues.find({9000})->ripples.empty());
+    document.undo();
+    settle();
+    EXPECT_FALSE(document.show().cue_lists.entry(0).second->cues.find({9000})->ripples.empty());
+}
+
+TEST_F(RippleViewTest, TheBenchGoesAlongWithTheLineupUntilSomebodyChose) {
+    EXPECT_EQ(ripple().name, "Tide lanterns");
+    chooseGroups({"cyc"});
+    EXPECT_EQ(ripple().name, "Procession") << "the one of these lamps";
+    field("pause", "2");
+    chooseGroups({"front", "back"});
+    EXPECT_EQ(ripple().name, "Procession") << "worked on: it stays";
+    EXPECT_TRUE(view().over().isVisible());
+}
+
+TEST_F(RippleViewTest, EveryButtonOfTheFormDoesWhatItSays) {
+    click(form().allRound());
+    EXPECT_EQ(ripple().turns, std::optional(1.0));
+    EXPECT_FALSE(form().field("lamp after lamp").isVisible());
+    field("turns along the lineup", "-0.5");
+    EXPECT_EQ(ripple().turns, std::optional(-0.5));
+    click(form().allRound());
+    EXPECT_FALSE(ripple().turns);
+    click(form().asBright());
+    EXPECT_TRUE(ripple().as_bright);
+    EXPECT_FALSE(form().letsGo().isVisible());
+    choose(form().atEnd(), 2);
+    click(form().letsGo());
+    EXPECT_TRUE(ripple().lets_go);
+    click(form().route());
+    auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+    ASSERT_TRUE(menu);
+    const auto& kept = *document.show().routes.entry(0).second;
+    entry(*menu, toQt(kept.name))->trigger();
+    menu->close();
+    settle();
+    EXPECT_TRUE(ripple().way == std::optional(kept.way));
+    window.setFocus();
+    press("S");
+    EXPECT_EQ(QApplication::focusWidget(), &view().steps());
+    press("M");
+    EXPECT_EQ(QApplication::focusWidget(), &view().raster());
+}
+
+TEST_F(RippleViewTest, OneLampAndTwoThousand) {
+    show::Show many = document.show();
+    std::vector<Table<show::FixtureId, show::Fixture>::Change> rig;
+    show::Lineup lineup;
+    for (int i = 0; i < 2000; ++i) {
+        show::Fixture f = *many.fixture({1});
+        f.id = {1000 + i};
+        f.number = 1000 + i;
+        f.universe = static_cast<std::uint16_t>(20 + i / 60);
+        f.address = 1 + i % 60 * 8;
+        rig.emplace_back(f.id, std::make_shared<const show::Fixture>(f));
+        lineup.push_back(f.id);
+    }
+    many.fixtures = many.fixtures.changed(std::move(rig));
+    many.last_fixture_id = 4000;
+    ASSERT_TRUE(document.edit("many", Result<show::ShowPtr>(show::nextShow(std::move(many)))));
+    document.setLineup(lineup);
+    settle();
+    click(view().over());
+    ASSERT_TRUE(comes([&] { return model().pictures()->ripple->lamps.size() == 2000; }));
+    EXPECT_EQ(model().pictures()->raster.lamps.size(), 96u);
+    model().lookAt(1);
+    settle();
+    EXPECT_TRUE(window.grab().toImage().width() > 0);
+    document.setLineup({{1}});
+    settle();
+    click(view().over());
+    ASSERT_TRUE(comes([&] { return model().pictures()->ripple->lamps.size() == 1; }));
+    EXPECT_EQ(model().pictures()->raster.lamps.size(), 1u);
 }
 
 TEST_F(RippleViewTest, WhatSomeLampsCannotReachIsTold) {

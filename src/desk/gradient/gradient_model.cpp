@@ -241,10 +241,8 @@ void GradientModel::edit(const QString& name, const How& change, int gesture) {
     Gradient next = *now;
     change(next);
     const auto hand = show::withGradient(state.hand, document_.lineup(), next, laying->palette);
-    if (!hand) {
-        document_.tell(said(hand.error()));
-        return emit modelChanged(); // what was typed is not so
-    }
+    if (!hand)
+        return document_.tell(said(hand.error()));
     document_.setHand(name, *hand,
                       gesture ? fmt::format("gradient-{}-{}", fromQt(name), gesture)
                               : std::string());

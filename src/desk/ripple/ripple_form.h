@@ -27,6 +27,9 @@ public:
     Button& tap() { return *tap_; }
     Button& overBelow() { return *below_; }
     Button& intensities() { return *intensities_; }
+    Button& allRound() { return *all_round_; }
+    Button& asBright() { return *as_bright_; }
+    Button& letsGo() { return *lets_go_; }
 
 signals:
     void heightChanged();

@@ -126,8 +126,10 @@ void RippleModel::setSeen(bool seen) {
 
 // What is edited is seen in the show at once, in the pictures when it is compiled.
 void RippleModel::look(Changes what) {
-    if (!ripple() && !begins_ && !document_.show().ripples.empty() && !first_)
-        id_ = document_.show().ripples.entry(0).first;
+    if (!ripple() && !begins_ && !document_.show().ripples.empty() && !first_) {
+        setRipple(document_.show().ripples.entry(0).first); // what was on the bench went
+        chosen_ = false;
+    }
     if (!seen_)
         return;
     if (what.has(Change::Lineup) && !chosen_ && !covers()) // the one of these lamps
@@ -542,10 +544,14 @@ void RippleModel::remove() {
     if (!ripple())
         return;
     const auto id = id_;
+    const QStringList lost = uses();
     if (document_.edit(tr("Remove ripple %1").arg(toQt(ripple()->name)),
                        show::removeRipple(document_.state().show, id))) {
         const auto& all = document_.show().ripples;
         setRipple(all.empty() ? show::RippleId{} : all.entry(0).first);
+        if (!lost.isEmpty())
+            document_.tell(tr("It is gone from %1 too; undo brings it back.")
+                               .arg(lost.join(QStringLiteral(", "))));
     }
 }
 

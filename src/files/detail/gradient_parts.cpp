@@ -2,6 +2,7 @@
 #include "files/detail/gradient_parts.h"
 
 #include "files/detail/colour_parts.h"
+#include "files/detail/names.h"
 #include "files/detail/show_parts.h"
 #include "show/limits.h"
 
@@ -26,29 +27,6 @@ constexpr std::pair<route::Even, const char*> kEvens[] = {{route::Even::ToTheEye
                                                           {route::Even::InPlace, "place"}};
 constexpr std::pair<route::Choose, const char*> kChooses[] = {{route::Choose::Together, "together"},
                                                               {route::Choose::EachAlone, "alone"}};
-
-template <class Value, std::size_t N>
-const char* nameIn(const std::pair<Value, const char*> (&names)[N], Value value) {
-    for (const auto& [one, name] : names)
-        if (one == value)
-            return name;
-    return names[0].second;
-}
-
-// The first of the names when it is not there.
-template <class Value, std::size_t N>
-Value readNamed(JsonObject& o, const char* member,
-                const std::pair<Value, const char*> (&names)[N]) {
-    const std::string text = o.text(member, names[0].second);
-    for (const auto& [one, name] : names)
-        if (text == name)
-            return one;
-    std::string all;
-    for (const auto& [one, name] : names)
-        all += fmt::format("{}{}", all.empty() ? "" : ", ", name);
-    o.complain(member, say(ZELO_TEXT("core", "'{}': expected one of {}"), text, all));
-    return names[0].first;
-}
 
 std::optional<double> readAt(JsonObject& o) {
     return o.member("at") ? std::optional(o.number("at", 0, 0, 1)) : std::nullopt;
@@ -134,8 +112,7 @@ Json wayJson(const route::StopWay& way) {
     Json j{{"kind", route::nameOf(way.kind)}};
     if (way.floor != usual.floor)
         j["floor"] = way.floor;
-    if (way.side != usual.side)
-        j["side"] = nameIn(kSides, way.side);
+    writeNamed(j, "side", way.side, kSides);
     if (way.jump_at != usual.jump_at)
         j["jump_at"] = way.jump_at;
     if (way.dark_share != usual.dark_share)
@@ -253,8 +230,7 @@ void readLayings(JsonObject& top, Reading& to) {
 void writeLaid(Json& j, const route::Arrangement& a, const std::optional<show::AlongPlan>& along) {
     const route::Arrangement usual;
     Json laid = Json::object();
-    if (a.order != usual.order)
-        laid["order"] = nameIn(kOrders, a.order);
+    writeNamed(laid, "order", a.order, kOrders);
     if (a.passes != usual.passes)
         laid["passes"] = a.passes;
     if (a.seed != usual.seed)
@@ -289,8 +265,7 @@ Json gradientJson(const Gradient& g) {
         writeUnknown(s, stop.unknown);
         j["stops"].push_back(std::move(s));
     }
-    if (g.even != route::Even::ToTheEye)
-        j["even"] = nameIn(kEvens, g.even);
+    writeNamed(j, "even", g.even, kEvens);
     if (g.bright != show::Bright::Untouched)
         j["bright"] = show::nameOf(g.bright);
     for (const show::IntensityStop& stop : g.intensities) {
@@ -303,8 +278,7 @@ Json gradientJson(const Gradient& g) {
     writeLaid(j, g.arrangement, g.along);
     if (!g.common_reach)
         j["each_its_own_reach"] = true;
-    if (g.choose != route::Choose::Together)
-        j["mixes"] = nameIn(kChooses, g.choose);
+    writeNamed(j, "mixes", g.choose, kChooses);
     writeMixing(j, g);
     writeUnknown(j, g.unknown);
     return j;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "files/detail/ripple_parts.h"
 
+#include "files/detail/names.h"
 #include "show/limits.h"
 
 #include <set>
@@ -26,28 +27,6 @@ constexpr std::pair<mix::Intent, const char*> kIntents[] = {{mix::Intent::Truest
                                                             {mix::Intent::Brightest, "brightest"},
                                                             {mix::Intent::Kindest, "kindest"},
                                                             {mix::Intent::Leanest, "leanest"}};
-
-// The member's name among these; the first when it is not there.
-template <class Value, std::size_t N>
-Value named(JsonObject& o, const char* member, const std::pair<Value, const char*> (&names)[N]) {
-    const std::string text = o.text(member, names[0].second);
-    std::string all;
-    for (const auto& [value, name] : names) {
-        if (text == name)
-            return value;
-        all += fmt::format("{}{}", all.empty() ? "" : ", ", name);
-    }
-    o.complain(member, say(ZELO_TEXT("core", "'{}': expected one of {}"), text, all));
-    return names[0].first;
-}
-
-template <class Value, std::size_t N>
-void name(Json& j, const char* member, Value value,
-          const std::pair<Value, const char*> (&names)[N]) {
-    for (const auto& [one, its] : names)
-        if (one == value && one != names[0].first)
-            j[member] = its;
-}
 
 constexpr std::pair<double Ripple::*, const char*> kTimes[] = {
     {&Ripple::after_s, "after_s"},    {&Ripple::pause_s, "pause_s"}, {&Ripple::every_s, "every_s"},
@@ -89,7 +68,7 @@ void readRipples(JsonObject& top, Reading& to) {
         if (!ids.insert(r.id).second || !r.id || r.name.empty() || !names.insert(r.name).second)
             o.complain("",
                        say(ZELO_TEXT("core", "a ripple needs an id and a name that no other has")));
-        r.pattern = named(o, "pattern", kPatterns);
+        r.pattern = readNamed(o, "pattern", kPatterns);
         readSteps(o, r, to);
         for (const auto& [member, its] : kTimes)
             r.*member = o.number(its, r.*member, 0, show::kLongest_s);
@@ -97,13 +76,13 @@ void readRipples(JsonObject& top, Reading& to) {
             r.turns = o.number("turns", 1, -show::kMostTurns, show::kMostTurns);
         r.band = o.integer("band", 0, 0, static_cast<int>(show::kMostFixtures));
         r.over_below = o.flag("over_below");
-        r.end = named(o, "at_end", kEnds);
+        r.end = readNamed(o, "at_end", kEnds);
         r.lets_go = o.flag("lets_go");
-        r.chance = named(o, "chance", kChances);
+        r.chance = readNamed(o, "chance", kChances);
         r.seed = static_cast<std::uint32_t>(o.integer("seed", 1, 0, 1 << 30));
         r.way = readWayMember(o, show::kFarthestVia);
         readLaid(o, r.arrangement, r.along);
-        r.intent = named(o, "intent", kIntents);
+        r.intent = readNamed(o, "intent", kIntents);
         r.give_up = o.number("give_up", r.give_up, 0, 1);
         r.as_bright = o.flag("as_bright");
         std::set<show::FixtureId> once;
@@ -131,7 +110,7 @@ void readRipples(JsonObject& top, Reading& to) {
 Json rippleJson(const Ripple& r) {
     const Ripple usual;
     Json j = headJson(r);
-    name(j, "pattern", r.pattern, kPatterns);
+    writeNamed(j, "pattern", r.pattern, kPatterns);
     j["steps"] = Json::array();
     for (const auto& step : r.steps) {
         Json s;
@@ -152,16 +131,16 @@ Json rippleJson(const Ripple& r) {
         j["band"] = r.band;
     if (r.over_below)
         j["over_below"] = true;
-    name(j, "at_end", r.end, kEnds);
+    writeNamed(j, "at_end", r.end, kEnds);
     if (r.lets_go)
         j["lets_go"] = true;
-    name(j, "chance", r.chance, kChances);
+    writeNamed(j, "chance", r.chance, kChances);
     if (r.seed != usual.seed)
         j["seed"] = r.seed;
     if (r.way)
         j["way"] = wayJson(*r.way);
     writeLaid(j, r.arrangement, r.along);
-    name(j, "intent", r.intent, kIntents);
+    writeNamed(j, "intent", r.intent, kIntents);
     if (r.give_up != usual.give_up)
         j["give_up"] = r.give_up;
     if (r.as_bright)
