@@ -527,6 +527,19 @@ TEST_F(RippleViewTest, EveryButtonOfTheFormDoesWhatItSays) {
     EXPECT_EQ(QApplication::focusWidget(), &view().raster());
 }
 
+TEST_F(RippleViewTest, NothingHoldsOnToOldPrograms) {
+    const std::weak_ptr<const play::Compiled> old = document.stage().compiled;
+    ASSERT_FALSE(old.expired());
+    field("lamp after lamp", "0.3");
+    ASSERT_TRUE(comes([&] { return model().pictures()->ripple->after_s == 0.3; }));
+    field("lamp after lamp", "0.4"); // who puts the next one frees those before it
+    ASSERT_TRUE(comes([&] { return model().pictures()->ripple->after_s == 0.4; }));
+    EXPECT_TRUE(comes([&] {
+        *now += 0.1;
+        return old.expired();
+    }));
+}
+
 TEST_F(RippleViewTest, OneLampAndTwoThousand) {
     show::Show many = document.show();
     std::vector<Table<show::FixtureId, show::Fixture>::Change> rig;

@@ -25,6 +25,9 @@ Document::Document(std::unique_ptr<host::Session> session)
     installAccessibility(); // before the first control is there
     session_->on_stage = [this](std::shared_ptr<const play::Stage> stage) {
         post([this, stage = std::move(stage)] {
+            if (stage_->compiled != stage->compiled) // a program is large: a worker frees it
+                session_->workers().post(fmt::format("free {}", ++freed_),
+                                         [old = std::move(stage_)] {});
             stage_ = stage;
             emit changed(Change::Light);
             lookAgain();

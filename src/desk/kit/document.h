@@ -225,6 +225,7 @@ private:
     void lookAgain();
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
+    int freed_ = 0; // counts old stages
     bool looks_again_ = false;
     QString look_words_;
     LightColours colours_;

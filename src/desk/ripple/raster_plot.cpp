@@ -75,10 +75,9 @@ void RasterPlot::paintEvent(QPaintEvent*) {
     if (!pictures || pictures->raster.cells.empty())
         return;
     const auto& raster = pictures->raster;
-    if (image_of_ != pictures->of || image_ripple_ != pictures->ripple) {
+    if (image_of_ != model_.picturesPtr()) {
         image_ = imageOf(raster, model_.document().colours());
-        image_of_ = pictures->of;
-        image_ripple_ = pictures->ripple;
+        image_of_ = model_.picturesPtr();
     }
     const QRect r = plot();
     p.drawImage(r, image_);

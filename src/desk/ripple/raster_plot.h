@@ -35,8 +35,7 @@ private:
     double timeAt(double x) const;
     RippleModel& model_;
     QImage image_;
-    std::shared_ptr<const play::Compiled> image_of_;
-    std::shared_ptr<const show::Ripple> image_ripple_;
+    std::shared_ptr<const RippleModel::Pictures> image_of_;
 };
 
 } // namespace zelo::desk

@@ -73,7 +73,6 @@ std::shared_ptr<const RippleModel::Pictures>
 picturesOf(const std::shared_ptr<const play::Compiled>& compiled,
            const std::shared_ptr<const Ripple>& ripple, const std::vector<double>& below) {
     auto all = std::make_shared<RippleModel::Pictures>();
-    all->of = compiled;
     all->ripple = ripple;
     const show::Show& show = *compiled->state.show;
     const auto delays = play::delaysOf(show, *ripple);
@@ -163,7 +162,7 @@ void RippleModel::compute() {
     if (!compiled || !ripple())
         return;
     const auto& item = compiled->state.show->ripples.item(id_);
-    if (!item || (asked_of_ == compiled && asked_ripple_ == item))
+    if (!item || (asked_of_.lock() == compiled && asked_ripple_ == item))
         return;
     asked_of_ = compiled;
     asked_ripple_ = item;
@@ -583,10 +582,11 @@ void RippleModel::ontoFader() {
 }
 
 void RippleModel::keepAsGradient(const QString& name) {
-    if (!pictures_ || !ripple())
+    const auto& compiled = document_.stage().compiled;
+    if (!compiled || !ripple())
         return;
-    const auto row = play::rasterOf(*pictures_->of, *pictures_->ripple,
-                                    {moment_s_, moment_s_, 1, show::kMostStops}, below_);
+    const auto row =
+        play::rasterOf(*compiled, *ripple(), {moment_s_, moment_s_, 1, show::kMostStops}, below_);
     show::Gradient gradient;
     for (const auto& cell : row.cells)
         if (colour::hasChromaticity(cell.light)) {

@@ -33,7 +33,6 @@ public:
 
     // --- what it shows; empty until it is computed
     struct Pictures {
-        std::shared_ptr<const play::Compiled> of;
         std::shared_ptr<const show::Ripple> ripple;
         play::RippleTimes times;
         double latest_s = 0; // the last lamp's delay
@@ -44,6 +43,7 @@ public:
         std::vector<play::OutOfReach> out;
     };
     const Pictures* pictures() const { return pictures_.get(); }
+    const std::shared_ptr<const Pictures>& picturesPtr() const { return pictures_; }
     QString outOfReach() const; // "13–16 cannot reach Harbour blue"; empty: all can
     QString tooFast() const;    // changes quicker than frames; empty: it is not
 
@@ -114,7 +114,7 @@ private:
     bool begins_ = false; // asked to begin another one
     bool seen_ = false;
     std::shared_ptr<const Pictures> pictures_;
-    std::shared_ptr<const play::Compiled> asked_of_; // pictures under way
+    std::weak_ptr<const play::Compiled> asked_of_; // pictures under way; freed by others
     std::shared_ptr<const show::Ripple> asked_ripple_;
     std::vector<double> below_;
     bool on_lamps_ = false;
