@@ -100,6 +100,24 @@ def xyY(shape, top):
     return f"{x / (x + y + z):.6f},{y / (x + y + z):.6f},{top:g}"
 
 
+def dominant(shape):
+    """Where the ray from equal-energy white through the light's x, y meets the locus, nm; None for whites, purples."""
+    x, y, z = xyz(shape)
+    x, y = x / (x + y + z) - 1 / 3, y / (x + y + z) - 1 / 3
+    for a, b in zip(CMF, CMF[1:]):
+        if not 385 <= a[0] < 700:
+            continue
+        (ax, ay), (bx, by) = [(r[1] / sum(r[1:4]) - 1 / 3, r[2] / sum(r[1:4]) - 1 / 3) for r in (a, b)]
+        ex, ey = bx - ax, by - ay
+        det = x * ey - y * ex
+        if det == 0:
+            continue
+        far, part = (ax * ey - ay * ex) / det, (ax * y - ay * x) / det
+        if far > 0 and 0 <= part <= 1:
+            return a[0] + part * (b[0] - a[0]) if 1 / far > 0.3 else None
+    return None
+
+
 class Channel:
     """One channel of a mode: what it is for and how its values run."""
 
@@ -186,8 +204,10 @@ class Type:
     def emitter_rows(self):
         for e, cd in self.emitters:
             shape = EMITTERS[e][1]
-            peak = max(range(380, 781), key=shape)
-            yield f'<Emitter Color="{xyY(shape, cd)}" DominantWaveLength="{peak}.0" Name="{e}">'
+            nm = dominant(shape)
+            told = f' DominantWaveLength="{nm:.1f}"' if nm else ""
+            share = 100 * cd / sum(all_cd for _, all_cd in self.emitters)  # of the output, percent
+            yield f'<Emitter Color="{xyY(shape, round(share, 3))}"{told} Name="{e}">'
             # W/(sr nm): scaled so that the luminous intensity is the one stated
             for percent, its, candela in self.droop(e) + [(100, shape, cd)]:
                 candela = round(candela, 1)
@@ -259,7 +279,7 @@ class Type:
         space = f'<ColorSpace Mode="Custom" Name="Own" WhitePoint="{self.white}"/>'
         o += self.section("AdditionalColorSpaces", [space] if self.white else [])
         cd = dict(self.emitters)
-        o += self.section("Gamuts", [f'<Gamut Name="{name}" Points="{" ".join(xyY(EMITTERS[e][1], cd[e]) for e in corners)}"/>'
+        o += self.section("Gamuts", [f'<Gamut Name="{name}" Points="{";".join(xyY(EMITTERS[e][1], cd[e]) for e in corners)}"/>'
                                      for name, corners in self.gamuts.items()])
         if self.square:
             o += ["   <DMXProfiles>", '    <DMXProfile Name="Square law">',
@@ -355,7 +375,7 @@ TYPES = [
           ("emitters 24 bit", [Channel("Dimmer", 3)] + [Channel(EMITTERS[e][0], 3, home=256 ** 3 - 1, Emitter=e) for e in
                               ("Red", "Green", "Blue", "Amber", "White", "Ultraviolet")])]),
     Type("avocet-7", "Avocet 7", "Red, amber, lime, green, cyan, blue and indigo; measured at three drives.", SEVEN,
-         [("emitters 16 bit", 2, True), ("emitters 16 bit, no dimmer", 2, False)], droop=drooping(SEVEN)),
+         [("emitters 16 bit", 2, True), ("emitters 16 bit without dimmer", 2, False)], droop=drooping(SEVEN)),
     Type("knot-2", "Knot 2", "Warm and cool white.", [("Warm white", 7200), ("Cool white", 8800)],
          [("emitters 8 bit", 1, True), ("emitters 16 bit", 2, True)]),
     Type("whimbrel-4", "Whimbrel 4", "Warm and cool white with green and magenta; also by CCT and tint.", WHIMBREL,
@@ -373,7 +393,7 @@ TYPES = [
                            Channel("ColorSub_M", 1, highlight=0, Filter="Magenta"), Channel("ColorSub_Y", 1, highlight=0, Filter="Yellow"),
                            Channel("CTO", 1, highlight=0, Filter="Warm correction"),
                            Channel("Color1WheelIndex", 1, highlight=0, Wheel="Colours", physical=(0.0, 360.0))]),
-          ("flags 16 bit, shutter and zoom",
+          ("flags 16 bit with shutter and zoom",
            [Channel("Dimmer", 2), Channel("Shutter1", 1, home=32, ranges=SHUTTER), Channel("ColorSub_C", 2, highlight=0, Filter="Cyan"),
             Channel("ColorSub_M", 2, highlight=0, Filter="Magenta"), Channel("ColorSub_Y", 2, highlight=0, Filter="Yellow"),
             Channel("CTO", 2, highlight=0, Filter="Warm correction"),

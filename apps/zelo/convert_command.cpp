@@ -103,7 +103,7 @@ Done convertRig(const Context& context, Report& report, const std::string& in,
             strange.insert(f.type).second)
             fmt::print(stderr,
                        "zelo: {}: '{}' is not in the library: its fixtures stay dark until it is\n",
-                       in, f.type);
+                       in, oneReadableLine(f.type));
     auto next = show::addFixtures(show, std::move(rig->fixtures));
     if (!next)
         return passOn(next.error(), in);
@@ -262,13 +262,14 @@ Result<std::string> converted(Report& report, const std::string& in, const std::
         const auto table = files::parsePalettes(*text);
         if (!table)
             return passOn(table.error(), in);
+        tell(report, in, table->notes);
         report.is("palettes", {{"colours", table->colours.size()}});
         return palettesAs(*table, out);
     }
-    const auto samples = files::parseSpectrum(*text);
-    const auto book = samples ? Result<files::ReadBook>() : files::readSwatchBook(in);
+    const auto spectrum = files::parseSpectrumTable(*text);
+    const auto book = spectrum ? Result<files::ReadBook>() : files::readSwatchBook(in);
     if (ending == ".gpl") {
-        if (samples || !book)
+        if (spectrum || !book)
             return fail(ErrorCode::Unsupported,
                         ZELO_TEXT("core", "{}: only palettes and swatch books become .gpl"), in);
         tell(report, in, book->notes);
@@ -278,9 +279,9 @@ Result<std::string> converted(Report& report, const std::string& in, const std::
     const auto format = files::formatOf(out);
     if (!format)
         return passOn(format.error());
-    if (samples) {
+    if (spectrum) {
         report.is("spectrum", {});
-        return files::spectrumText(*samples, *format,
+        return files::spectrumText(*spectrum, *format,
                                    "converted from " + fs::path(in).filename().string());
     }
     if (book) {
@@ -293,7 +294,7 @@ Result<std::string> converted(Report& report, const std::string& in, const std::
     }
     if (text->find("SAMPLE_ID") != std::string::npos || text->rfind("id,", 0) == 0)
         return passOn(book.error());
-    return passOn(samples.error(), in);
+    return passOn(spectrum.error(), in);
 }
 
 struct ConvertOptions {

@@ -1055,20 +1055,8 @@
         <translation>Tint: als Anteil gesagt, als Duv ±0.02 genommen</translation>
     </message>
     <message>
-        <source>offset {} is taken by {}</source>
-        <translation>Platz {} ist von {} belegt</translation>
-    </message>
-    <message>
-        <source>mode &apos;{}&apos;: a second dimmer is left at home</source>
-        <translation>Modus „{}“: ein zweiter Dimmer bleibt in Ruhe</translation>
-    </message>
-    <message>
         <source>more than {} channels</source>
         <translation>mehr als {} Kanäle</translation>
-    </message>
-    <message>
-        <source>mode &apos;{}&apos;: only the channels of its first break are read</source>
-        <translation>Modus „{}“: nur die Kanäle seines ersten Breaks werden gelesen</translation>
     </message>
     <message>
         <source>no channels</source>
@@ -1083,24 +1071,8 @@
         <translation>{}: sein viertes Byte bleibt auf 0</translation>
     </message>
     <message>
-        <source>DMXProfile &apos;{}&apos; is not there</source>
-        <translation>DMXProfile „{}“ ist nicht da</translation>
-    </message>
-    <message>
         <source>a second channel for {} is left at home</source>
         <translation>ein zweiter Kanal für {} bleibt in Ruhe</translation>
-    </message>
-    <message>
-        <source>Emitter &apos;{}&apos; is not there</source>
-        <translation>Emitter „{}“ ist nicht da</translation>
-    </message>
-    <message>
-        <source>Filter &apos;{}&apos; is not there</source>
-        <translation>Filter „{}“ ist nicht da</translation>
-    </message>
-    <message>
-        <source>Wheel &apos;{}&apos; is not there</source>
-        <translation>Rad „{}“ ist nicht da</translation>
     </message>
     <message>
         <source>MeasurementPoint {}: WaveLength &apos;{}&apos; and Energy &apos;{}&apos; must be numbers</source>
@@ -1121,14 +1093,6 @@
     <message>
         <source>no Measurement, and no Color or DominantWaveLength to model one from</source>
         <translation>kein Measurement, und weder Color noch DominantWaveLength, um eines zu modellieren</translation>
-    </message>
-    <message>
-        <source>LuminousIntensity {}: must be within 0..1e9 cd</source>
-        <translation>LuminousIntensity {}: muss in 0..1e9 cd liegen</translation>
-    </message>
-    <message>
-        <source>{}: no LuminousIntensity, its Color&apos;s is taken</source>
-        <translation>{}: keine LuminousIntensity, die der Color wird genommen</translation>
     </message>
     <message>
         <source>{}: no LuminousIntensity, its energies are taken as W/(sr nm)</source>
@@ -1395,10 +1359,6 @@
         <translation>Gerät {} „{}“</translation>
     </message>
     <message>
-        <source>no GDTFSpec: which type is it?</source>
-        <translation>kein GDTFSpec: welcher Typ ist es?</translation>
-    </message>
-    <message>
         <source>{}: FixtureID &apos;{}&apos; is no number up to {}: it gets {}</source>
         <translation>{}: FixtureID „{}“ ist keine Zahl bis {}: es bekommt {}</translation>
     </message>
@@ -1433,10 +1393,6 @@
     <message>
         <source>line {}: &apos;{}&apos;: expected red, green, blue (0..255) and a name</source>
         <translation>Zeile {}: „{}“: erwartet Rot, Grün, Blau (0..255) und einen Namen</translation>
-    </message>
-    <message>
-        <source>line {}: black is no colour of light</source>
-        <translation>Zeile {}: Schwarz ist keine Farbe von Licht</translation>
     </message>
     <message>
         <source>more than {} colours</source>
@@ -2471,10 +2427,6 @@
         <translation>Prüfsumme {:04x}, die Bytes geben {:04x}</translation>
     </message>
     <message>
-        <source>sub-device {}: not used</source>
-        <translation>Untergerät {}: nicht benutzt</translation>
-    </message>
-    <message>
         <source>command class {:02x}</source>
         <translation>Befehlsklasse {:02x}</translation>
     </message>
@@ -3097,6 +3049,134 @@
     <message>
         <source>&apos;{}&apos;: expected a name behind it</source>
         <translation>&apos;{}&apos;: dahinter fehlt ein Name</translation>
+    </message>
+    <message>
+        <source>{}: a measurement is not read: {}</source>
+        <translation>{}: eine Messung wird nicht gelesen: {}</translation>
+    </message>
+    <message>
+        <source>{}: one point alone, taken as a line there</source>
+        <translation>{}: ein einziger Punkt, als Linie dort genommen</translation>
+    </message>
+    <message>
+        <source>{}: LuminousIntensity &apos;{}&apos; is not taken: must be within 0..1e9 cd</source>
+        <translation>{}: LuminousIntensity &apos;{}&apos; wird nicht genommen: erwartet 0 bis 1e9 cd</translation>
+    </message>
+    <message>
+        <source>the Y of its Color</source>
+        <translation>dem Y seiner Color</translation>
+    </message>
+    <message>
+        <source>the Beam&apos;s output</source>
+        <translation>dem Licht des Beam</translation>
+    </message>
+    <message>
+        <source>the measured emitters</source>
+        <translation>den gemessenen Emittern</translation>
+    </message>
+    <message>
+        <source>nothing in the file</source>
+        <translation>nichts in der Datei</translation>
+    </message>
+    <message>
+        <source>{}: no LuminousIntensity; {:.0f} cd taken, from {}</source>
+        <translation>{}: keine LuminousIntensity; {:.0f} cd genommen, aus {}</translation>
+    </message>
+    <message>
+        <source>{}: no emitter, its light is modelled by the attribute</source>
+        <translation>{}: kein Emitter, sein Licht ist nach dem Attribut nachgebildet</translation>
+    </message>
+    <message>
+        <source>mode &apos;{}&apos;: break {} does not fit behind the others</source>
+        <translation>Modus &apos;{}&apos;: Break {} passt nicht hinter die anderen</translation>
+    </message>
+    <message>
+        <source>mode &apos;{}&apos;: break {} is taken to follow the one before, at {} above its address</source>
+        <translation>Modus &apos;{}&apos;: Break {} schließt an den vorigen an, {} über seiner Adresse</translation>
+    </message>
+    <message>
+        <source>mode &apos;{}&apos;: {} at offset {} is left out, {} is there</source>
+        <translation>Modus &apos;{}&apos;: {} auf Offset {} entfällt, dort ist {}</translation>
+    </message>
+    <message>
+        <source>mode &apos;{}&apos;: a second dimmer stays at full</source>
+        <translation>Modus &apos;{}&apos;: ein zweiter Dimmer bleibt auf voll</translation>
+    </message>
+    <message>
+        <source>mode &apos;{}&apos;: {} rests at {}, where {} works</source>
+        <translation>Modus &apos;{}&apos;: {} ruht auf {}, wo {} wirkt</translation>
+    </message>
+    <message>
+        <source>mode &apos;{}&apos;: {} may depend on {}, which is not followed</source>
+        <translation>Modus &apos;{}&apos;: {} hängt vielleicht von {} ab, dem nicht gefolgt wird</translation>
+    </message>
+    <message>
+        <source>{}: DMXProfile &apos;{}&apos; is not there, taken as even</source>
+        <translation>{}: DMXProfile &apos;{}&apos; fehlt, als gleichmäßig genommen</translation>
+    </message>
+    <message>
+        <source>{}: {} &apos;{}&apos; is not there, left at home</source>
+        <translation>{}: {} &apos;{}&apos; fehlt, bleibt auf Grundwert</translation>
+    </message>
+    <message>
+        <source>{}: has a DMXProfile, its PhysicalFrom {} and PhysicalTo {} are not followed</source>
+        <translation>{}: hat ein DMXProfile, PhysicalFrom {} und PhysicalTo {} wird nicht gefolgt</translation>
+    </message>
+    <message>
+        <source>{}: slot &apos;{}&apos;: Filter &apos;{}&apos; is not there</source>
+        <translation>{}: Platz &apos;{}&apos;: Filter &apos;{}&apos; fehlt</translation>
+    </message>
+    <message>
+        <source>Emitter &apos;{}&apos;: there is another of this name, left out</source>
+        <translation>Emitter &apos;{}&apos;: es gibt einen anderen dieses Namens, entfällt</translation>
+    </message>
+    <message>
+        <source>left out: {}</source>
+        <translation>entfällt: {}</translation>
+    </message>
+    <message>
+        <source>{}: no GDTFSpec: its type is to be chosen</source>
+        <translation>{}: keine GDTFSpec: der Typ ist noch zu wählen</translation>
+    </message>
+    <message>
+        <source>{}: set to 1.1</source>
+        <translation>{}: auf 1.1 gesetzt</translation>
+    </message>
+    <message>
+        <source>line {}: black is no colour of light, left out</source>
+        <translation>Zeile {}: Schwarz ist keine Lichtfarbe, entfällt</translation>
+    </message>
+    <message>
+        <source>its {:g}–{:g} nm are used from {} to {} nm</source>
+        <translation>von seinen {:g}–{:g} nm zählen {} bis {} nm</translation>
+    </message>
+    <message>
+        <source>universes {} to {}: another line sends to these of {}: not sent</source>
+        <translation>Universen {} bis {}: eine andere Zeile sendet schon an diese von {}: nicht gesendet</translation>
+    </message>
+    <message>
+        <source>{}: {} packets were not taken: {}</source>
+        <translation>{}: {} Pakete wurden nicht angenommen: {}</translation>
+    </message>
+    <message>
+        <source>{}: {} packets were not taken</source>
+        <translation>{}: {} Pakete wurden nicht angenommen</translation>
+    </message>
+    <message>
+        <source>{}: no light has this chromaticity; expected one within the spectral colours</source>
+        <translation>{}: kein Licht hat diese Farbart; erwartet eine innerhalb der Spektralfarben</translation>
+    </message>
+    <message>
+        <source>priority {}: must be within 0..{}</source>
+        <translation>Priorität {}: erwartet 0 bis {}</translation>
+    </message>
+    <message>
+        <source>output {}: output {} sends to the same universe of {} already</source>
+        <translation>Ausgabe {}: Ausgabe {} sendet schon an dasselbe Universum von {}</translation>
+    </message>
+    <message>
+        <source>vectors {} and {}: another kind of packet</source>
+        <translation>Vektoren {} und {}: eine andere Art von Paket</translation>
     </message>
 </context>
 <context>
@@ -8521,10 +8601,6 @@ Gebaut mit Qt %1. %2</translation>
         <translation>Zeilen der Ausgabekarte</translation>
     </message>
     <message>
-        <source>Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the first universe there, on or off; Enter edits</source>
-        <translation>Universen, Protokoll (E1.31 oder Art-Net), IPv4-Adresse oder Multicast, das erste Universum dort, an oder aus; Enter bearbeitet</translation>
-    </message>
-    <message>
         <source>univ.</source>
         <translation>Univ.</translation>
     </message>
@@ -8625,6 +8701,22 @@ Gebaut mit Qt %1. %2</translation>
             <numerusform>%1 Paket</numerusform>
             <numerusform>%1 Pakete</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the first universe there, priority (0 to 200), whether its universes are shown at one moment, on or off; Enter edits</source>
+        <translation>Universen, Protokoll (E1.31 oder Art-Net), IPv4-Adresse oder multicast, das erste Universum dort, Priorität (0 bis 200), ob seine Universen in einem Augenblick gezeigt werden, an oder aus; Enter ändert</translation>
+    </message>
+    <message>
+        <source>prio.</source>
+        <translation>Prio.</translation>
+    </message>
+    <message>
+        <source>sync</source>
+        <translation>Sync</translation>
+    </message>
+    <message>
+        <source>“%1”: E1.31 has priorities from 0 to 200.</source>
+        <translation>„%1“: E1.31 hat Prioritäten von 0 bis 200.</translation>
     </message>
 </context>
 <context>

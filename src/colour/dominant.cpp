@@ -47,6 +47,16 @@ std::optional<Met> meet(const Xy& white, const Xy& to) {
 
 } // namespace
 
+bool anyLightHas(const Xy& colour) {
+    constexpr Xy kMiddle{1.0 / 3, 1.0 / 3};
+    constexpr double kAtTheEdge = 0.002;
+    const double far = std::hypot(colour.x - kMiddle.x, colour.y - kMiddle.y);
+    if (!(far > 0))
+        return far == 0;
+    const auto edge = meet(kMiddle, colour);
+    return edge && far <= edge->t * far + kAtTheEdge;
+}
+
 std::optional<Dominant> dominantOf(const Xy& colour, const Xy& white) {
     if (std::hypot(colour.x - white.x, colour.y - white.y) < 1e-6)
         return std::nullopt;

@@ -17,4 +17,8 @@ struct Dominant {
 // CIE 15:2018 §9, in x, y. No value for the white itself or a colour outside all colours.
 std::optional<Dominant> dominantOf(const Xy& colour, const Xy& white);
 
+// Some light has this chromaticity: it is within the spectral locus and the purple line, or as near
+// to them as their tables are exact (Δxy 0.002).
+bool anyLightHas(const Xy& colour);
+
 } // namespace zelo::colour

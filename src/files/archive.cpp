@@ -29,14 +29,15 @@ Result<std::string> zipEntry(zip_t* archive, zip_uint64_t index) {
     return bytes;
 }
 
-Result<Files> zipEntries(zip_t* archive, std::size_t* left) {
+Result<Files> zipEntries(zip_t* archive, std::size_t* left,
+                         const std::function<bool(std::string_view)>& wanted) {
     Files files;
     std::size_t bytes = 0;
     const std::size_t most = left ? std::min(kMostArchiveBytes, *left) : kMostArchiveBytes;
     const auto count = zip_get_num_entries(archive, 0);
     for (zip_int64_t i = 0; i < count; ++i) {
         const char* name = zip_get_name(archive, static_cast<zip_uint64_t>(i), 0);
-        if (!name || std::string_view(name).ends_with('/'))
+        if (!name || std::string_view(name).ends_with('/') || (wanted && !wanted(name)))
             continue;
         zip_stat_t stat;
         if (zip_stat_index(archive, static_cast<zip_uint64_t>(i), 0, &stat) == 0 &&
@@ -59,7 +60,8 @@ Result<Files> zipEntries(zip_t* archive, std::size_t* left) {
 
 } // namespace
 
-Result<Files> unzipped(std::string_view bytes, const Sentence& what, std::size_t* left) {
+Result<Files> unzipped(std::string_view bytes, const Sentence& what, std::size_t* left,
+                       const std::function<bool(std::string_view)>& wanted) {
     zip_error_t error;
     zip_error_init(&error);
     zip_source_t* source = zip_source_buffer_create(bytes.data(), bytes.size(), 0, &error);
@@ -71,7 +73,7 @@ Result<Files> unzipped(std::string_view bytes, const Sentence& what, std::size_t
         zip_error_fini(&error);
         return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "not {}: {}"), what, why);
     }
-    auto files = zipEntries(archive, left);
+    auto files = zipEntries(archive, left, wanted);
     zip_discard(archive);
     zip_error_fini(&error);
     return files;

@@ -4,6 +4,7 @@
 
 #include "base/result.h"
 
+#include <functional>
 #include <map>
 #include <string>
 #include <string_view>
@@ -18,7 +19,9 @@ inline constexpr std::size_t kMostFiles = 500;
 
 // `what`: say(ZELO_TEXT("core", "a GDTF archive")), for the message. `left`: of bytes that archives
 // in each other may still unpack to in all; what is unpacked is taken off it.
-Result<Files> unzipped(std::string_view bytes, const Sentence& what, std::size_t* left = nullptr);
+// `wanted`: the names of what is unpacked; all without it. The bounds are of that alone.
+Result<Files> unzipped(std::string_view bytes, const Sentence& what, std::size_t* left = nullptr,
+                       const std::function<bool(std::string_view)>& wanted = nullptr);
 inline constexpr std::size_t kMostUnpacked = 192u << 20; // of all archives in one file
 Result<std::string> zipped(const Files& files);          // the same bytes each time
 

@@ -16,7 +16,8 @@ namespace {
 constexpr int kMostChannel = 100'000;
 constexpr std::size_t kMostItems = 200'000; // levels in all
 constexpr std::size_t kMostCues = 20'000;
-constexpr std::size_t kLevelsPerLine = 8; // lines stay short for old readers
+constexpr std::size_t kLongestWritten = 78; // of the standard's 80, its end of line in them
+constexpr double kMostSeconds = 1e6;
 
 // Words apart by the delimiters of the standard.
 std::vector<std::string_view> words(std::string_view line) {
@@ -34,7 +35,9 @@ std::vector<std::string_view> words(std::string_view line) {
     }
 }
 
-std::optional<double> levelOf(std::string_view word) { // "75", "HBF"
+std::optional<double> levelOf(std::string_view word) { // "75", "FL", "HBF"
+    if (lowered(word) == "fl")
+        return 1;
     if (!word.empty() && (word[0] == 'H' || word[0] == 'h')) {
         if (word.size() < 2 || word.size() > 3)
             return std::nullopt;
@@ -57,13 +60,15 @@ std::optional<double> levelOf(std::string_view word) { // "75", "HBF"
 // "5", "1:30", "0:01:05"
 std::optional<double> secondsOf(std::string_view word) {
     double seconds = 0;
-    for (const auto part : split(word, ':')) {
+    const auto parts = split(word, ':');
+    constexpr std::size_t kMostParts = 3; // hours, minutes, seconds
+    for (const auto part : parts) {
         const auto n = toNumber(part);
-        if (!n || *n < 0 || *n > 1e6)
+        if (!n || *n < 0 || parts.size() > kMostParts)
             return std::nullopt;
         seconds = 60 * seconds + *n;
     }
-    return seconds;
+    return seconds <= kMostSeconds ? std::optional(seconds) : std::nullopt;
 }
 
 class CueReader {
@@ -229,13 +234,48 @@ std::string plainText(const std::string& text) { // one line of ASCII, as the st
     return out;
 }
 
-void writeLevels(const std::vector<ChannelLevel>& levels, std::string& text) {
-    for (std::size_t i = 0; i < levels.size(); ++i) {
-        text += i % kLevelsPerLine == 0 ? (i ? "\n  Chan" : "  Chan") : "";
-        text += fmt::format(" {}@{}", levels[i].channel, hex(levels[i].level));
+// Words behind a keyword, which begins a new line whenever one would get too long.
+class Line {
+public:
+    Line(std::string keyword, std::string& text) : keyword_(std::move(keyword)), text_(text) {}
+    void add(const std::string& word) {
+        if (length_ == 0 || length_ + 1 + word.size() > kLongestWritten) {
+            text_ += (length_ ? "\n" : "") + keyword_;
+            length_ = keyword_.size();
+        }
+        text_ += " " + word;
+        length_ += 1 + word.size();
     }
-    if (!levels.empty())
-        text += "\n";
+    void end() { text_ += length_ ? "\n" : ""; }
+
+private:
+    std::string keyword_;
+    std::string& text_;
+    std::size_t length_ = 0;
+};
+
+// One line: what does not fit is cut off, since a text cannot go on in the next.
+std::string oneLine(const std::string& keyword, const std::string& words) {
+    std::string line = keyword + " " + plainText(words);
+    if (line.size() > kLongestWritten)
+        line.resize(kLongestWritten);
+    return line + "\n";
+}
+
+// "90", "0.125": never with an exponent, which the standard does not have.
+std::string seconds(double s) {
+    std::string text = fmt::format("{:.3f}", std::clamp(s, 0.0, kMostSeconds));
+    text.erase(text.find_last_not_of('0') + 1);
+    if (text.back() == '.')
+        text.pop_back();
+    return text;
+}
+
+void writeLevels(const std::vector<ChannelLevel>& levels, std::string& text) {
+    Line line("  Chan", text);
+    for (const auto& l : levels)
+        line.add(fmt::format("{}@{}", l.channel, hex(l.level)));
+    line.end();
 }
 
 } // namespace
@@ -249,37 +289,35 @@ Result<AsciiCues> parseAsciiCues(std::string_view bytes) {
 
 std::string asciiCuesText(const AsciiCues& cues) {
     std::string text = "Ident 3:0\n";
-    text +=
-        "Manufacturer " + plainText(cues.manufacturer.empty() ? "Zelochrome" : cues.manufacturer);
-    text += "\nConsole " + plainText(cues.console.empty() ? "zelo" : cues.console) + "\n\n";
-    for (std::size_t i = 0; i < cues.patch.size(); ++i) {
-        const auto& p = cues.patch[i];
-        text += i % kLevelsPerLine == 0 ? (i ? "\nPatch 1" : "Patch 1") : "";
-        text += fmt::format(" {}<{}@{}", p.channel, p.dimmer, hex(p.level));
+    text += oneLine("Manufacturer", cues.manufacturer.empty() ? "Zelochrome" : cues.manufacturer);
+    text += oneLine("Console", cues.console.empty() ? "zelo" : cues.console) + "\n";
+    if (!cues.patch.empty()) {
+        Line line("Patch 1", text);
+        for (const auto& p : cues.patch)
+            line.add(fmt::format("{}<{}@{}", p.channel, p.dimmer, hex(p.level)));
+        line.end();
+        text += "\n";
     }
-    if (!cues.patch.empty())
-        text += "\n\n";
     for (const auto& c : cues.cues) {
-        text += "Cue " + plainText(c.number) + "\n";
+        text += oneLine("Cue", c.number);
         if (!c.text.empty())
-            text += "  Text " + plainText(c.text) + "\n";
+            text += oneLine("  Text", c.text);
         const auto times = [&](const char* word, const std::optional<CueTimes>& t) {
             if (t)
-                text += t->delay_s > 0
-                            ? fmt::format("  {} {:.6g} {:.6g}\n", word, t->time_s, t->delay_s)
-                            : fmt::format("  {} {:.6g}\n", word, t->time_s);
+                text += fmt::format("  {} {}{}\n", word, seconds(t->time_s),
+                                    t->delay_s > 0 ? " " + seconds(t->delay_s) : "");
         };
         times("Up", c.up);
         times("Down", c.down);
         if (c.follow_s)
-            text += fmt::format("  Followon {:.6g}\n", *c.follow_s);
+            text += fmt::format("  Followon {}\n", seconds(*c.follow_s));
         writeLevels(c.levels, text);
         text += "\n";
     }
     for (const auto& g : cues.groups) {
-        text += "Group " + plainText(g.number) + "\n";
+        text += oneLine("Group", g.number);
         if (!g.text.empty())
-            text += "  Text " + plainText(g.text) + "\n";
+            text += oneLine("  Text", g.text);
         writeLevels(g.levels, text);
         text += "\n";
     }

@@ -113,8 +113,10 @@ Result<CgatsTable> parseCgats(std::string_view text) {
                 return badSyntax(row_line,
                                  say(ZELO_TEXT("core", "{} values left over: each row needs {}"),
                                      row.size(), table.fields.size()));
-        } else if (i + 1 < words->size()) {
-            table.keywords[w.text] = (*words)[++i].text;
+        } else { // a keyword's value stands in its line, if it has one
+            const bool value = i + 1 < words->size() && (*words)[i + 1].line == w.line &&
+                               !startsWith((*words)[i + 1].text, "BEGIN_DATA");
+            table.keywords[w.text] = value ? (*words)[++i].text : "";
         }
     }
     if (!had_data)
@@ -132,10 +134,14 @@ Result<CgatsTable> parseCgats(std::string_view text) {
 Result<SpectralColumns> spectralColumns(const CgatsTable& table) {
     std::vector<std::pair<double, std::size_t>> found;
     for (std::size_t i = 0; i < table.fields.size(); ++i) {
-        std::string_view name = table.fields[i];
+        const std::string_view name = table.fields[i];
+        std::string upper(name); // "nm380" too
+        for (char& letter : upper)
+            if (letter >= 'a' && letter <= 'z')
+                letter = static_cast<char>(letter - 'a' + 'A');
         for (const std::string_view prefix :
              {"SPECTRAL_NM_", "SPECTRAL_NM", "SPECTRAL_", "SPEC_", "NM_", "NM"})
-            if (startsWith(name, prefix)) {
+            if (startsWith(upper, prefix)) {
                 if (const auto nm = toNumber(name.substr(prefix.size())))
                     found.emplace_back(*nm, i);
                 break;

@@ -37,6 +37,9 @@ public:
         type_.description = node.attribute("Description").value();
         readRdm(node.child("Protocols").child("FTRDM"));
         named_.physical = node.child("PhysicalDescriptions");
+        named_.geometries = node.child("Geometries");
+        named_.beam = named_.geometries.find_node(
+            [](const pugi::xml_node& n) { return std::string_view(n.name()) == "Beam"; });
         if (auto ok = readEmitters(node); !ok)
             return passOn(ok.error());
         if (auto ok = readFilters(node); !ok)
@@ -79,30 +82,36 @@ private:
         type_.rdm = std::move(rdm);
     }
 
+    // What cannot be read spoils itself alone, and is told.
     Done readEmitters(const pugi::xml_node& node) {
         for (const auto& e : named_.physical.child("Emitters").children("Emitter")) {
-            auto emitter = gdtf::readEmitter(e, type_.notes);
-            if (!emitter)
-                return passOn(emitter.error());
-            if (!named_.emitters.emplace(emitter->name, type_.emitters.size()).second)
-                return gdtf::bad("Emitter '" + emitter->name + "'",
-                                 "there is another of this name");
-            type_.emitters.push_back(std::move(*emitter));
+            auto read = gdtf::readEmitter(e, type_.notes);
+            if (!read) {
+                leaveOut(read.error());
+                continue;
+            }
+            if (!named_.emitters.emplace(read->emitter.name, type_.emitters.size()).second) {
+                type_.notes.push_back(
+                    say(ZELO_TEXT("core", "Emitter '{}': there is another of this name, left out"),
+                        read->emitter.name));
+                continue;
+            }
+            type_.emitters.push_back(std::move(read->emitter));
+            named_.told.push_back(read->told);
             if (type_.emitters.size() > light::kMostParts)
                 return gdtf::bad(
                     "Emitters", say(ZELO_TEXT("core", "more than {} emitters"), light::kMostParts));
         }
-        const auto beam = node.child("Geometries").find_node([](const pugi::xml_node& n) {
-            return std::string_view(n.name()) == "Beam";
-        });
-        if (const std::string source = beam.attribute("EmitterSpectrum").value(); !source.empty())
+        if (const std::string source = named_.beam.attribute("EmitterSpectrum").value();
+            !source.empty())
             sources_.push_back(source);
-        if (!type_.emitters.empty())
+        if (!type_.emitters.empty() || gdtf::anyAdditive(node.child("DMXModes")))
             return {};
-        if (auto lamp = gdtf::lampOfBeam(beam)) {
+        if (auto lamp = gdtf::lampOfBeam(named_.beam)) {
             type_.notes.push_back(
                 say(ZELO_TEXT("core", "no emitters: the lamp is modelled from the Beam")));
             named_.emitters.emplace(lamp->name, 0);
+            named_.told.push_back({true, 0});
             sources_.push_back(lamp->name);
             type_.emitters.push_back(std::move(*lamp));
             return {};
@@ -115,8 +124,10 @@ private:
     Done readFilters(const pugi::xml_node& node) {
         for (const auto& f : named_.physical.child("Filters").children("Filter")) {
             auto filter = gdtf::readFilter(f, type_.notes);
-            if (!filter)
-                return passOn(filter.error());
+            if (!filter) {
+                leaveOut(filter.error());
+                continue;
+            }
             std::string name = filter->name;
             named_.filters.insert_or_assign(std::move(name), std::move(*filter));
             if (named_.filters.size() > kMostFiles)
@@ -126,18 +137,27 @@ private:
         for (const auto& w : node.child("Wheels").children("Wheel")) {
             // Wheels of gobos and the like have slots without colours: read all the same, unused.
             auto wheel = gdtf::readWheel(w, named_.filters, type_.notes);
-            if (!wheel)
-                return passOn(wheel.error());
+            if (!wheel) {
+                leaveOut(wheel.error());
+                continue;
+            }
             std::string name = wheel->name;
             named_.wheels.insert_or_assign(std::move(name), std::move(*wheel));
         }
         for (const auto& p : named_.physical.child("DMXProfiles").children("DMXProfile")) {
             auto response = gdtf::readProfile(p);
-            if (!response)
-                return passOn(response.error());
-            named_.profiles[p.attribute("Name").value()] = *response;
+            if (response)
+                named_.profiles[p.attribute("Name").value()] = *response;
+            else
+                leaveOut(response.error());
         }
         return {};
+    }
+
+    void leaveOut(const Error& why) {
+        constexpr std::size_t kMostNotes = 200;
+        if (type_.notes.size() < kMostNotes)
+            type_.notes.push_back(say(ZELO_TEXT("core", "left out: {}"), why.sentence()));
     }
 
     FixtureType type_;
@@ -145,7 +165,33 @@ private:
     std::vector<std::string> sources_; // emitters that a Beam names
 };
 
-void readPower(std::string_view text, FixtureType& type) {
+// Names that GDTF does not allow, by what stands there instead.
+void takeNames(const Json& names, FixtureType& type) {
+    const auto take = [&](std::string& name) {
+        if (const auto own = names.find(name); own != names.end() && own->is_string())
+            name = own->get<std::string>();
+    };
+    for (auto& e : type.emitters)
+        take(e.name);
+    for (auto& f : type.flags)
+        take(f.name);
+    for (auto& w : type.wheels) {
+        take(w.name);
+        for (auto& slot : w.places)
+            take(slot.name);
+    }
+    for (auto& m : type.modes) {
+        take(m.name);
+        for (auto& c : m.channels) {
+            take(c.name);
+            for (auto& range : c.named)
+                take(range.name);
+        }
+    }
+}
+
+// What GDTF has no place for: electrical power, names in other letters.
+void readOwnWords(std::string_view text, FixtureType& type) {
     const auto read = boundedJson(text);
     const auto emitters =
         read && read->is_object() ? read->value("emitters", Json::object()) : Json();
@@ -154,6 +200,8 @@ void readPower(std::string_view text, FixtureType& type) {
             ZELO_TEXT("core", "zelochrome.json is not read: expected {{\"emitters\": {{…}}}}")));
         return;
     }
+    if (const auto names = read->find("names"); names != read->end() && names->is_object())
+        takeNames(*names, type);
     for (Emitter& e : type.emitters)
         if (const auto it = emitters.find(e.name); it != emitters.end() && it->is_object())
             if (const auto w = it->find("power_w"); w != it->end() && w->is_number() &&
@@ -166,9 +214,16 @@ Result<Files> folderFiles(const std::filesystem::path& folder) {
     Files files;
     std::size_t bytes = 0;
     std::error_code error;
+    const auto root = std::filesystem::weakly_canonical(folder, error);
+    const auto within = [&](const std::filesystem::path& file) { // no link leads out of the folder
+        const auto real = std::filesystem::weakly_canonical(file, error);
+        const auto [end_of_root, rest] =
+            std::mismatch(root.begin(), root.end(), real.begin(), real.end());
+        return !error && end_of_root == root.end();
+    };
     for (std::filesystem::recursive_directory_iterator at(folder, error), end; !error && at != end;
          at.increment(error)) {
-        if (!at->is_regular_file(error))
+        if (!at->is_regular_file(error) || (at->is_symlink(error) && !within(at->path())))
             continue;
         auto text = readFile(at->path(), kMostFileBytes);
         if (!text)
@@ -207,7 +262,7 @@ Result<FixtureType> parseGdtf(std::string_view description, std::string_view pow
                                                 (*doc)->document_element().name()));
     auto type = TypeReader().read(root);
     if (type && !power.empty())
-        readPower(power, *type);
+        readOwnWords(power, *type);
     return type;
 }
 

@@ -4,7 +4,9 @@
 #include "base/file.h"
 #include "base/hash.h"
 #include "base/text.h"
+#include "colour/dominant.h"
 #include "files/archive.h"
+#include "files/detail/gdtf_functions.h"
 #include "files/gdtf_reader.h"
 
 #include <algorithm>
@@ -31,6 +33,7 @@ constexpr const char* kSkeleton = R"(<?xml version="1.0" encoding="UTF-8"?>
 <AttributeDefinitions><ActivationGroups/><FeatureGroups>
 <FeatureGroup Name="Dimmer" Pretty="Dimmer"><Feature Name="Dimmer"/></FeatureGroup>
 <FeatureGroup Name="Color" Pretty="Color"><Feature Name="RGB"/></FeatureGroup>
+<FeatureGroup Name="Control" Pretty="Control"><Feature Name="Control"/></FeatureGroup>
 </FeatureGroups><Attributes/></AttributeDefinitions>
 <Wheels/><PhysicalDescriptions><Emitters/><Filters/><ColorSpace Mode="sRGB" Name="Default"/>
 <AdditionalColorSpaces/><Gamuts/><DMXProfiles/><CRIs/><Connectors/></PhysicalDescriptions><Models/>
@@ -49,9 +52,38 @@ void set(Node node, const char* name, const std::string& value) {
     (attribute ? attribute : node.append_attribute(name)).set_value(value.c_str());
 }
 
+// The child of that name; a new one where the standard has it among the others.
 Node sub(Node node, const char* name) {
-    const Node there = node.child(name);
-    return there ? there : node.append_child(name);
+    if (const Node there = node.child(name))
+        return there;
+    static const std::vector<std::string_view> kOrder = {"AttributeDefinitions",
+                                                         "Wheels",
+                                                         "PhysicalDescriptions",
+                                                         "Models",
+                                                         "Geometries",
+                                                         "DMXModes",
+                                                         "Revisions",
+                                                         "FTPresets",
+                                                         "Protocols", // of FixtureType
+                                                         "ActivationGroups",
+                                                         "FeatureGroups",
+                                                         "Attributes", // of AttributeDefinitions
+                                                         "Emitters",
+                                                         "Filters",
+                                                         "ColorSpace",
+                                                         "AdditionalColorSpaces",
+                                                         "Gamuts",
+                                                         "DMXProfiles",
+                                                         "CRIs",
+                                                         "Connectors",
+                                                         "Properties"}; // of PhysicalDescriptions
+    const auto place = [](std::string_view of) {
+        return std::find(kOrder.begin(), kOrder.end(), of) - kOrder.begin();
+    };
+    for (Node other : node.children())
+        if (place(other.name()) > place(name))
+            return node.insert_child_before(name, other);
+    return node.append_child(name);
 }
 
 Node named(Node list, const char* element, const std::string& name) {
@@ -71,6 +103,22 @@ Node renewed(Node list, const char* element, const std::string& name) {
     return fresh;
 }
 
+// A name as the standard allows it: other characters become _.
+std::string plainName(const std::string& name) {
+    constexpr std::string_view kAllowed = " \"#%()*+-/:;<=>@_`";
+    std::string plain;
+    for (std::size_t i = 0; i < name.size(); ++i) {
+        const auto c = static_cast<unsigned char>(name[i]);
+        const bool plain_c = (c >= '0' && c <= '9') || (c >= 'A' && c <= 'Z') ||
+                             (c >= 'a' && c <= 'z') || kAllowed.find(name[i]) != std::string::npos;
+        if (plain_c)
+            plain += name[i];
+        else if ((c & 0xc0) != 0x80) // one _ for each character of UTF-8
+            plain += '_';
+    }
+    return plain;
+}
+
 std::string xyY(const colour::Spectrum& s, double top) {
     const auto xyz = colour::toXyz(s);
     if (!(xyz.X + xyz.Y + xyz.Z > 0))
@@ -87,10 +135,17 @@ void writePoints(Node measurement, const colour::Spectrum& s) {
     }
 }
 
-void writeEmitter(Node list, const Emitter& e) {
-    Node node = renewed(list, "Emitter", e.name);
-    set(node, "Color", xyY(e.spectrum, e.xyz().Y));
-    set(node, "DominantWaveLength", digits(e.spectrum.peakNm()));
+// `output`: of all emitters together, cd; the Y of a Color is a share of it, percent.
+void writeEmitter(Node list, const Emitter& e, const std::string& name, double output) {
+    Node node = renewed(list, "Emitter", name);
+    const auto xyz = e.xyz();
+    set(node, "Color", xyY(e.spectrum, output > 0 ? 100 * xyz.Y / output : 0));
+    constexpr colour::Xy kEqualEnergy{1.0 / 3, 1.0 / 3};
+    constexpr double kOfOneHue = 0.3; // paler lights have none to speak of
+    if (colour::hasChromaticity(xyz))
+        if (const auto dominant = colour::dominantOf(colour::toXy(xyz), kEqualEnergy);
+            dominant && !dominant->complementary && dominant->purity > kOfOneHue)
+            set(node, "DominantWaveLength", fmt::format("{:.1f}", dominant->wavelength_nm));
     const auto measurement = [&](double drive, const colour::Spectrum& s) {
         Node m = node.append_child("Measurement");
         set(m, "Physical", digits(100 * drive));
@@ -103,8 +158,9 @@ void writeEmitter(Node list, const Emitter& e) {
     measurement(1, e.spectrum);
 }
 
-void writeFilter(Node list, const Flag& flag, const colour::Spectrum& behind) {
-    Node node = renewed(list, "Filter", flag.name);
+void writeFilter(Node list, const Flag& flag, const std::string& name,
+                 const colour::Spectrum& behind) {
+    Node node = renewed(list, "Filter", name);
     const auto through = [&](const colour::Spectrum& t) {
         const double all = colour::toXyz(behind).Y;
         return all > 0 ? 100 * colour::toXyz(behind * t).Y / all : 100;
@@ -152,7 +208,8 @@ bool same(const Mode& a, const FixtureType& of_a, const Mode& b, const FixtureTy
                           return x.attribute == y.attribute && x.offsets == y.offsets &&
                                  x.role == y.role && parts && x.response == y.response &&
                                  x.home == y.home && x.highlight == y.highlight &&
-                                 x.first == y.first && x.end() == y.end() && x.ranges == y.ranges;
+                                 x.first == y.first && x.end() == y.end() && x.ranges == y.ranges &&
+                                 x.also == y.also;
                       });
 }
 
@@ -172,9 +229,12 @@ public:
 
     void write() {
         if (!was_ || type_.name != was_->name) {
-            set(node_, "Name", type_.name);
+            set(node_, "Name", plainName(type_.name));
             set(node_, "LongName", type_.name);
+            set(node_, "ShortName", type_.name);
         }
+        if (!node_.attribute("ShortName"))
+            set(node_, "ShortName", type_.name);
         if (!was_ || type_.maker != was_->maker)
             set(node_, "Manufacturer", type_.maker);
         if (!was_ || type_.description != was_->description)
@@ -184,11 +244,45 @@ public:
         emitters();
         filters();
         wheels();
-        engines();
+        for (const Engine& e : type_.engines) {
+            const Engine* before = was_ ? byName(was_->engines, e.name) : nullptr;
+            if (!before || !same(e, *before))
+                writeEngine(e);
+        }
         modes();
     }
 
+    // Names that the standard does not allow, by what stands in the file instead.
+    const std::map<std::string, std::string>& renamed() const { return renamed_; }
+
 private:
+    // The name in the file: as it is where it came from there or is allowed, else a plain one that
+    // no other has.
+    std::string nameOf(const std::string& own) {
+        for (const auto& [plain, name] : renamed_)
+            if (name == own)
+                return plain;
+        std::string plain = plainName(own);
+        if (plain == own)
+            return own;
+        const auto owned = [&](const std::string& name) {
+            const auto called = [&](const auto& all) { return byName(all, name) != nullptr; };
+            return renamed_.contains(name) || called(type_.emitters) || called(type_.flags) ||
+                   called(type_.wheels) || called(type_.modes);
+        };
+        for (int n = 2; owned(plain); ++n)
+            plain = plainName(own) + " " + std::to_string(n);
+        renamed_[plain] = own;
+        return plain;
+    }
+
+    double output() const {
+        double all = 0;
+        for (const Emitter& e : type_.emitters)
+            all += e.xyz().Y;
+        return all;
+    }
+
     // A GUID out of maker and name (FNV-1a), the same each time.
     std::string identity() const {
         const std::string both = type_.maker + "\n" + type_.name;
@@ -205,15 +299,15 @@ private:
         Node list = sub(physical_, "Emitters");
         for (const Emitter& e : type_.emitters) {
             const Emitter* before = was_ ? byName(was_->emitters, e.name) : nullptr;
-            if (!before || !same(e, *before))
-                writeEmitter(list, e);
+            if (!before || !same(e, *before) || !named(list, "Emitter", nameOf(e.name)))
+                writeEmitter(list, e, nameOf(e.name), output());
             if (e.source && (!before || !before->source))
-                setSource(e.name);
+                setSource(nameOf(e.name));
         }
         if (was_)
             for (const Emitter& e : was_->emitters)
                 if (!byName(type_.emitters, e.name))
-                    list.remove_child(named(list, "Emitter", e.name));
+                    list.remove_child(named(list, "Emitter", nameOf(e.name)));
     }
 
     void setSource(const std::string& name) {
@@ -228,7 +322,7 @@ private:
         for (const Flag& f : type_.flags) {
             const Flag* before = was_ ? byName(was_->flags, f.name) : nullptr;
             if (!before || !same(f, *before))
-                writeFilter(list, f, behind());
+                writeFilter(list, f, nameOf(f.name), behind());
         }
     }
 
@@ -238,37 +332,32 @@ private:
             const auto* before = was_ ? byName(was_->wheels, w.name) : nullptr;
             if (before && same(w, *before))
                 continue;
-            Node node = renewed(list, "Wheel", w.name);
+            Node node = renewed(list, "Wheel", nameOf(w.name));
             for (const auto& s : w.places) {
                 Node slot = node.append_child("Slot");
-                set(slot, "Name", s.name);
+                set(slot, "Name", nameOf(s.name));
                 set(slot, "Color",
                     s.transmittance ? xyY(behind() * *s.transmittance, 50) : xyY(behind(), 100));
                 if (!s.transmittance)
                     continue;
                 Flag filter;
-                filter.name = w.name + " " + s.name;
+                filter.name = plainName(w.name + " " + s.name);
                 filter.points = {{1, light::densityOf(*s.transmittance)}};
-                writeFilter(sub(physical_, "Filters"), filter, behind());
+                writeFilter(sub(physical_, "Filters"), filter, filter.name, behind());
                 set(slot, "Filter", filter.name);
             }
         }
     }
 
-    void engines() {
-        for (const Engine& e : type_.engines) {
-            const Engine* before = was_ ? byName(was_->engines, e.name) : nullptr;
-            if (before && same(e, *before))
-                continue;
-            Node gamut = renewed(sub(physical_, "Gamuts"), "Gamut", e.name);
-            std::string points;
-            for (const auto& c : e.corners)
-                points += (points.empty() ? "" : " ") + xyY(c, colour::toXyz(c).Y);
-            set(gamut, "Points", points);
-            Node space = renewed(sub(physical_, "AdditionalColorSpaces"), "ColorSpace", e.name);
-            set(space, "Mode", "Custom");
-            set(space, "WhitePoint", xyY(e.white, colour::toXyz(e.white).Y));
-        }
+    void writeEngine(const Engine& e) {
+        Node gamut = renewed(sub(physical_, "Gamuts"), "Gamut", e.name);
+        std::string points;
+        for (const auto& c : e.corners)
+            points += (points.empty() ? "" : ";") + xyY(c, colour::toXyz(c).Y);
+        set(gamut, "Points", points);
+        Node space = renewed(sub(physical_, "AdditionalColorSpaces"), "ColorSpace", e.name);
+        set(space, "Mode", "Custom");
+        set(space, "WhitePoint", xyY(e.white, colour::toXyz(e.white).Y));
     }
 
     void modes() {
@@ -276,50 +365,198 @@ private:
         for (const Mode& m : type_.modes) {
             const Mode* before = was_ ? byName(was_->modes, m.name) : nullptr;
             if (!before || !same(m, type_, *before, *was_))
-                writeMode(list, m);
+                writeMode(list, m, before);
         }
         if (was_)
             for (const Mode& m : was_->modes)
                 if (!byName(type_.modes, m.name))
-                    list.remove_child(named(list, "DMXMode", m.name));
+                    list.remove_child(named(list, "DMXMode", nameOf(m.name)));
     }
 
-    void writeMode(Node list, const Mode& mode) {
-        const Node old = named(list, "DMXMode", mode.name);
-        const std::string geometry = old ? old.attribute("Geometry").value() : "Body";
-        Node node = renewed(list, "DMXMode", mode.name);
-        set(node, "Geometry", geometry);
+    // A mode that was in the file keeps what its channels had beside what we use, and its
+    // relations.
+    void writeMode(Node list, const Mode& mode, const Mode* before) {
+        const Node old = named(list, "DMXMode", nameOf(mode.name));
+        Node node = old ? list.insert_child_before("DMXMode", old) : list.append_child("DMXMode");
+        set(node, "Name", nameOf(mode.name));
+        for (const auto& a : old.attributes())
+            set(node, a.name(), a.value());
+        if (!old)
+            set(node, "Geometry", rootGeometry());
         Node channels = node.append_child("DMXChannels");
-        for (const Channel& c : mode.channels)
-            writeChannel(channels, c);
-        node.append_child("Relations");
-        node.append_child("FTMacros");
+        const auto kept = old && before ? keptNodes(mode, *before, old) : std::vector<Node>();
+        for (std::size_t i = 0; i < mode.channels.size(); ++i) {
+            if (!kept.empty() && kept[i])
+                changeChannel(channels.append_copy(kept[i]), mode.channels[i]);
+            else
+                writeChannel(channels, mode.channels[i], geometryOf(old));
+        }
+        for (const char* part : {"Relations", "FTMacros"}) {
+            if (const Node own = old.child(part))
+                node.append_copy(own);
+            else
+                node.append_child(part);
+        }
+        if (old)
+            list.remove_child(old);
     }
 
-    void writeChannel(Node list, const Channel& c) {
+    std::string rootGeometry() const {
+        const auto first = node_.child("Geometries").first_child().attribute("Name");
+        return *first.value() ? first.value() : "Body";
+    }
+    // Where a new channel stands: beside those that are there.
+    std::string geometryOf(const Node& mode) const {
+        const std::string beside =
+            mode.child("DMXChannels").child("DMXChannel").attribute("Geometry").value();
+        if (!beside.empty())
+            return beside;
+        const Node beam = node_.child("Geometries").find_node([](const Node& n) {
+            return std::string_view(n.name()) == "Beam";
+        });
+        return beam ? beam.attribute("Name").value() : rootGeometry();
+    }
+
+    static std::string attributeOf(const Node& channel) {
+        const std::string of_function = gdtf::functionOf(channel).attribute("Attribute").value();
+        return !of_function.empty()
+                   ? of_function
+                   : channel.child("LogicalChannel").attribute("Attribute").value();
+    }
+
+    // For each channel the element that it came from; null where there is none to keep.
+    std::vector<Node> keptNodes(const Mode& mode, const Mode& before, const Node& old) const {
+        std::vector<Node> all;
+        std::vector<const Channel*> used;
+        for (const Channel& c : mode.channels) {
+            const auto came_from = [&](const Channel& b) {
+                const bool part =
+                    c.role != Role::Part || type_.partName(c.part) == was_->partName(b.part);
+                return b.role == c.role && b.attribute == c.attribute && part &&
+                       b.also.size() == c.also.size() &&
+                       std::find(used.begin(), used.end(), &b) == used.end();
+            };
+            const auto b = std::find_if(before.channels.begin(), before.channels.end(), came_from);
+            Node found;
+            int same_attribute = 0;
+            for (const Node& n : old.child("DMXChannels").children("DMXChannel")) {
+                if (b == before.channels.end() || attributeOf(n) != c.attribute)
+                    continue;
+                const bool there = offsetsText(b->offsets) == n.attribute("Offset").value();
+                if (!found || there)
+                    found = n;
+                same_attribute += 1;
+                if (there) {
+                    same_attribute = 1;
+                    break;
+                }
+            }
+            // Cells stand at offsets of their own: they stay where they were or are written anew.
+            const bool moved_cells = b != before.channels.end() && !b->also.empty() &&
+                                     (b->also != c.also || b->offsets != c.offsets);
+            all.push_back(same_attribute == 1 && !moved_cells && sameUse(*b, c) ? found : Node());
+            if (b != before.channels.end())
+                used.push_back(&*b);
+        }
+        return all;
+    }
+    // All but place, home, highlight and response is as it was.
+    static bool sameUse(const Channel& a, const Channel& b) {
+        const auto scaled = [](const Channel& c, std::uint32_t v) { return c.shareOf(v); };
+        return std::abs(scaled(a, a.first) - scaled(b, b.first)) < 0.01 &&
+               std::abs(scaled(a, a.end()) - scaled(b, b.end())) < 0.01 &&
+               a.ranges.size() == b.ranges.size() && a.named == b.named;
+    }
+
+    static std::string offsetsText(const std::vector<int>& offsets) {
+        std::string text;
+        for (const int o : offsets)
+            text += (text.empty() ? "" : ",") + std::to_string(o);
+        return text;
+    }
+
+    // A channel that stays but for what was changed about it.
+    void changeChannel(Node node, const Channel& c) {
         const std::string bytes = std::to_string(c.offsets.size());
+        if (c.also.empty())
+            set(node, "Offset", offsetsText(c.offsets));
+        Node f = gdtf::functionOf(node);
+        const auto now = [&](const Node& n, const char* attribute) {
+            return gdtf::dmxValue(n.attribute(attribute).value(), c.offsets.size());
+        };
+        if (c.highlight != now(node, "Highlight"))
+            set(node, "Highlight", std::to_string(c.highlight) + "/" + bytes);
+        if (!f)
+            return;
+        if (c.role != Role::Other && c.home != now(f.attribute("Default") ? f : node, "Default"))
+            set(f, "Default", std::to_string(c.home) + "/" + bytes);
+        if (c.role == Role::Part && type_.part(c.part).kind == PartKind::Emitter)
+            set(f, "Emitter", nameOf(type_.emitters[c.part].name));
+        const bool of_light =
+            c.role == Role::Dimmer || (c.role == Role::Part && c.part < type_.emitters.size());
+        if (of_light) {
+            f.remove_attribute("DMXProfile");
+            if (!c.response.linear()) {
+                set(f, "PhysicalFrom", "0");
+                set(f, "PhysicalTo", "1");
+                set(f, "DMXProfile", profileOf(c.response));
+            }
+        }
+    }
+
+    // A geometry of its own for each cell, beside the first.
+    std::string cellGeometry(const std::string& first, std::size_t cell) {
+        if (cell == 0)
+            return first;
+        const std::string name = fmt::format("{} {}", first, cell + 1);
+        const auto called = [this](const std::string& wanted) {
+            return node_.child("Geometries").find_node([&](const Node& n) {
+                return wanted == n.attribute("Name").value();
+            });
+        };
+        if (!called(name)) {
+            Node beside = called(first);
+            Node parent = beside ? beside.parent() : node_.child("Geometries");
+            const bool top = std::string_view(parent.name()) == "Geometries";
+            Node own =
+                top ? beside.append_child("Beam") : parent.insert_child_after("Beam", beside);
+            set(own, "Name", name);
+            set(own, "Position", "{1,0,0,0}{0,1,0,0}{0,0,1,0}{0,0,0,1}");
+        }
+        return name;
+    }
+
+    void writeChannel(Node list, const Channel& c, const std::string& geometry) {
+        writeChannelAt(list, c, geometry, c.offsets);
+        for (std::size_t cell = 0; cell < c.also.size(); ++cell)
+            writeChannelAt(list, c, cellGeometry(geometry, cell + 1), c.also[cell]);
+    }
+
+    void writeChannelAt(Node list, const Channel& c, const std::string& geometry,
+                        const std::vector<int>& offsets) {
+        const std::string bytes = std::to_string(offsets.size());
+        const std::string name = c.name == c.attribute ? c.name : nameOf(c.name);
         Node node = list.append_child("DMXChannel");
-        std::string offsets;
-        for (const int o : c.offsets)
-            offsets += (offsets.empty() ? "" : ",") + std::to_string(o);
         set(node, "DMXBreak", "1");
-        set(node, "Offset", offsets);
+        set(node, "Offset", offsetsText(offsets));
+        set(node, "InitialFunction", geometry + "_" + c.attribute + "." + c.attribute + "." + name);
         set(node, "Highlight", std::to_string(c.highlight) + "/" + bytes);
-        set(node, "Geometry", "Beam");
+        set(node, "Geometry", geometry);
         Node logical = node.append_child("LogicalChannel");
         set(logical, "Attribute", c.attribute);
-        if (c.snaps)
-            set(logical, "Snap", "Yes");
-        const auto function = [&](const std::string& attribute, std::uint32_t from) {
+        set(logical, "Snap", c.snaps ? "Yes" : "No");
+        set(logical, "Master", c.role == Role::Dimmer ? "Grand" : "None");
+        const auto function = [&](const std::string& attribute, const std::string& called,
+                                  std::uint32_t from) {
             Node f = logical.append_child("ChannelFunction");
+            set(f, "Name", called);
             set(f, "Attribute", attribute);
             set(f, "DMXFrom", std::to_string(from) + "/" + bytes);
             return f;
         };
         if (c.first > 0)
-            function("NoFeature", 0);
-        Node f = function(c.attribute, c.first);
-        set(f, "Name", c.name);
+            function("NoFeature", "NoFeature 1", 0);
+        Node f = function(c.attribute, name, c.first);
         set(f, "Default", std::to_string(c.home) + "/" + bytes);
         set(f, "PhysicalFrom", "0");
         set(f, "PhysicalTo", "1");
@@ -328,21 +565,46 @@ private:
             curved &= !writeLinks(f, c, bytes);
         for (const auto& range : c.named) {
             Node stretch = f.append_child("ChannelSet");
-            set(stretch, "Name", range.name);
+            set(stretch, "Name", nameOf(range.name));
             set(stretch, "DMXFrom", std::to_string(range.from) + "/" + bytes);
         }
         if (curved)
             set(f, "DMXProfile", profileOf(c.response));
-        if (c.end() < c.most())
-            function("NoFeature", c.end() + 1);
-        Node attributes = sub(sub(node_, "AttributeDefinitions"), "Attributes");
-        if (!named(attributes, "Attribute", c.attribute)) {
-            Node a = attributes.append_child("Attribute");
-            set(a, "Name", c.attribute);
-            set(a, "Pretty", c.name);
-            set(a, "Feature", c.role == Role::Dimmer ? "Dimmer.Dimmer" : "Color.RGB");
-            set(a, "PhysicalUnit", "None");
+        if (c.end() < c.most()) {
+            function("NoFeature", "NoFeature 2", c.end() + 1);
+            define("NoFeature", "NoFeature", "Control", "Control");
         }
+        if (c.first > 0)
+            define("NoFeature", "NoFeature", "Control", "Control");
+        if (c.role == Role::Dimmer)
+            define(c.attribute, name, "Dimmer", "Dimmer");
+        else if (c.role == Role::Part)
+            define(c.attribute, name, "Color", "RGB");
+        else
+            define(c.attribute, name, "Control", "Control");
+    }
+
+    // An attribute and its feature, unless they are there.
+    void define(const std::string& attribute, const std::string& pretty, const std::string& group,
+                const std::string& feature) {
+        Node definitions = sub(node_, "AttributeDefinitions");
+        Node attributes = sub(definitions, "Attributes");
+        if (named(attributes, "Attribute", attribute))
+            return;
+        Node groups = sub(definitions, "FeatureGroups");
+        Node of = named(groups, "FeatureGroup", group);
+        if (!of) {
+            of = groups.append_child("FeatureGroup");
+            set(of, "Name", group);
+            set(of, "Pretty", group);
+        }
+        if (!named(of, "Feature", feature))
+            set(of.append_child("Feature"), "Name", feature);
+        Node a = attributes.append_child("Attribute");
+        set(a, "Name", attribute);
+        set(a, "Pretty", pretty);
+        set(a, "Feature", group + "." + feature);
+        set(a, "PhysicalUnit", "None");
     }
 
     // Which part the function sets; true when its response is told by that.
@@ -350,18 +612,18 @@ private:
         const auto part = type_.part(c.part);
         switch (part.kind) {
         case PartKind::Emitter:
-            set(f, "Emitter", type_.emitters[part.index].name);
+            set(f, "Emitter", nameOf(type_.emitters[part.index].name));
             return false;
         case PartKind::Flag:
-            set(f, "Filter", type_.flags[part.index].name);
+            set(f, "Filter", nameOf(type_.flags[part.index].name));
             return false;
         case PartKind::Wheel: {
             const auto& wheel = type_.wheels[part.index];
-            set(f, "Wheel", wheel.name);
+            set(f, "Wheel", nameOf(wheel.name));
             for (const auto& r : c.ranges) {
                 Node s = f.append_child("ChannelSet");
                 const double slot = wheel.slotAt(r.setting);
-                set(s, "Name", wheel.nameAt(r.setting));
+                set(s, "Name", plainName(wheel.nameAt(r.setting)));
                 set(s, "DMXFrom", std::to_string(r.from) + "/" + bytes);
                 set(s, "WheelSlotIndex", std::to_string(static_cast<int>(slot) + 1));
             }
@@ -378,6 +640,10 @@ private:
         const auto& axis = part.kind == PartKind::EngineFirst ? engine.first : engine.second;
         set(f, "PhysicalFrom", digits(axis.from));
         set(f, "PhysicalTo", digits(axis.to));
+        // What the links name is there, also where the engine came from another name.
+        if (!named(sub(physical_, "Gamuts"), "Gamut", engine.name) ||
+            !named(sub(physical_, "AdditionalColorSpaces"), "ColorSpace", engine.name))
+            writeEngine(engine);
         set(f, "Gamut", engine.name);
         set(f, "ColorSpace", engine.name);
         return false;
@@ -409,6 +675,7 @@ private:
     const std::optional<FixtureType>& was_;
     Node node_, physical_;
     std::vector<std::pair<std::string, light::Response>> profiles_;
+    std::map<std::string, std::string> renamed_;
 };
 
 } // namespace
@@ -418,13 +685,15 @@ std::map<std::string, std::string> gdtfFiles(const FixtureType& type) {
     std::optional<FixtureType> was;
     pugi::xml_document doc;
     constexpr auto kAll = pugi::parse_full; // comments and the like stay too
+    const auto own_words = files.find("zelochrome.json");
     if (const auto own = files.find("description.xml"); own != files.end())
-        if (auto read = parseGdtf(own->second))
+        if (auto read = parseGdtf(own->second, own_words == files.end() ? "" : own_words->second))
             if (doc.load_buffer(own->second.data(), own->second.size(), kAll))
                 was = std::move(*read);
     if (!was)
         doc.load_string(kSkeleton, kAll);
-    Writer(type, was, doc.child("GDTF")).write();
+    Writer writer(type, was, doc.child("GDTF"));
+    writer.write();
     std::ostringstream text;
     doc.save(text, " ", pugi::format_default, pugi::encoding_utf8);
     files["description.xml"] = text.str();
@@ -435,6 +704,8 @@ std::map<std::string, std::string> gdtfFiles(const FixtureType& type) {
     for (const Emitter& e : type.emitters)
         if (e.power_w > 0)
             power["emitters"][e.name]["power_w"] = e.power_w;
+    if (power.contains("names") || !writer.renamed().empty())
+        power["names"] = writer.renamed();
     if (power.empty())
         files.erase("zelochrome.json");
     else

@@ -131,12 +131,14 @@ private:
             say(ZELO_TEXT("core", "Fixture {} '{}'"), rig.fixtures.size() + 1, f.label);
         f.type = idOf(node.child("GDTFSpec").text().get());
         f.mode = node.child("GDTFMode").text().get();
-        if (f.type.empty())
-            return passOn(Error{ErrorCode::BadValue,
-                                say(ZELO_TEXT("core", "no GDTFSpec: which type is it?")),
-                                {}},
-                          where);
-        const std::string id = node.child("FixtureID").text().get();
+        if (f.type.empty()) {
+            f.type = "unknown";
+            note(say(ZELO_TEXT("core", "{}: no GDTFSpec: its type is to be chosen"), where));
+        }
+        std::string id = node.child("FixtureID").text().get();
+        if (const char* numeric = node.child("FixtureIDNumeric").text().get();
+            !toInteger(id) && toInteger(numeric).value_or(0) > 0)
+            id = numeric; // "SR 12" for people, 12 for desks
         const auto number = toInteger(id);
         const bool sound = number && *number > 0 && *number <= show::kLastNumber;
         f.number = sound ? *number : static_cast<int>(rig.fixtures.size()) + 1;
@@ -147,20 +149,32 @@ private:
                    std::atan2(m[1][0], m[1][1]) / kDegree};
         if (f.place.aim_deg < 0)
             f.place.aim_deg += 360;
-        int breaks = 0;
-        for (const auto& a : node.child("Addresses").children("Address"))
-            if (breaks++ == 0)
-                if (auto ok = setAddress(a.text().get(), where, f); !ok)
-                    return ok;
-        if (breaks > 1)
-            note(say(ZELO_TEXT("core", "{}: only its first address is read"), where));
-        if (breaks == 0)
-            note(say(ZELO_TEXT("core", "{}: no address, set to 1.1"), where));
+        readAddress(node.child("Addresses"), where, f);
         rig.fixtures.push_back(std::move(f));
         if (rig.fixtures.size() > show::kMostFixtures)
             return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} fixtures"),
                         show::kMostFixtures);
         return {};
+    }
+
+    // Of several the one of break 0, whichever stands first.
+    void readAddress(const pugi::xml_node& addresses, const Sentence& where, show::Fixture& f) {
+        pugi::xml_node first;
+        int breaks = 0;
+        for (const auto& a : addresses.children("Address")) {
+            ++breaks;
+            const auto number = [](const pugi::xml_node& x) {
+                return x.attribute("break").as_int();
+            };
+            if (!first || number(a) < number(first))
+                first = a;
+        }
+        if (breaks > 1)
+            note(say(ZELO_TEXT("core", "{}: only its first address is read"), where));
+        if (breaks == 0)
+            return note(say(ZELO_TEXT("core", "{}: no address, set to 1.1"), where));
+        if (auto ok = setAddress(first.text().get(), where, f); !ok)
+            note(say(ZELO_TEXT("core", "{}: set to 1.1"), ok.error().sentence()));
     }
 
     // "513" counts through all universes; "2.1" names one.
@@ -205,11 +219,13 @@ void add(pugi::xml_node node, const char* name, const std::string& text) {
 
 Result<Rig> parseMvr(std::string_view bytes) {
     std::size_t left = kMostUnpacked;
-    auto files = unzipped(bytes, say(ZELO_TEXT("core", "an MVR archive")), &left);
-    if (!files)
-        return passOn(files.error());
-    const auto scene = files->find(kScene);
-    if (scene == files->end())
+    const Sentence what = say(ZELO_TEXT("core", "an MVR archive"));
+    const auto described =
+        unzipped(bytes, what, &left, [](std::string_view name) { return name == kScene; });
+    if (!described)
+        return passOn(described.error());
+    const auto scene = described->find(kScene);
+    if (scene == described->end())
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no {} in it"), kScene);
     const auto doc = boundedXml(scene->second, kScene);
     if (!doc)
@@ -226,9 +242,13 @@ Result<Rig> parseMvr(std::string_view bytes) {
     std::set<std::string> used;
     for (const auto& f : reader.rig.fixtures)
         used.insert(f.type);
-    for (const auto& [name, text] : *files) {
-        if (!endsWith(lowered(name), ".gdtf") || !used.contains(idOf(name)))
-            continue;
+    // The models and pictures of a rig may be far larger than all that is read here.
+    const auto types = unzipped(bytes, what, &left, [&](std::string_view name) {
+        return endsWith(lowered(name), ".gdtf") && used.contains(idOf(std::string(name)));
+    });
+    if (!types)
+        return passOn(types.error());
+    for (const auto& [name, text] : *types) {
         auto inner = unzipped(text, say(ZELO_TEXT("core", "a GDTF archive")), &left);
         auto type = inner ? typeOfFiles(std::move(*inner))
                           : Result<light::FixtureType>(passOn(inner.error()));
@@ -248,6 +268,7 @@ Result<std::string> mvrBytes(const show::Show& show, const TypeOf& typeOf) {
     root.append_attribute("verMajor") = 1;
     root.append_attribute("verMinor") = 6;
     root.append_attribute("provider") = "Zelochrome";
+    root.append_attribute("providerVersion") = ZELO_VERSION;
     root.append_child("UserData");
     auto scene = root.append_child("Scene");
     scene.append_child("AUXData");
@@ -276,6 +297,7 @@ Result<std::string> mvrBytes(const show::Show& show, const TypeOf& typeOf) {
         address.append_attribute("break") = 0;
         address.text().set((f->universe - 1) * light::kSlots + f->address);
         add(node, "FixtureID", std::to_string(f->number));
+        add(node, "FixtureIDNumeric", std::to_string(f->number));
         add(node, "UnitNumber", "0");
         if (!type || files.contains(spec))
             continue;

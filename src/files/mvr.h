@@ -19,7 +19,8 @@ struct Rig {
 
 // Reads every Fixture of every layer, also inside groups. A fixture's type is the id of the
 // archive's GDTF (its name without ending, small letters). Positions are metres of the scene,
-// nested matrices multiplied. All or nothing but for types that cannot be read, which are noted.
+// nested matrices multiplied. What a fixture lacks (a type, an address) is noted, and types that
+// cannot be read. Of the archive nothing else is unpacked.
 Result<Rig> parseMvr(std::string_view bytes);
 
 // The archive of a show's fixtures. `typeOf` gives the type of an id, or null: then the fixture

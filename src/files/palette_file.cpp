@@ -20,6 +20,7 @@ namespace {
 constexpr std::size_t kMostColours = 20'000;
 constexpr std::size_t kMostColumns = 400;
 constexpr std::size_t kMostLevels = 1'000'000;
+constexpr std::size_t kMostNotes = 50;
 constexpr std::string_view kGplHead = "GIMP Palette";
 
 std::vector<std::string_view> words(std::string_view text) {
@@ -58,9 +59,12 @@ Result<PaletteTable> parseGpl(std::string_view text) {
                 ErrorCode::BadSyntax,
                 ZELO_TEXT("core", "line {}: '{}': expected red, green, blue (0..255) and a name"),
                 number, plain);
-        if (rgb == std::array<std::uint8_t, 3>{})
-            return fail(ErrorCode::BadValue,
-                        ZELO_TEXT("core", "line {}: black is no colour of light"), number);
+        if (rgb == std::array<std::uint8_t, 3>{}) {
+            if (table.notes.size() < kMostNotes)
+                table.notes.push_back(say(
+                    ZELO_TEXT("core", "line {}: black is no colour of light, left out"), number));
+            continue;
+        }
         std::string name;
         if (parts.size() > 3)
             name = plain.substr(static_cast<std::size_t>(parts[3].data() - plain.data()));
@@ -164,6 +168,9 @@ std::pair<std::array<int, 3>, bool> screenOf(const colour::Uv& uv) {
 } // namespace
 
 bool looksLikePalettes(std::string_view text) {
+    constexpr std::string_view kByteOrderMark = "\xEF\xBB\xBF";
+    if (startsWith(text, kByteOrderMark))
+        text.remove_prefix(kByteOrderMark.size());
     if (startsWith(text, kGplHead))
         return true;
     const auto all = lines(text.substr(0, text.find('\n')));

@@ -24,6 +24,7 @@ struct PaletteColour {
 struct PaletteTable {
     std::string name;
     std::vector<PaletteColour> colours;
+    std::vector<Sentence> notes = {}; // lines that are left out
 };
 
 enum class PaletteFormat { Gpl, Csv };

@@ -16,18 +16,40 @@ namespace {
 
 constexpr std::size_t kMostBytes = 8u << 20;
 
+std::string_view localName(const pugi::xml_node& node) { // without a namespace's prefix
+    const std::string_view name = node.name();
+    const auto colon = name.find(':');
+    return colon == std::string_view::npos ? name : name.substr(colon + 1);
+}
+
+pugi::xml_node childOf(const pugi::xml_node& node, std::string_view name) {
+    return node.find_child([&](const pugi::xml_node& n) { return localName(n) == name; });
+}
+
 // ANSI/IES TM-27. The root's name and namespace differ between editions: any root that begins
 // with IESTM27 is taken.
-Result<Samples> parseTm27(std::string_view text) {
+Result<SpectrumTable> parseTm27(std::string_view text) {
     const auto doc = boundedXml(text, "TM-27");
     if (!doc)
         return passOn(doc.error());
     const auto root = (*doc)->document_element();
-    if (!startsWith(root.name(), "IESTM27"))
+    if (!startsWith(localName(root), "IESTM27"))
         return fail(ErrorCode::BadSyntax, ZELO_TEXT("core", "root <{}>: expected <IESTM27…>"),
                     root.name());
-    Samples samples;
-    for (const auto& point : root.child("SpectralDistribution").children("SpectralData")) {
+    SpectrumTable table;
+    constexpr std::size_t kMostElements = 200;
+    const auto keep = [](const pugi::xml_node& node, SpectrumTable::Elements& to) {
+        if (node.type() == pugi::node_element && to.size() < kMostElements)
+            to.emplace_back(localName(node), node.text().get());
+    };
+    for (const auto& node : childOf(root, "Header").children())
+        keep(node, table.header);
+    Samples& samples = table.samples;
+    for (const auto& point : childOf(root, "SpectralDistribution").children()) {
+        if (localName(point) != "SpectralData") {
+            keep(point, table.distribution);
+            continue;
+        }
         const auto nm = toNumber(point.attribute("wavelength").value());
         const auto value = toNumber(point.text().get());
         if (!nm || !value)
@@ -43,7 +65,7 @@ Result<Samples> parseTm27(std::string_view text) {
             return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} rows"),
                         colour::kMostSamples);
     }
-    return samples;
+    return table;
 }
 
 Result<Samples> parseCsv(std::string_view text) {
@@ -94,23 +116,47 @@ Result<Samples> parseCgatsSpectrum(std::string_view text) {
 
 } // namespace
 
-Result<Samples> parseSpectrum(std::string_view bytes) {
+Result<SpectrumTable> parseSpectrumTable(std::string_view bytes) {
     const auto plain = plainText(bytes);
     if (!plain)
         return passOn(plain.error());
     const std::string_view text = *plain;
     const auto begin = trimmed(text);
-    auto samples = startsWith(begin, "<")                              ? parseTm27(begin)
-                   : text.find("BEGIN_DATA") != std::string_view::npos ? parseCgatsSpectrum(text)
-                                                                       : parseCsv(text);
-    if (!samples)
-        return samples;
-    if (auto sound = colour::checkSamples(*samples); !sound)
+    SpectrumTable table;
+    if (startsWith(begin, "<")) {
+        auto read = parseTm27(begin);
+        if (!read)
+            return read;
+        table = std::move(*read);
+    } else {
+        auto samples = text.find("BEGIN_DATA") != std::string_view::npos ? parseCgatsSpectrum(text)
+                                                                         : parseCsv(text);
+        if (!samples)
+            return passOn(samples.error());
+        table.samples = std::move(*samples);
+    }
+    if (auto sound = colour::checkSamples(table.samples); !sound)
         return passOn(sound.error());
-    return samples;
+    return table;
 }
 
-Result<colour::Spectrum> readLight(const std::filesystem::path& path) {
+Result<Samples> parseSpectrum(std::string_view bytes) {
+    auto table = parseSpectrumTable(bytes);
+    if (!table)
+        return passOn(table.error());
+    return std::move(table->samples);
+}
+
+std::optional<Sentence> cutNote(const Samples& samples) {
+    const auto& nm = samples.wavelengths_nm;
+    if (nm.empty() || (nm.front() >= colour::kGridFirstNm && nm.back() <= colour::kGridLastNm))
+        return std::nullopt;
+    return say(ZELO_TEXT("core", "its {:g}–{:g} nm are used from {} to {} nm"), nm.front(),
+               nm.back(), colour::kGridFirstNm, colour::kGridLastNm);
+}
+
+Result<colour::Spectrum> readLight(const std::filesystem::path& path,
+                                   std::vector<Sentence>* notes) {
     auto text = readFile(path, kMostBytes);
     if (!text)
         return passOn(text.error());
@@ -120,6 +166,8 @@ Result<colour::Spectrum> readLight(const std::filesystem::path& path) {
     auto light = colour::lightFromSamples(*samples);
     if (!light)
         return passOn(light.error(), path.string());
+    if (const auto note = cutNote(*samples); note && notes)
+        notes->push_back(*note);
     return *light;
 }
 
@@ -161,19 +209,22 @@ std::string cgatsSpectrum(const Samples& s, const std::string& description) {
                        oneLine(description), s.values.size() + 1, fields, row);
 }
 
-std::string tm27Spectrum(const Samples& s, const std::string& description) {
+// ANSI/IES TM-27-20: what came as TM-27 keeps its header and its quantity.
+std::string tm27Spectrum(const SpectrumTable& table, const std::string& description) {
+    const Samples& s = table.samples;
     pugi::xml_document doc;
-    auto root = doc.append_child("IESTM2714");
-    root.append_attribute("xmlns") = "http://www.ies.org/iestm2714";
+    auto root = doc.append_child("IESTM2720");
+    root.append_attribute("xmlns") = "http://www.ies.org/iestm2720";
     root.append_attribute("version") = "1.0";
     auto header = root.append_child("Header");
-    const auto say = [&](const char* name, const std::string& text) {
-        header.append_child(name).text() = text.c_str();
-    };
-    say("Description", description);
-    say("DocumentCreator", "Zelochrome");
+    const SpectrumTable::Elements own = {{"Description", description},
+                                         {"DocumentCreator", "Zelochrome"}};
+    for (const auto& [name, text] : table.header.empty() ? own : table.header)
+        header.append_child(name.c_str()).text() = text.c_str();
     auto data = root.append_child("SpectralDistribution");
-    data.append_child("SpectralQuantity").text() = "relative";
+    const SpectrumTable::Elements relative = {{"SpectralQuantity", "relative"}};
+    for (const auto& [name, text] : table.distribution.empty() ? relative : table.distribution)
+        data.append_child(name.c_str()).text() = text.c_str();
     for (std::size_t i = 0; i < s.values.size(); ++i) {
         auto point = data.append_child("SpectralData");
         point.append_attribute("wavelength") = fmt::format("{:.9g}", s.wavelengths_nm[i]).c_str();
@@ -192,10 +243,16 @@ std::string tm27Spectrum(const Samples& s, const std::string& description) {
 } // namespace
 
 std::string spectrumText(const Samples& s, TableFormat format, const std::string& description) {
+    return spectrumText(SpectrumTable{s, {}, {}}, format, description);
+}
+
+std::string spectrumText(const SpectrumTable& table, TableFormat format,
+                         const std::string& description) {
+    const Samples& s = table.samples;
     if (format == TableFormat::Cgats)
         return cgatsSpectrum(s, description);
     if (format == TableFormat::Tm27)
-        return tm27Spectrum(s, description);
+        return tm27Spectrum(table, description);
     std::string text = fmt::format("# {}\nwavelength_nm,value\n", oneLine(description));
     for (std::size_t i = 0; i < s.values.size(); ++i)
         text += fmt::format("{:.9g},{:.9g}\n", s.wavelengths_nm[i], s.values[i]);

@@ -134,6 +134,8 @@ Result<ReadBook> parseSwatchBook(std::string_view bytes) {
     if (percent)
         read.notes.push_back(
             say(ZELO_TEXT("core", "values up to {}: taken as percent, not as 0 to 1"), largest));
+    if (const auto cut = cutNote(raw->gels.front().samples))
+        read.notes.push_back(*cut);
     std::set<std::string> ids;
     for (auto& gel : raw->gels) {
         if (gel.id.empty())

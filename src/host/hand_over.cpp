@@ -200,7 +200,7 @@ private:
             const auto dimmer = mode.dimmer();
             if (before.light[i].Y > 0 || !was_dark_[i] || !dimmer)
                 continue;
-            const auto& own = mode.channels[*dimmer].offsets;
+            const auto own = mode.channels[*dimmer].everywhere();
             for (std::size_t s = 0; s < lamp.count; ++s) {
                 if (std::find(own.begin(), own.end(), static_cast<int>(s) + 1) != own.end())
                     continue;
@@ -324,7 +324,7 @@ private:
         silent_.assign(slots_, 0);
         for (std::size_t i = 0; i < lamps_.size(); ++i)
             if (const auto dimmer = mixers_[i]->mode().dimmer())
-                for (const int offset : mixers_[i]->mode().channels[*dimmer].offsets)
+                for (const int offset : mixers_[i]->mode().channels[*dimmer].everywhere())
                     silent_[lamps_[i].first + static_cast<std::size_t>(offset) - 1] = 1;
     }
 

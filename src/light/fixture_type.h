@@ -70,11 +70,18 @@ struct Channel {
     std::uint32_t highlight = 0; // value that makes the fixture easy to see
     // The stretch of values that the function has, when it is not all: outside it the part rests.
     std::uint32_t first = 0;
-    std::optional<std::uint32_t> last = {}; // none: most()
-    std::vector<SlotRange> ranges = {};     // of a wheel in steps
-    std::vector<NamedRange> named = {};     // of what is neither intensity nor colour, by value
-    bool snaps = false;                     // jumps to a new value instead of going there
+    std::optional<std::uint32_t> last = {};  // none: most()
+    std::vector<SlotRange> ranges = {};      // of a wheel in steps
+    std::vector<NamedRange> named = {};      // of what is neither intensity nor colour, by value
+    bool snaps = false;                      // jumps to a new value instead of going there
+    std::vector<std::vector<int>> also = {}; // where the same bytes stand once more: further cells
 
+    std::vector<int> everywhere() const { // its bytes in all cells
+        std::vector<int> all = offsets;
+        for (const auto& cell : also)
+            all.insert(all.end(), cell.begin(), cell.end());
+        return all;
+    }
     int bits() const { return 8 * static_cast<int>(offsets.size()); }
     std::uint32_t most() const { // largest value: 255, 65535, 16777215
         return static_cast<std::uint32_t>((std::uint64_t{1} << bits()) - 1);

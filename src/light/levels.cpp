@@ -132,10 +132,14 @@ std::optional<colour::Spectrum> filtersAt(const FixtureType& type, const Drives&
 void writeSlots(const Mode& mode, const ChannelValues& values, std::span<std::uint8_t> to) {
     ZELO_ASSERT(values.size() == mode.channels.size());
     for (std::size_t i = 0; i < values.size(); ++i) {
-        const auto& offsets = mode.channels[i].offsets;
-        for (std::size_t b = 0; b < offsets.size(); ++b)
-            to[static_cast<std::size_t>(offsets[b] - 1)] =
-                static_cast<std::uint8_t>(values[i] >> (8 * (offsets.size() - 1 - b)));
+        const auto write = [&](const std::vector<int>& offsets) {
+            for (std::size_t b = 0; b < offsets.size(); ++b)
+                to[static_cast<std::size_t>(offsets[b] - 1)] =
+                    static_cast<std::uint8_t>(values[i] >> (8 * (offsets.size() - 1 - b)));
+        };
+        write(mode.channels[i].offsets);
+        for (const auto& cell : mode.channels[i].also)
+            write(cell);
     }
 }
 

@@ -33,6 +33,7 @@ Result<Response> Response::ofPieces(std::vector<Piece> pieces) {
     }
     Response r;
     r.pieces_ = std::move(pieces);
+    r.falls_ = r.drive(1) < r.drive(0);
     return r;
 }
 
@@ -52,6 +53,8 @@ double Response::drive(double level) const {
 double Response::level(double wanted) const {
     if (pieces_.empty())
         return std::clamp(wanted, 0.0, 1.0);
+    if (falls_)
+        return levelOfFalling(wanted);
     if (wanted <= drive(0))
         return 0;
     // Its piece, then Newton's steps that never leave what is known to hold it.
@@ -76,6 +79,18 @@ double Response::level(double wanted) const {
         if (next > low && next < high && std::abs(next - x) <= kLevel)
             return next;
         x = next > low && next < high ? next : (low + high) / 2;
+    }
+    return high;
+}
+
+double Response::levelOfFalling(double wanted) const {
+    if (wanted >= drive(0))
+        return 0;
+    double low = 0; // above what is wanted
+    double high = 1;
+    while (high - low > kLevel) {
+        const double x = (low + high) / 2;
+        (drive(x) > wanted ? low : high) = x;
     }
     return high;
 }

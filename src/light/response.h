@@ -25,15 +25,18 @@ public:
 
     bool linear() const { return pieces_.empty(); }
     double drive(double level) const; // 0..1 whatever the curve says
-    // The least level that gives at least this drive; 1 when none does. Bisection to 1e-12 when
-    // not linear: assumes a curve that does not fall.
+    // The least level that gives at least this drive, of a curve that falls from end to end at
+    // most this drive; 1 when none does. To 1e-12 when not linear: assumes a curve that goes one
+    // way.
     double level(double drive) const;
 
     const std::vector<Piece>& pieces() const { return pieces_; }
     friend bool operator==(const Response&, const Response&) = default;
 
 private:
+    double levelOfFalling(double drive) const;
     std::vector<Piece> pieces_;
+    bool falls_ = false; // less drive at full than at 0
 };
 
 } // namespace zelo::light

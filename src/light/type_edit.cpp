@@ -59,6 +59,10 @@ void layOut(Mode& mode) {
     for (Channel& c : mode.channels)
         for (int& offset : c.offsets)
             offset = next++;
+    for (Channel& c : mode.channels) // further cells behind the first
+        for (auto& cell : c.also)
+            for (int& offset : cell)
+                offset = next++;
     mode.footprint = next - 1;
 }
 
@@ -210,6 +214,27 @@ Result<FixtureType> changeEmitter(const FixtureType& type, std::size_t emitter, 
     return next;
 }
 
+namespace {
+
+// What drooping made of `full`, made of another light: wavelength by wavelength the share that is
+// left of it. Where the type's own light is too faint to say, the share of all of it.
+colour::Spectrum asChanged(const colour::Spectrum& full, const colour::Spectrum& drooped,
+                           const colour::Spectrum& measured) {
+    constexpr double kFaint = 0.01;   // of the peak
+    constexpr double kMostBeside = 2; // a peak that moved: its flanks say too much elsewhere
+    const double whole = full.sum() > 0 ? drooped.sum() / full.sum() : 1;
+    const double faint = kFaint * full.largest();
+    colour::Grid grid;
+    for (std::size_t i = 0; i < grid.size(); ++i)
+        grid[i] = measured[i] *
+                  (full[i] > faint
+                       ? std::clamp(drooped[i] / full[i], whole / kMostBeside, whole * kMostBeside)
+                       : whole);
+    return colour::Spectrum(grid);
+}
+
+} // namespace
+
 FixtureType calibrated(const FixtureType& type,
                        const std::map<std::string, colour::Spectrum>& measured) {
     FixtureType next = type;
@@ -217,11 +242,11 @@ FixtureType calibrated(const FixtureType& type,
         const auto m = measured.find(e.name);
         if (m == measured.end())
             continue;
-        const double before = e.xyz().Y;
+        const colour::Spectrum before = e.spectrum;
         e.spectrum = m->second;
         e.modelled = false;
         for (auto& part : e.droop)
-            part.spectrum = part.spectrum.scaled(before > 0 ? e.xyz().Y / before : 1);
+            part.spectrum = asChanged(before, part.spectrum, e.spectrum);
     }
     return next;
 }
@@ -235,6 +260,8 @@ Result<FixtureType> setBits(const FixtureType& type, std::size_t mode, int bits)
     for (Channel& c : next.modes[mode].channels) {
         const std::uint32_t before = c.most();
         c.offsets.resize(static_cast<std::size_t>(bits / 8));
+        for (auto& cell : c.also)
+            cell.resize(static_cast<std::size_t>(bits / 8));
         const std::uint32_t after = c.most();
         c.home = rescaled(c.home, before, after);
         c.highlight = rescaled(c.highlight, before, after);

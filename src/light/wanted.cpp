@@ -2,6 +2,7 @@
 #include "light/wanted.h"
 
 #include "colour/cct.h"
+#include "colour/dominant.h"
 #include "colour/lamp.h"
 #include "colour/observer.h"
 #include "colour/smoothest.h"
@@ -96,10 +97,26 @@ Result<Wanted> wantedOf(const Asked& asked, const ColourSources& sources) {
     return std::visit(Maker{sources, asked}, asked);
 }
 
+Done checkAnyLight(const Asked& asked) {
+    std::optional<colour::Xy> xy;
+    if (const auto* a = std::get_if<AskedXy>(&asked))
+        xy = colour::Xy{a->x, a->y};
+    else if (const auto* uv = std::get_if<AskedUv>(&asked))
+        xy = colour::toXy(colour::toXyz(colour::Uv{uv->u, uv->v}));
+    if (xy && !colour::anyLightHas(*xy))
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{}: no light has this chromaticity; expected one within the "
+                                      "spectral colours"),
+                    toText(asked));
+    return {};
+}
+
 Result<Wanted> parseColour(const std::string& text, const ColourSources& sources) {
     const auto asked = parseAsked(text);
     if (!asked)
         return passOn(asked.error());
+    if (auto ok = checkAnyLight(*asked); !ok)
+        return passOn(ok.error());
     auto light = wantedOf(*asked, sources);
     if (!light)
         return passOn(light.error(), text); // as it was typed

@@ -41,7 +41,10 @@ public:
 // The light itself. Errors say which part is not to be had.
 Result<Wanted> wantedOf(const Asked& asked, const ColourSources& sources);
 
-// Both at once: from the notation.
+// Fails where a chromaticity is asked for that no light has: "xy:0.01,0.01: no light has …".
+Done checkAnyLight(const Asked& asked);
+
+// All at once: from the notation.
 Result<Wanted> parseColour(const std::string& text, const ColourSources& sources);
 
 } // namespace zelo::light

@@ -217,7 +217,16 @@ Drives Mixer::dimmed(const Drives& drives, double factor) const {
     const Drives less = type_->dimmed(drives, factor);
     if (sampled_ || !type_->droops() || factor >= 1 || factor <= 0)
         return less;
-    return nearestTo(less, factor * xyzOf(drives)).value_or(less);
+    MixWish lit; // what is dark stays dark: it may be kept out
+    for (std::size_t e = 0; e < xyz_.size(); ++e)
+        if (!(drives[e] > 0))
+            lit.keep_out.push_back(e);
+    if (const auto exact = nearestTo(less, factor * xyzOf(drives), lit))
+        return *exact;
+    Drives each = less; // the brightness is right, the colour as near as each emitter keeps its own
+    for (std::size_t e = 0; e < xyz_.size(); ++e)
+        each[e] = driveFor(e, factor * shareAt(e, drives[e]));
+    return each;
 }
 
 // Of the free emitters alone, in their order.
@@ -246,8 +255,9 @@ std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact,
                                        const MixWish& wish) const {
     constexpr int kDroopRounds = 12;
     constexpr double kHolds = 1e-9;
+    constexpr double kSettled = 1e-6; // of the light: less is no light of this colour
     if (sampled_)
-        return sampled_->nearestTo(target, exact);
+        return sampled_->nearestTo(target, exact, wish);
     Problem p = problemOf(wish);
     if (!(exact.Y > 0))
         return p.pinned;
@@ -272,12 +282,14 @@ std::optional<Drives> Mixer::nearestTo(const Drives& target, const Xyz& exact,
         }
         const auto free = nearestFree(p, target, exact);
         if (!free)
-            return found;
+            break;
         found = p.whole(*free);
         at = *found;
         if (droops && norm(xyzOf(at) - exact) < kHolds * norm(exact))
             break;
     }
+    if (found && droops && !(norm(xyzOf(*found) - exact) < kSettled * norm(exact)))
+        return std::nullopt;
     return found;
 }
 
@@ -405,11 +417,8 @@ constexpr double kLeastDrive = 1e-3;   // below it light has the shape it has he
 
 // As solveDrooping, with the emitters' XYZ alone; nothing where the colour is out of reach.
 std::optional<Mix> Mixer::brightestDrooping(const Wanted& wanted, const MixWish& wish) const {
-    Problem p = problemOf(wish);
+    const Problem p = problemOf(wish);
     std::vector<Xyz> seen(p.free.size());
-    for (std::size_t e = 0; e < xyz_.size(); ++e)
-        if (p.pinned[e] > 0)
-            p.base += emitterAt(e, p.pinned[e]) - p.pinned[e] * xyz_[e];
     Drives drives(type_->partCount(), 1);
     for (int round = 0; round < kDroopRounds; ++round) {
         for (std::size_t k = 0; k < seen.size(); ++k) {

@@ -100,8 +100,8 @@ public:
     Mix solve(const light::Wanted& wanted, const MixWish& wish) const;
 
     // The drives nearest to `target` (least squares) that make exactly this light, cd; nothing when
-    // none do. Keep-outs and pins of the wish hold, where emitters make the colour. For following a
-    // planned way with the least movement.
+    // none do, or where droop would not settle. Keep-outs and pins of the wish hold. For following
+    // a planned way with the least movement.
     std::optional<light::Drives> nearestTo(const light::Drives& target, const colour::Xyz& exact,
                                            const MixWish& wish = {}) const;
 
@@ -112,7 +112,8 @@ public:
     colour::Xyz partLight(std::size_t part) const;        // light that shows which part it is
     colour::Xyz emitterAt(std::size_t emitter, double drive) const; // droop in it
 
-    // Drives whose light is `factor` (0..1) of that of `drives`, of the same colour.
+    // Drives whose light is `factor` (0..1) of that of `drives`, of the same colour. What is dark
+    // stays dark; where droop leaves no exact colour to what is lit, each keeps its share of Y.
     light::Drives dimmed(const light::Drives& drives, double factor) const;
 
     // Relative spectral difference of a mix from the wanted light, both at the same luminous

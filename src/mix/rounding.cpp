@@ -15,8 +15,8 @@ namespace {
 
 constexpr double kBrightnessFree = 0.10;
 constexpr std::size_t kExhaustive = 6; // emitters: 3⁶ = 729 combinations
-constexpr std::size_t kFew = 5;        // emitters that can afford two steps each: 5⁵ = 3125
-constexpr int kFarthest = 2;
+constexpr std::size_t kFew = 5;        // emitters that can afford three steps each: 7⁵ = 16 807
+constexpr int kFarthest = 3;
 
 // How a light lies to the target, in parts that add up over the emitters: with S = X + 15Y + 3Z,
 // u' - u0 = (4X - u0 S) / S and v' - v0 = (9Y - v0 S) / S.
@@ -34,8 +34,8 @@ struct Parts {
 struct Lit {
     std::size_t channel;
     std::uint32_t value;
-    std::array<Parts, 2 * kFarthest + 1> at; // value - 2 … value + 2
-    int lowest, highest;                     // -2..2: how far it can move
+    std::array<Parts, 2 * kFarthest + 1> at; // value - 3 … value + 3
+    int lowest, highest;                     // -3..3: how far it can move
     int step = 0;
 
     const Parts& lightAt(int s) const { return at[static_cast<std::size_t>(s + kFarthest)]; }
@@ -44,6 +44,7 @@ struct Lit {
 struct Search {
     std::array<Lit, light::kMostParts> lit;
     std::size_t count = 0;
+    Parts always; // of what burns beside them
     Uv target;
     double target_y = 0;
 
@@ -64,7 +65,7 @@ struct Search {
         return p.s > 0 && nearer(p, HUGE_VAL) ? miss2(p) : HUGE_VAL;
     }
     Parts sum() const {
-        Parts p;
+        Parts p = always;
         for (std::size_t k = 0; k < count; ++k)
             p = p + lit[k].lightAt(lit[k].step);
         return p;
@@ -90,7 +91,7 @@ void searchAll(Search& s) {
             }
         }
     };
-    walk(walk, 0, {});
+    walk(walk, 0, s.always);
     for (std::size_t k = 0; k < s.count; ++k)
         s.lit[k].step = best[k];
 }
@@ -154,6 +155,26 @@ WantedParts wantedOf(const Mixer& mixer, const Drives& drives, double intensity,
             }
     return wanted;
 }
+
+// The light of one emitter through the flags and wheels that stand before it.
+class Shone {
+public:
+    Shone(const Mixer& mixer, const Drives& filters)
+        : mixer_(mixer), through_(light::filtersAt(mixer.type(), filters)), dim_(filters.dim) {}
+    Xyz operator()(std::size_t emitter, double drive) const {
+        if (!through_)
+            return dim_ * mixer_.emitterAt(emitter, drive);
+        const light::Emitter& e = mixer_.type().emitters[emitter];
+        return dim_ *
+               colour::toXyz((e.droop.empty() ? e.spectrum.scaled(drive) : e.lightAt(drive)) *
+                             *through_);
+    }
+
+private:
+    const Mixer& mixer_;
+    std::optional<colour::Spectrum> through_;
+    double dim_;
+};
 
 // Flags and engines: light does not add up, so every combination of one step is tried in full, of
 // the coarse channels; one step of 16 bit is not seen.
@@ -236,27 +257,37 @@ Sent rounded(const Mixer& mixer, const Drives& drives, double intensity) {
     s.target_y = target.Y;
     bool fine = false;
     const light::Mode& mode = mixer.mode();
+    const std::size_t emitters = mixer.emitters().size();
+    Drives beside = wanted; // what is not searched, as it is sent
     for (std::size_t i = 0; i < mode.channels.size(); ++i) {
         const Channel& c = mode.channels[i];
-        if (c.role != light::Role::Part || c.part >= mixer.emitters().size() ||
-            !(wanted[c.part] > 0) || s.count == light::kMostParts)
+        if (c.role != light::Role::Part)
+            continue;
+        if (c.part >= emitters) {
+            beside[c.part] = light::driveOf(c, values[i]);
+            continue;
+        }
+        beside[c.part] = 0;
+        if (!(wanted[c.part] > 0) || s.count == light::kMostParts)
             continue;
         s.lit[s.count++] = {i, values[i], {}, 0, 0};
         fine |= c.bits() > 8;
     }
+    if (s.count == 0)
+        return sentAs(mixer, std::move(values));
+    s.always = s.parts(mixer.xyzOf(beside));
+    const Shone shone(mixer, beside);
     const int far = s.count <= kFew && !fine ? kFarthest : 1;
     for (std::size_t k = 0; k < s.count; ++k) {
         Lit& lit = s.lit[k];
         const Channel& c = mode.channels[lit.channel];
         const auto value = static_cast<std::int64_t>(lit.value);
-        lit.lowest = -static_cast<int>(std::min<std::int64_t>(far, value));
-        lit.highest = static_cast<int>(std::min<std::int64_t>(far, c.most() - value));
+        lit.lowest = -static_cast<int>(std::min<std::int64_t>(far, value - c.first));
+        lit.highest = static_cast<int>(std::min<std::int64_t>(far, c.end() - value));
         for (int step = lit.lowest; step <= lit.highest; ++step)
-            lit.at[static_cast<std::size_t>(step + kFarthest)] = s.parts(mixer.emitterAt(
-                c.part, light::driveOf(c, static_cast<std::uint32_t>(value + step))));
+            lit.at[static_cast<std::size_t>(step + kFarthest)] =
+                s.parts(shone(c.part, light::driveOf(c, static_cast<std::uint32_t>(value + step))));
     }
-    if (s.count == 0 || light::filtersAt(mixer.type(), wanted)) // a pinned filter: each alone
-        return sentAs(mixer, std::move(values));
     if (s.count <= kExhaustive && !fine)
         searchAll(s);
     else

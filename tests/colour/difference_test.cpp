@@ -40,6 +40,23 @@ TEST(Lab, WhiteIsHundredAndGreyIsNeutral) {
     EXPECT_NEAR(toLab(0.001 * white, white).L, 0.9033, 1e-3) << "the linear part near black";
 }
 
+TEST(AnyLight, IsWithinTheSpectralColours) {
+    const Xy middle{1.0 / 3, 1.0 / 3};
+    for (std::size_t i = 20; i < 300; i += 10) { // 400 nm and on: a line, and a little beyond it
+        const Xy line = toXy(toXyz(spectralLocus()[i]));
+        const auto beyond = [&](double by) {
+            return Xy{middle.x + by * (line.x - middle.x), middle.y + by * (line.y - middle.y)};
+        };
+        EXPECT_TRUE(anyLightHas(line)) << i;
+        EXPECT_TRUE(anyLightHas(beyond(0.5))) << i;
+        EXPECT_FALSE(anyLightHas(beyond(1.02))) << i;
+    }
+    for (const Xy none : {Xy{0.01, 0.01}, Xy{0.4, 0.1}, Xy{0, 1}, Xy{1, 1}, Xy{0.5, 0.6}})
+        EXPECT_FALSE(anyLightHas(none)) << none.x;
+    for (const Xy some : {middle, Xy{0.4, 0.2}, Xy{0.7, 0.28}})
+        EXPECT_TRUE(anyLightHas(some)) << some.x;
+}
+
 TEST(Dominant, OfALineIsItsWavelength) {
     const Xy white = toXy(toXyz(lampOf({5600})));
     for (const int nm : {450, 480, 520, 560, 590, 620}) {

@@ -335,7 +335,7 @@ TEST_F(LooksTest, WhatIsInHandIsPutDownInPartsFromTheMenuOfTheLineup) {
 TEST_F(LooksTest, OtherChannelsAreSetByTheirNamesAndRanges) {
     show::Fixture f;
     f.type = "skua-cmy";
-    f.mode = "flags 16 bit, shutter and zoom";
+    f.mode = "flags 16 bit with shutter and zoom";
     f.universe = 9;
     ASSERT_TRUE(document.edit("add", show::addFixture(document.state().show, f)));
     const show::FixtureId id{document.show().last_fixture_id};

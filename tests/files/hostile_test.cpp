@@ -242,7 +242,7 @@ TEST(Hostile, NumbersAtTheEdgeInFixtureTypes) {
         }
     }
     EXPECT_GT(read, 50);
-    EXPECT_GT(refused, 10);
+    EXPECT_LT(refused, read) << "one bad number spoils its part, not the file";
 }
 
 TEST(Hostile, NumbersAtTheEdgeInSpectraAndShows) {

@@ -54,10 +54,28 @@ TEST(Palettes, ReadWhatOthersWrite) {
     EXPECT_EQ(twice->colours[0].levels.size(), 1u);
 }
 
+TEST(Palettes, BlackIsLeftOutAndTold) {
+    const auto read = parsePalettes("GIMP Palette\n255 0 0 Red\n0 0 0 Black\n0 0 255 Blue\n");
+    ASSERT_TRUE(read) << read.error().text();
+    ASSERT_EQ(read->colours.size(), 2u);
+    EXPECT_EQ(read->colours[1].name, "Blue");
+    ASSERT_EQ(read->notes.size(), 1u);
+    EXPECT_NE(read->notes[0].english().find("line 3"), std::string::npos);
+}
+
+TEST(Palettes, AByteOrderMarkIsNoPartOfThem) {
+    const std::string mark = "\xEF\xBB\xBF";
+    for (const std::string text : {"GIMP Palette\n255 0 0 Red\n", "name,u',v'\nRed,0.45,0.52\n"}) {
+        EXPECT_TRUE(looksLikePalettes(mark + text));
+        const auto read = parsePalettes(mark + text);
+        ASSERT_TRUE(read) << read.error().text();
+        EXPECT_EQ(read->colours.size(), 1u);
+    }
+}
+
 TEST(Palettes, SayWhichLineIsWrong) {
     for (const auto& [text, says] : {std::pair{"GIMP Palette\n1 2\n", "line 2"},
                                      {"GIMP Palette\n0 0 256 x\n", "0..255"},
-                                     {"GIMP Palette\n0 0 0 Black\n", "black"},
                                      {"a,b\n", "heading"},
                                      {"name,u',v'\nx,0.2,0.5\ny,0.2,-1\n", "line 3"}}) {
         const auto read = parsePalettes(text);

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Rigs as MVR and cues as ASCII: what goes to other desks, and what comes from them.
+#include "base/text.h"
 #include "files/archive.h"
 #include "files/ascii_cues.h"
 #include "files/gdtf_reader.h"
@@ -90,18 +91,6 @@ TEST(Mvr, SaysWhatIsWrong) {
     EXPECT_THAT(parseMvr("no zip").error().text(), HasSubstr("not an MVR archive"));
     EXPECT_THAT(parseMvr(zipped({{"a", "b"}}).value()).error().text(),
                 HasSubstr("GeneralSceneDescription.xml"));
-    const auto with = [](const std::string& inside) {
-        return parseMvr(mvr("<Layer><ChildList><Fixture name='F'>" + inside +
-                            "</Fixture></ChildList></Layer>"));
-    };
-    EXPECT_THAT(with("").error().text(), HasSubstr("no GDTFSpec"));
-    for (const char* address : {"0", "-4", "x", "1.0", "1.513", "64000.1", "1.2.3"})
-        EXPECT_THAT(with("<GDTFSpec>x</GDTFSpec><Addresses><Address>" + std::string(address) +
-                         "</Address></Addresses>")
-                        .error()
-                        .text(),
-                    HasSubstr(address))
-            << address;
     const auto broken = parseMvr(
         mvr("<Layer><ChildList><Fixture><GDTFSpec>x.gdtf</GDTFSpec></Fixture></ChildList></Layer>",
             {{"x.gdtf", "rubbish"}}));
@@ -111,6 +100,52 @@ TEST(Mvr, SaysWhatIsWrong) {
         return note.english().find("x.gdtf") != std::string::npos;
     };
     EXPECT_TRUE(std::any_of(broken->notes.begin(), broken->notes.end(), tells));
+}
+
+std::string notesOf(const Rig& rig) {
+    std::string all;
+    for (const auto& n : rig.notes)
+        all += n.english() + "\n";
+    return all;
+}
+
+// What one fixture lacks does not cost the rig.
+TEST(Mvr, FixturesThatLackSomethingAreTakenAndTold) {
+    const auto with = [](const std::string& inside) {
+        const auto rig = parseMvr(mvr("<Layer><ChildList><Fixture name='F'>" + inside +
+                                      "</Fixture></ChildList></Layer>"));
+        EXPECT_TRUE(rig) << rig.error().text();
+        return *rig;
+    };
+    const auto untyped = with("<Addresses><Address>7</Address></Addresses>");
+    EXPECT_THAT(notesOf(untyped), HasSubstr("no GDTFSpec"));
+    EXPECT_EQ(untyped.fixtures[0].type, "unknown");
+    EXPECT_EQ(untyped.fixtures[0].address, 7);
+    for (const char* address : {"0", "-4", "x", "1.0", "1.513", "64000.1", "1.2.3"}) {
+        const auto rig = with("<GDTFSpec>x</GDTFSpec><Addresses><Address>" + std::string(address) +
+                              "</Address></Addresses>");
+        EXPECT_THAT(notesOf(rig), HasSubstr(address)) << address;
+        EXPECT_EQ(rig.fixtures[0].address, 1) << address;
+        EXPECT_EQ(rig.fixtures[0].universe, 1) << address;
+    }
+    const auto second_first = with("<GDTFSpec>x</GDTFSpec><Addresses><Address break='1'>9</Address>"
+                                   "<Address break='0'>514</Address></Addresses>");
+    EXPECT_EQ(second_first.fixtures[0].universe, 2) << "that of break 0, wherever it stands";
+    const auto named = with("<GDTFSpec>x</GDTFSpec><FixtureID>SR 12</FixtureID>"
+                            "<FixtureIDNumeric>12</FixtureIDNumeric>");
+    EXPECT_EQ(named.fixtures[0].number, 12);
+}
+
+TEST(Mvr, OnlyWhatIsNeededIsUnpacked) {
+    // 70 MB of models, and a type that no fixture names, that would be refused.
+    const std::string model(30u << 20, 'm');
+    const auto rig = parseMvr(
+        mvr("<Layer><ChildList><Fixture name='F'><GDTFSpec>x.gdtf</GDTFSpec></Fixture></ChildList>"
+            "</Layer>",
+            {{"a.glb", model}, {"b.glb", model}, {"c.glb", model}, {"unused.gdtf", "rubbish"}}));
+    ASSERT_TRUE(rig) << rig.error().text();
+    EXPECT_EQ(rig->fixtures.size(), 1u);
+    EXPECT_EQ(notesOf(*rig).find("unused"), std::string::npos);
 }
 
 constexpr const char* kCues = R"(! made elsewhere
@@ -181,6 +216,56 @@ TEST(AsciiCues, WhatIsWrittenIsReadAgain) {
     EXPECT_THAT(cueSheetCsv(cues), HasSubstr("\"2\",\"Dawn"));
 }
 
+TEST(AsciiCues, OtherPrimariesDoNotFlowIntoTheCueBefore) {
+    for (const char* foreign : {"Sub 1", "$Submaster 1", "Macro", "Clear", "Set Channels 96"}) {
+        const auto cues =
+            parseAsciiCues("Ident 3:0\nCue 1\n  Up 3\n  Chan 1@50\n" + std::string(foreign) +
+                           "\n  Up 99\n  Chan 7@FL\nCue 2\n  Chan 2@FL\nENDDATA\n");
+        ASSERT_TRUE(cues) << cues.error().text();
+        ASSERT_EQ(cues->cues.size(), 2u) << foreign;
+        if (std::string_view(foreign) == "Macro") // a word of a cue that nobody knows
+            continue;
+        EXPECT_EQ(cues->cues[0].up->time_s, 3) << foreign;
+        EXPECT_EQ(cues->cues[0].levels.size(), 1u) << foreign;
+        EXPECT_EQ(cues->cues[1].levels, (std::vector<ChannelLevel>{{2, 1}})) << foreign;
+    }
+}
+
+TEST(AsciiCues, LevelsAreFullPercentOrHexadecimal) {
+    const auto cues =
+        parseAsciiCues("Ident 3:0\nCue 1\nChan 1@FL 2@fl 3@HFF 4@h80 5@100 6@00\nENDDATA\n");
+    ASSERT_TRUE(cues) << cues.error().text();
+    std::vector<double> levels;
+    for (const auto& l : cues->cues[0].levels)
+        levels.push_back(l.level);
+    EXPECT_THAT(levels,
+                testing::ElementsAre(1, 1, 1, testing::DoubleNear(128 / 255.0, 1e-12), 1, 0));
+}
+
+// Lines of at most 80 characters with their end, numbers without exponents.
+TEST(AsciiCues, LinesStayWithinTheStandardsLength) {
+    AsciiCues cues;
+    AsciiCue cue{
+        "12.345", std::string(300, 'w'), CueTimes{1e6, 3600.5}, CueTimes{0.0001, 0}, 1'000'000, {}};
+    for (int c = 0; c < 60; ++c) {
+        cue.levels.push_back({90'000 + c, c / 60.0});
+        cues.patch.push_back({90'000 + c, 30'000'000 + c, 1});
+    }
+    cues.cues = {cue};
+    cues.groups = {{"1", std::string(300, 'g'), cue.levels}};
+    cues.console = std::string(300, 'c');
+    const std::string text = asciiCuesText(cues);
+    for (const auto line : lines(text))
+        EXPECT_LE(line.size(), 78u) << line;
+    EXPECT_EQ(text.find("e+"), std::string::npos);
+    cues.patch.clear(); // those addresses are beyond what is read
+    const auto back = parseAsciiCues(asciiCuesText(cues));
+    ASSERT_TRUE(back) << back.error().text();
+    EXPECT_EQ(back->cues[0].up, cue.up);
+    EXPECT_EQ(back->cues[0].follow_s, cue.follow_s);
+    EXPECT_EQ(back->cues[0].levels.size(), 60u);
+}
+
 TEST(AsciiCues, SayWhichLineIsWrong) {
     const auto with = [](const std::string& line) {
         return parseAsciiCues("Ident 3:0\nCue 1\n" + line + "\nENDDATA\n");
@@ -188,8 +273,9 @@ TEST(AsciiCues, SayWhichLineIsWrong) {
     EXPECT_THAT(parseAsciiCues("hello\n").error().text(), HasSubstr("Ident 3:0"));
     EXPECT_THAT(parseAsciiCues("Ident 2:0\n").error().text(), HasSubstr("line 1"));
     for (const char* line :
-         {"Chan 0@50", "Chan 1", "Chan 1@101", "Chan 1@HFG", "Chan 1@H", "Up", "Up soon",
-          "Followon", "Cue", "Cue x", "Group \x02", "Patch x", "Patch 1 1<2"})
+         {"Chan 0@50", "Chan 1", "Chan 1@101", "Chan 1@HFG", "Chan 1@H", "Up", "Up soon", "Up inf",
+          "Up nan", "Up 1000001", "Up 1000000:1000000:1000000", "Up 1:2:3:4", "Followon", "Cue",
+          "Cue x", "Group \x02", "Patch x", "Patch 1 1<2"})
         EXPECT_THAT(with(line).error().text(), HasSubstr("line 3")) << line;
 }
 

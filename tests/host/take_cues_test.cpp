@@ -20,7 +20,7 @@ class TakeCues : public ::testing::Test {
 protected:
     TakeCues() {
         add("petrel-4", 1);
-        add("avocet-7", 101, "emitters 16 bit, no dimmer");
+        add("avocet-7", 101, "emitters 16 bit without dimmer");
         show::CueList list;
         list.name = "main";
         show = *show::addCueList(show, list);

@@ -41,6 +41,17 @@ TEST(Response, CurvesAndTheirInverses) {
     EXPECT_EQ(Response::square().level(2), 1);
 }
 
+TEST(Response, AFallingCurveHasItsInverseToo) {
+    const auto straight = Response::ofPieces({{0, {1, -1, 0, 0}}});
+    const auto bent = Response::ofPieces({{0, {0.9, -0.2, 0, 0}}, {0.5, {0.8, -1.8, 0.4, 0}}});
+    for (const Response& r : {*straight, *bent})
+        for (double level = 0.02; level < 0.93; level += 0.05)
+            EXPECT_NEAR(r.level(r.drive(level)), level, 1e-9);
+    EXPECT_EQ(straight->level(1), 0);
+    EXPECT_EQ(straight->level(2), 0);
+    EXPECT_NEAR(straight->level(0), 1, 1e-9);
+}
+
 TEST(Response, RefusesDisorder) {
     EXPECT_FALSE(Response::ofPieces({}));
     EXPECT_FALSE(Response::ofPieces({{0.5, {0, 1, 0, 0}}, {0.2, {0, 1, 0, 0}}}));

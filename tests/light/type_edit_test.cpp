@@ -29,6 +29,28 @@ TEST(TypeEdit, AModelledLineHasItsPeakWidthAndBrightness) {
         EXPECT_FALSE(bad);
 }
 
+// A lamp is measured at full; what its emitters do at lower drives is known of the type alone.
+TEST(TypeEdit, ACalibratedLampDroopsAsItsTypeDoesWithItsOwnLight) {
+    auto type = threeColours();
+    const auto shifted = [](double peak, double width, double cd) {
+        return *modelledLine(peak, width, cd);
+    };
+    type.emitters[2].droop = {{0.25, shifted(466, 22, 36)}};
+    // Measured as the type says: nothing changes.
+    const auto same = calibrated(type, {{"Blue", type.emitters[2].spectrum}});
+    const auto at = [](const FixtureType& t) { return colour::toXyz(t.emitters[2].lightAt(0.25)); };
+    EXPECT_LT(colour::distance(colour::toUv(at(same)), colour::toUv(at(type))), 5e-4);
+    EXPECT_NEAR(at(same).Y / at(type).Y, 1, 0.01);
+    // Measured with a shoulder that the type does not have: it is there at lower drives too.
+    const auto measured = shifted(464, 22, 100) + shifted(600, 40, 12);
+    const auto own = calibrated(type, {{"Blue", measured}});
+    const auto low = own.emitters[2].lightAt(0.25);
+    const double share = type.emitters[2].lightAt(0.25).sum() / type.emitters[2].spectrum.sum();
+    EXPECT_NEAR(low.at(600) / measured.at(600), share, 0.02 * share);
+    EXPECT_GT(low.at(472) / measured.at(472), low.at(456) / measured.at(456))
+        << "and its peak moves as the type's does";
+}
+
 TEST(TypeEdit, ANewTypeShinesFromItsChannels) {
     const auto type = threeColours();
     EXPECT_EQ(type.id, "my-lamp-3");

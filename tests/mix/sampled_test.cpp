@@ -9,6 +9,7 @@
 
 #include <gtest/gtest.h>
 #include <random>
+#include <sys/resource.h>
 
 namespace zelo::mix {
 namespace {
@@ -253,7 +254,7 @@ TEST(Droop, KindestIsKinderThanTruestAndAsExact) {
 }
 
 TEST(Droop, DimmingWithoutADimmerKeepsTheColour) {
-    const auto mixer = mixerOf("avocet-7", "emitters 16 bit, no dimmer");
+    const auto mixer = mixerOf("avocet-7", "emitters 16 bit without dimmer");
     const auto wanted = test::wantedXyz(colour::toXyz(colour::lampOf({3600})));
     const Mix mix = mixer.solve(wanted, wishOf(Intent::Truest));
     for (const double factor : {0.8, 0.3, 0.1}) {
@@ -266,6 +267,107 @@ TEST(Droop, DimmingWithoutADimmerKeepsTheColour) {
         const auto sent = rounded(mixer, mix.drives, factor);
         EXPECT_LT(colour::distance(colour::toUv(sent.xyz), wanted.uv()), 2e-4);
     }
+}
+
+TEST(Droop, DimmingLightsNothingThatIsKeptOut) {
+    const auto mixer = mixerOf("avocet-7", "emitters 16 bit without dimmer");
+    for (const auto& wanted : gels(9))
+        for (std::size_t out = 0; out < mixer.emitters().size(); ++out) {
+            MixWish wish;
+            wish.keep_out = {out};
+            const Mix mix = mixer.solve(wanted, wish);
+            if (mix.end != MixEnd::InReach)
+                continue;
+            for (const double factor : {0.5, 0.1}) {
+                const Drives less = mixer.dimmed(mix.drives, factor);
+                EXPECT_EQ(less[out], 0) << mixer.type().partName(out);
+                EXPECT_NEAR(mixer.xyzOf(less).Y / mix.got.Y, factor, 1e-5);
+                const auto near = mixer.nearestTo(less, factor * mix.got, wish);
+                if (near)
+                    EXPECT_EQ((*near)[out], 0) << mixer.type().partName(out);
+            }
+        }
+}
+
+// What is not exact is not said to be: on the way to a light that no drives make.
+TEST(Droop, FollowingSaysWhenItDoesNotSettle) {
+    const auto mixer = mixerOf("avocet-7", "emitters 16 bit without dimmer");
+    std::mt19937 random(3);
+    std::uniform_real_distribution<double> share(0, 1);
+    int found = 0;
+    for (int i = 0; i < 200; ++i) {
+        Drives from(mixer.emitters().size());
+        Drives to(mixer.emitters().size());
+        for (std::size_t e = 0; e < from.size(); ++e) {
+            from[e] = share(random);
+            to[e] = std::pow(share(random), 3);
+        }
+        const auto light = (i % 2 ? 1.0 : 1.3) * mixer.xyzOf(to);
+        if (const auto near = mixer.nearestTo(from, light)) {
+            ++found;
+            EXPECT_LT(norm(mixer.xyzOf(*near) - light), 1e-6 * norm(light));
+        }
+    }
+    EXPECT_GT(found, 100);
+}
+
+TEST(Flags, FollowingKeepsPinsAndKeepOuts) {
+    const auto mixer = mixerOf("skua-cmy");
+    const Mix from = mixer.solve(gels().front(), wishOf(Intent::Truest));
+    for (std::size_t part = 0; part < mixer.type().partCount(); ++part) {
+        if (mixer.type().part(part).kind != light::PartKind::Flag)
+            continue;
+        MixWish wish = wishOf(Intent::Truest);
+        wish.pins = {{part, 0.4}};
+        for (const auto& wanted : gels(20)) {
+            const Mix mix = mixer.solve(wanted, wish);
+            const auto near = mixer.nearestTo(from.drives, 0.9 * mix.got, wish);
+            if (near)
+                EXPECT_EQ((*near)[part], 0.4) << mixer.type().partName(part);
+            if (mix.end == MixEnd::InReach)
+                EXPECT_TRUE(near) << mixer.type().partName(part);
+        }
+    }
+}
+
+// A table of all their ends alone would hold a million settings.
+TEST(Flags, TwentyOfThemAreSampledSparely) {
+    light::FixtureType type = *test::shippedType("skua-cmy");
+    ASSERT_GE(type.flags.size(), 3u);
+    light::Mode& mode = type.modes[0];
+    std::erase_if(mode.channels, [](const auto& c) { return c.role == light::Role::Part; });
+    const auto three = type.flags;
+    type.flags.clear();
+    type.wheels.clear();
+    for (std::size_t f = 0; f < 20; ++f) {
+        type.flags.push_back(three[f % 3]);
+        type.flags.back().name += std::to_string(f);
+    }
+    for (std::size_t f = 0; f < 20; ++f) {
+        light::Channel c;
+        c.role = light::Role::Part;
+        c.part = type.emitters.size() + f;
+        c.name = type.flags[f].name;
+        c.offsets = {static_cast<int>(10 + f)};
+        mode.channels.push_back(c);
+    }
+    const auto shared = std::make_shared<light::FixtureType>(type);
+    long before = 0;
+    {
+        rusage usage{};
+        getrusage(RUSAGE_SELF, &usage);
+        before = usage.ru_maxrss;
+    }
+    const Mixer mixer(shared, shared->modes[0]);
+    int met = 0;
+    for (const auto& wanted : gels(20)) {
+        const Mix mix = mixer.solve(wanted, wishOf(Intent::Brightest));
+        met += mix.end == MixEnd::InReach && mix.miss_uv < 1e-6;
+    }
+    EXPECT_GE(met, 7) << "as the three flags alone";
+    rusage usage{};
+    getrusage(RUSAGE_SELF, &usage);
+    EXPECT_LT(usage.ru_maxrss - before, 50'000) << "KiB";
 }
 
 TEST(Droop, ADimmerActsOnTheLightAndLeavesTheColour) {

@@ -16,7 +16,7 @@ namespace {
 using test::wishFor;
 using What = Command::What;
 
-constexpr const char* kMode = "flags 16 bit, shutter and zoom";
+constexpr const char* kMode = "flags 16 bit with shutter and zoom";
 
 class SettingsTest : public ::testing::Test {
 protected:

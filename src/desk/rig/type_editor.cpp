@@ -208,7 +208,7 @@ void TypeEditor::refresh() {
             channels_->setItem(row, column, item);
         };
         QStringList slots_taken;
-        for (const int offset : c.offsets)
+        for (const int offset : c.everywhere())
             slots_taken << QString::number(offset);
         put(Slot, slots_taken.join(' '), false);
         put(Sets,
@@ -316,7 +316,8 @@ void TypeEditor::measured(const QString& path) {
     const int row = emitters_->currentRow();
     if (row < 0)
         return document_.tell(tr("Choose an emitter first."));
-    const auto light = files::readLight(fromQt(path));
+    std::vector<Sentence> notes;
+    const auto light = files::readLight(fromQt(path), &notes);
     if (!light)
         return document_.tell(said(light.error()));
     const auto t = type();
@@ -328,6 +329,8 @@ void TypeEditor::measured(const QString& path) {
     e.droop.clear();
     change(tr("Measured spectrum of %1").arg(toQt(e.name)),
            light::changeEmitter(*t, static_cast<std::size_t>(row), std::move(e)));
+    for (const auto& note : notes)
+        document_.tell(said(note));
 }
 
 void TypeEditor::resizeEvent(QResizeEvent*) {

@@ -273,7 +273,8 @@ Done SwatchPanel::loadBook(const QString& path) {
 }
 
 Result<light::Asked> SwatchPanel::loadMeasured(const QString& path) {
-    const auto light = files::readLight(fromQt(path));
+    std::vector<Sentence> notes;
+    const auto light = files::readLight(fromQt(path), &notes);
     if (!light)
         return passOn(light.error());
     QString name = QFileInfo(path).completeBaseName();
@@ -282,6 +283,8 @@ Result<light::Asked> SwatchPanel::loadMeasured(const QString& path) {
     if (!next)
         return passOn(next.error());
     document_.edit(tr("Measured light %1").arg(name), next);
+    for (const auto& note : notes)
+        document_.tell(tr("%1: %2").arg(name, said(note)));
     return light::AskedMeasured{fromQt(name)};
 }
 

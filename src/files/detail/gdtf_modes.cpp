@@ -2,11 +2,16 @@
 #include "files/detail/gdtf_modes.h"
 
 #include "base/text.h"
+#include "files/detail/gdtf_cells.h"
+#include "files/detail/gdtf_functions.h"
+#include "files/detail/gdtf_settings.h"
+#include "light/frame.h"
+#include "light/levels.h"
 
 #include <algorithm>
-#include <cctype>
 #include <cmath>
-#include <set>
+#include <iterator>
+#include <utility>
 
 namespace zelo::files::gdtf {
 
@@ -23,72 +28,16 @@ namespace {
 
 constexpr std::size_t kMostModes = 200;
 constexpr std::size_t kMostChannels = 512;
-constexpr std::size_t kMostRanges = 256; // of a channel, that have names
-constexpr double kMostDuv = 0.05;        // a tint that runs farther is no Duv
-
-// "65535/2": a value and the bytes it is meant for, brought to `bytes`.
-std::uint32_t dmxValue(const char* text, std::size_t bytes) {
-    const auto parts = split(text, '/');
-    const auto value = toNumber(parts[0]);
-    const auto of = parts.size() == 2 ? toInteger(parts[1]) : std::optional<int>(1);
-    if (!value || !of || *of < 1 || *of > 4 || *value < 0)
-        return 0;
-    const double from = std::pow(256.0, *of) - 1;
-    const double to = std::pow(256.0, static_cast<double>(bytes)) - 1;
-    return static_cast<std::uint32_t>(std::llround(std::min(1.0, *value / from) * to));
-}
-
-struct EngineWord {
-    const char* attribute;
-    EngineKind kind;
-    bool second;
-    const char* name;
-};
-constexpr EngineWord kEngineWords[] = {
-    {"HSB_Hue", EngineKind::HueSaturation, false, "Hue"},
-    {"HSB_Saturation", EngineKind::HueSaturation, true, "Saturation"},
-    {"CTC", EngineKind::CctTint, false, "CCT"},
-    {"Tint", EngineKind::CctTint, true, "Tint"},
-    {"CIE_X", EngineKind::Chromaticity, false, "x"},
-    {"CIE_Y", EngineKind::Chromaticity, true, "y"},
-};
-const EngineWord* engineWord(std::string_view attribute) {
-    for (const auto& w : kEngineWords)
-        if (attribute == w.attribute)
-            return &w;
-    return nullptr;
-}
-
-bool isWheelAttribute(std::string_view a) { // Color1, Color2 …, and …WheelIndex
-    return a.substr(0, 5) == "Color" && a.size() > 5 && a[5] >= '1' && a[5] <= '9' &&
-           (a.size() == 6 || a.substr(6) == "WheelIndex");
-}
-
-bool isDimmer(std::string_view a) {
-    return a == "Dimmer" || a == "HSB_Brightness" || a == "CIE_Brightness";
-}
-
-// What a channel function is to us.
-enum class Use { None, Dimmer, Emitter, Flag, Wheel, Engine };
-
-Use useOf(const pugi::xml_node& f) {
-    const std::string_view attribute = f.attribute("Attribute").value();
-    if (isDimmer(attribute))
-        return Use::Dimmer;
-    if (*f.attribute("Emitter").value())
-        return Use::Emitter;
-    if (*f.attribute("Wheel").value() && isWheelAttribute(attribute))
-        return Use::Wheel;
-    if (*f.attribute("Filter").value() || modelledFlag(std::string(attribute)))
-        return Use::Flag;
-    return engineWord(attribute) ? Use::Engine : Use::None;
-}
+constexpr double kMostDuv = 0.05; // a tint that runs farther is no Duv
 
 class ModesReader {
 public:
-    ModesReader(const Named& named, FixtureType& type) : named_(named), type_(type) {}
+    ModesReader(Named& named, FixtureType& type) : named_(named), type_(type) {}
 
     Result<std::vector<Mode>> read(const pugi::xml_node& modes) {
+        for (const auto& m : modes.children("DMXMode"))
+            gatherEmitters(m);
+        settleBrightness(named_.beam, named_.told, type_.emitters, type_.notes);
         for (const auto& m : modes.children("DMXMode"))
             gather(m);
         if (type_.partCount() > light::kMostParts)
@@ -96,42 +45,39 @@ public:
                        say(ZELO_TEXT("core", "{} emitters, flags, wheels and axes: at most {}"),
                            type_.partCount(), light::kMostParts));
         std::vector<Mode> all;
+        std::optional<Error> last;
         for (const auto& m : modes.children("DMXMode")) {
+            const Sentence where =
+                say(ZELO_TEXT("core", "DMXMode '{}'"), m.attribute("Name").value());
             auto mode = readMode(m);
-            if (!mode)
-                return passOn(mode.error(),
-                              say(ZELO_TEXT("core", "DMXMode '{}'"), m.attribute("Name").value()));
-            all.push_back(std::move(*mode));
+            if (mode) {
+                all.push_back(std::move(*mode));
+            } else { // one that cannot be used leaves the others as they are
+                last = mode.error();
+                last->where.insert(last->where.begin(), where);
+                note(last->sentence());
+            }
             if (all.size() > kMostModes)
                 return bad("DMXModes", say(ZELO_TEXT("core", "more than {} modes"), kMostModes));
         }
         if (all.empty())
-            return bad("DMXModes", say(ZELO_TEXT("core", "no modes")));
+            return last ? passOn(*last) : bad("DMXModes", say(ZELO_TEXT("core", "no modes")));
         return all;
     }
 
 private:
-    // The function of a channel that we use: the first that says something to us; of a wheel the
-    // one that indexes it, since that reaches the places between slots too.
-    static pugi::xml_node functionOf(const pugi::xml_node& channel) {
-        pugi::xml_node best;
-        for (const auto& logical : channel.children("LogicalChannel"))
-            for (const auto& f : logical.children("ChannelFunction")) {
-                const Use use = useOf(f);
-                if (use == Use::None)
-                    continue;
-                const bool index = use == Use::Wheel &&
-                                   std::string_view(f.attribute("Attribute").value()).size() > 6;
-                if (!best || (index && useOf(best) == Use::Wheel))
-                    best = f;
-            }
-        return best ? best : channel.child("LogicalChannel").child("ChannelFunction");
+    void note(Sentence text) {
+        constexpr std::size_t kMostNotes = 200;
+        if (type_.notes.size() < kMostNotes &&
+            std::find(type_.notes.begin(), type_.notes.end(), text) == type_.notes.end())
+            type_.notes.push_back(std::move(text));
     }
 
     // Emitters make the colour of a mode where any is driven; an engine over them is left alone.
-    static bool drivesEmitters(const pugi::xml_node& mode) {
+    bool drivesEmitters(const pugi::xml_node& mode) const {
         for (const auto& c : mode.child("DMXChannels").children("DMXChannel"))
-            if (useOf(functionOf(c)) == Use::Emitter)
+            if (const auto f = functionOf(c);
+                useOf(f) == Use::Emitter && named_.emitters.contains(emitterName(f, named_)))
                 return true;
         return false;
     }
@@ -141,6 +87,41 @@ private:
             return filter;
         const auto made = modelledFlag(f.attribute("Attribute").value());
         return made ? made->name : std::string();
+    }
+
+    // The emitter that a function drives: by its link, else by its attribute; empty: none.
+    static std::string emitterName(const pugi::xml_node& f, const Named& named) {
+        const std::string link = f.attribute("Emitter").value();
+        if (named.emitters.contains(link))
+            return link;
+        const std::string_view attribute = f.attribute("Attribute").value();
+        const auto light = additiveLight(attribute);
+        if (!light)
+            return {};
+        for (const auto& [name, at] : named.emitters)
+            if (lowered(name) == lowered(light->name) ||
+                lowered(name) == lowered(attribute.substr(attribute.find('_') + 1)))
+                return name;
+        return light->name;
+    }
+
+    void gatherEmitters(const pugi::xml_node& mode) {
+        for (const auto& c : mode.child("DMXChannels").children("DMXChannel")) {
+            const auto f = functionOf(c);
+            if (useOf(f) != Use::Emitter)
+                continue;
+            const std::string name = emitterName(f, named_);
+            const std::string attribute = f.attribute("Attribute").value();
+            if (name.empty() || named_.emitters.contains(name) ||
+                type_.emitters.size() >= light::kMostParts)
+                continue;
+            auto made = modelledEmitter(*additiveLight(attribute));
+            note(say(ZELO_TEXT("core", "{}: no emitter, its light is modelled by the attribute"),
+                     attribute));
+            named_.emitters.emplace(name, type_.emitters.size());
+            named_.told.push_back(made.told);
+            type_.emitters.push_back(std::move(made.emitter));
+        }
     }
 
     void gather(const pugi::xml_node& mode) {
@@ -176,8 +157,7 @@ private:
         auto flag = known != named_.filters.end() ? known->second
                                                   : *modelledFlag(f.attribute("Attribute").value());
         if (known == named_.filters.end())
-            type_.notes.push_back(
-                say(ZELO_TEXT("core", "flag {}: no filter, transmittance modelled"), name));
+            note(say(ZELO_TEXT("core", "flag {}: no filter, transmittance modelled"), name));
         flags_[name] = type_.flags.size();
         type_.flags.push_back(std::move(flag));
     }
@@ -201,7 +181,7 @@ private:
                      f.attribute("ColorSpace").value(), type_.emitters, engine);
             if (engine.corners.size() < 3)
                 return;
-            for (const auto& w : kEngineWords)
+            for (const auto& w : engineWords())
                 if (w.kind == word.kind)
                     (w.second ? engine.second : engine.first).name = w.name;
             engine.name = word.kind == EngineKind::HueSaturation ? "Hue and saturation"
@@ -222,8 +202,7 @@ private:
             constexpr double kWholeTint = 0.02; // of a tint told as a share
             axis.from *= kWholeTint;
             axis.to *= kWholeTint;
-            type_.notes.push_back(
-                say(ZELO_TEXT("core", "Tint: told as a share, taken as Duv ±0.02")));
+            note(say(ZELO_TEXT("core", "Tint: told as a share, taken as Duv ±0.02")));
         }
         if (word.kind == EngineKind::HueSaturation && !word.second && axis.to == 1)
             axis.to = 360;
@@ -234,41 +213,28 @@ private:
         Mode mode;
         mode.name = node.attribute("Name").value();
         const bool additive = drivesEmitters(node);
-        std::set<std::size_t> taken;      // parts that have a channel
-        std::map<int, std::string> owner; // who has a slot
-        bool other_breaks = false;
+        const Cells cells(named_.geometries, node.attribute("Geometry").value());
+        std::vector<Placed> placed;
         for (const auto& c : node.child("DMXChannels").children("DMXChannel")) {
-            // A second break has an address of its own, which a fixture of a show does not have.
-            if (toInteger(c.attribute("DMXBreak").value()).value_or(1) != 1) {
-                other_breaks = true;
+            auto channel = readChannel(c, additive);
+            if (!channel) {
+                note(channel.error().sentence());
                 continue;
             }
-            auto channel = readChannel(c, additive, taken);
-            if (!channel)
-                return passOn(channel.error());
             if (channel->offsets.empty()) // "None": not on the wire
                 continue;
-            for (const int offset : channel->offsets) {
-                if (!owner.emplace(offset, channel->attribute).second)
-                    return bad(
-                        channel->attribute,
-                        say(ZELO_TEXT("core", "offset {} is taken by {}"), offset, owner[offset]));
-                mode.footprint = std::max(mode.footprint, offset);
-            }
-            if (channel->role == Role::Dimmer && mode.dimmer()) {
-                channel->role = Role::Other;
-                type_.notes.push_back(say(
-                    ZELO_TEXT("core", "mode '{}': a second dimmer is left at home"), mode.name));
-            }
-            mode.channels.push_back(std::move(*channel));
-            if (mode.channels.size() > kMostChannels)
+            placed.push_back({std::move(*channel), c, cells.of(c)});
+            if (placed.size() > kMostChannels)
                 return bad("DMXChannels",
                            say(ZELO_TEXT("core", "more than {} channels"), kMostChannels));
         }
-        if (other_breaks)
-            type_.notes.push_back(
-                say(ZELO_TEXT("core", "mode '{}': only the channels of its first break are read"),
-                    mode.name));
+        layOut(placed, mode);
+        joinCells(placed);
+        settleDimmers(placed, mode);
+        followMasters(placed, mode);
+        for (Placed& p : placed)
+            if (!p.channel.offsets.empty())
+                mode.channels.push_back(std::move(p.channel));
         if (mode.channels.empty())
             return bad("DMXChannels", say(ZELO_TEXT("core", "no channels")));
         std::sort(mode.channels.begin(), mode.channels.end(),
@@ -277,6 +243,133 @@ private:
                   });
         nameApart(mode);
         return mode;
+    }
+
+    struct Placed {
+        Channel channel;
+        pugi::xml_node node;
+        std::vector<Cell> cells;
+    };
+
+    // Each channel to its bytes, once for each cell; breaks one behind the other, since a fixture
+    // of a show has one address. What has no room of its own is left out and told.
+    void layOut(std::vector<Placed>& placed, Mode& mode) {
+        std::map<int, int> footprints; // of each break
+        for (const Placed& p : placed)
+            for (const Cell& cell : p.cells)
+                for (const int offset : p.channel.offsets) {
+                    int& footprint = footprints[cell.dmx_break];
+                    footprint = std::max(footprint, offset + cell.shift);
+                }
+        std::map<int, int> begins;
+        for (const auto& [number, footprint] : footprints) {
+            begins[number] = mode.footprint;
+            if (mode.footprint + footprint > light::kSlots) {
+                note(say(ZELO_TEXT("core", "mode '{}': break {} does not fit behind the others"),
+                         mode.name, number));
+                begins[number] = -1;
+                continue;
+            }
+            if (mode.footprint > 0)
+                note(say(ZELO_TEXT("core", "mode '{}': break {} is taken to follow the one before, "
+                                           "at {} above its address"),
+                         mode.name, number, mode.footprint));
+            mode.footprint += footprint;
+        }
+        std::map<int, std::string> owner; // who has a slot
+        for (Placed& p : placed) {
+            const auto own = std::exchange(p.channel.offsets, {});
+            for (const Cell& cell : p.cells) {
+                if (begins[cell.dmx_break] < 0)
+                    continue;
+                std::vector<int> at;
+                for (const int offset : own)
+                    at.push_back(begins[cell.dmx_break] + cell.shift + offset);
+                const auto other =
+                    std::find_if(at.begin(), at.end(), [&](int o) { return owner.contains(o); });
+                if (other != at.end()) {
+                    note(say(
+                        ZELO_TEXT("core", "mode '{}': {} at offset {} is left out, {} is there"),
+                        mode.name, p.channel.attribute, *other, owner[*other]));
+                    continue;
+                }
+                for (const int offset : at)
+                    owner[offset] = p.channel.attribute;
+                if (p.channel.offsets.empty())
+                    p.channel.offsets = std::move(at);
+                else
+                    p.channel.also.push_back(std::move(at));
+            }
+        }
+    }
+
+    // A second channel for the same part is another cell: it shows the same.
+    void joinCells(std::vector<Placed>& placed) {
+        std::map<std::size_t, Channel*> first; // by part
+        for (Placed& p : placed) {
+            Channel& c = p.channel;
+            if (c.role != Role::Part || c.offsets.empty())
+                continue;
+            const auto [at, is_first] = first.emplace(c.part, &c);
+            if (is_first)
+                continue;
+            Channel& whole = *at->second;
+            if (whole.bits() == c.bits() && whole.response == c.response &&
+                whole.first == c.first && whole.end() == c.end() && whole.ranges == c.ranges) {
+                whole.also.push_back(std::exchange(c.offsets, {}));
+                std::move(c.also.begin(), c.also.end(), std::back_inserter(whole.also));
+            } else {
+                c.role = Role::Other;
+                note(say(ZELO_TEXT("core", "a second channel for {} is left at home"), c.name));
+            }
+        }
+    }
+
+    // One dimmer is the fixture's; those of its cells stay open.
+    void settleDimmers(std::vector<Placed>& placed, const Mode& mode) {
+        bool found = false;
+        for (Placed& p : placed) {
+            Channel& c = p.channel;
+            if (c.role != Role::Dimmer || c.offsets.empty() || !std::exchange(found, true))
+                continue;
+            c.role = Role::Other;
+            c.home = light::nearestValue(c, 1);
+            note(say(ZELO_TEXT("core", "mode '{}': a second dimmer stays at full"), mode.name));
+        }
+    }
+
+    // A function that works only while another channel is within some values: that channel rests
+    // there, where it is neither intensity nor colour.
+    void followMasters(std::vector<Placed>& placed, const Mode& mode) {
+        for (const Placed& p : placed) {
+            const auto f = functionOf(p.node);
+            const std::string master = f.attribute("ModeMaster").value();
+            if (master.empty() || p.channel.role == Role::Other || p.channel.offsets.empty())
+                continue;
+            // "Beam_Shutter1" or "Beam_Shutter1.Shutter1.Open": the channel is geometry_attribute.
+            const std::string channel = master.substr(0, master.find('.'));
+            bool followed = false;
+            for (Placed& m : placed) {
+                const std::string name =
+                    std::string(m.node.attribute("Geometry").value()) + "_" +
+                    m.node.child("LogicalChannel").attribute("Attribute").value();
+                if (name != channel || m.channel.role != Role::Other || m.channel.offsets.empty())
+                    continue;
+                const auto bytes = m.channel.offsets.size();
+                const auto from = dmxValue(f.attribute("ModeFrom").value(), bytes);
+                const auto to = dmxValue(f.attribute("ModeTo").value(), bytes);
+                followed = from <= to;
+                if (followed && (m.channel.home < from || m.channel.home > to)) {
+                    m.channel.home = from;
+                    note(say(ZELO_TEXT("core", "mode '{}': {} rests at {}, where {} works"),
+                             mode.name, m.channel.attribute, from, p.channel.attribute));
+                }
+                break;
+            }
+            if (!followed)
+                note(say(ZELO_TEXT("core", "mode '{}': {} may depend on {}, which is not followed"),
+                         mode.name, p.channel.attribute, master));
+        }
     }
 
     Done readOffsets(const pugi::xml_node& node, Channel& channel) {
@@ -294,8 +387,7 @@ private:
         }
         if (channel.offsets.size() > 3) { // 24 bit are kept; a fourth byte is finer than light
             channel.offsets.resize(3);
-            type_.notes.push_back(
-                say(ZELO_TEXT("core", "{}: its fourth byte is left at 0"), channel.attribute));
+            note(say(ZELO_TEXT("core", "{}: its fourth byte is left at 0"), channel.attribute));
         }
         return {};
     }
@@ -312,8 +404,7 @@ private:
                     channel.last = from - 1;
     }
 
-    Result<Channel> readChannel(const pugi::xml_node& node, bool additive,
-                                std::set<std::size_t>& taken) {
+    Result<Channel> readChannel(const pugi::xml_node& node, bool additive) {
         Channel channel;
         const auto function = functionOf(node);
         channel.attribute = function.attribute("Attribute").value();
@@ -330,157 +421,82 @@ private:
         channel.highlight = dmxValue(node.attribute("Highlight").value(), channel.offsets.size());
         if (const std::string profile = function.attribute("DMXProfile").value();
             !profile.empty()) {
-            const auto known = named_.profiles.find(profile);
-            if (known == named_.profiles.end())
-                return bad(channel.attribute,
-                           say(ZELO_TEXT("core", "DMXProfile '{}' is not there"), profile));
-            channel.response = known->second;
+            if (const auto known = named_.profiles.find(profile); known != named_.profiles.end())
+                channel.response = known->second;
+            else
+                note(say(ZELO_TEXT("core", "{}: DMXProfile '{}' is not there, taken as even"),
+                         channel.attribute, profile));
         }
         setStretch(node, function, channel);
         if (useOf(function) == Use::Dimmer) {
             channel.role = Role::Dimmer;
+            followPhysical(function, channel);
             return channel;
         }
-        auto part = partOf(function, additive, channel);
-        if (!part)
-            return passOn(part.error());
-        if (!*part) {
+        const auto part = partOf(function, additive, channel);
+        if (!part) {
             readSetting(node, channel);
             return channel;
         }
-        channel.part = type_.indexOf(**part);
+        channel.part = type_.indexOf(*part);
         channel.name = type_.partName(channel.part);
-        if (!taken.insert(channel.part).second) {
-            type_.notes.push_back(
-                say(ZELO_TEXT("core", "a second channel for {} is left at home"), channel.name));
-            return channel;
-        }
         channel.role = Role::Part;
         return channel;
     }
 
-    // What is neither intensity nor colour: all that its values do, and whether it goes there.
-    static void readSetting(const pugi::xml_node& node, Channel& channel) {
-        channel.name = plainName(channel.attribute);
-        channel.first = 0;
-        channel.last.reset();
-        channel.snaps = isYes(node.child("LogicalChannel").attribute("Snap").value());
-        struct Begins {
-            std::uint32_t from;
-            std::string name;
+    // The part that a function sets; nothing when it is none of ours, or not there.
+    std::optional<Part> partOf(const pugi::xml_node& f, bool additive, Channel& channel) {
+        const auto missing = [&](const char* what, const std::string& name) {
+            note(say(ZELO_TEXT("core", "{}: {} '{}' is not there, left at home"), channel.attribute,
+                     what, name));
+            return std::optional<Part>();
         };
-        std::vector<Begins> all;
-        const auto bytes = channel.offsets.size();
-        // "Beam_Shutter1.Shutter1.Open": it rests as this function says.
-        const std::string initial = node.attribute("InitialFunction").value();
-        for (const auto& logical : node.children("LogicalChannel"))
-            for (const auto& f : logical.children("ChannelFunction")) {
-                const std::string own = f.attribute("Name").value();
-                if (!own.empty() && initial.ends_with("." + own) && f.attribute("Default"))
-                    channel.home = dmxValue(f.attribute("Default").value(), bytes);
-                const std::string attribute = f.attribute("Attribute").value();
-                std::string name = f.attribute("Name").value();
-                if (name.empty() || name.rfind(attribute, 0) == 0) // "Zoom 1"
-                    name = plainName(attribute);
-                all.push_back({dmxValue(f.attribute("DMXFrom").value(), bytes), name});
-                for (const auto& set : f.children("ChannelSet"))
-                    if (const std::string called = set.attribute("Name").value(); !called.empty())
-                        all.push_back({dmxValue(set.attribute("DMXFrom").value(), bytes), called});
-                if (all.size() > kMostRanges)
-                    break;
-            }
-        std::stable_sort(all.begin(), all.end(),
-                         [](const Begins& a, const Begins& b) { return a.from < b.from; });
-        for (std::size_t i = 0; i < all.size() && i < kMostRanges; ++i) {
-            if (i + 1 < all.size() && all[i + 1].from == all[i].from)
-                continue; // a set says more than the function that it stands in
-            const auto to = i + 1 < all.size() ? all[i + 1].from - 1 : channel.most();
-            channel.named.push_back({all[i].name, all[i].from, to});
-        }
-        if (channel.named.size() == 1 && channel.named[0].name == channel.name)
-            channel.named.clear(); // all of it does the same
-    }
-
-    static bool isYes(std::string_view text) { return text == "Yes" || text == "On"; }
-
-    // "Shutter1": Shutter. "AnimationWheel2": Animation wheel 2.
-    static std::string plainName(const std::string& attribute) {
-        std::string name;
-        for (std::size_t i = 0; i < attribute.size(); ++i) {
-            const auto c = static_cast<unsigned char>(attribute[i]);
-            const bool digit = std::isdigit(c) != 0;
-            const bool begins = i > 0 && (digit || std::isupper(c) != 0) &&
-                                std::islower(static_cast<unsigned char>(attribute[i - 1])) != 0;
-            if (begins && digit && attribute[i] == '1' && i + 1 == attribute.size())
-                break; // the only one
-            if (begins)
-                name += ' ';
-            name += begins                ? static_cast<char>(std::tolower(c))
-                    : attribute[i] == '_' ? ' '
-                                          : attribute[i];
-        }
-        return name.empty() ? attribute : name;
-    }
-
-    // Each setting has a name of its own in its mode.
-    static void nameApart(Mode& mode) {
-        std::set<std::string> names;
-        for (Channel& c : mode.channels) {
-            if (c.role != Role::Other)
-                continue;
-            const std::string plain = c.name;
-            for (int n = 2; !names.insert(c.name).second; ++n)
-                c.name = plain + " " + std::to_string(n);
-        }
-    }
-
-    // The part that a function sets; nothing when it is none of ours.
-    Result<std::optional<Part>> partOf(const pugi::xml_node& f, bool additive, Channel& channel) {
         switch (useOf(f)) {
         case Use::Emitter: {
-            const std::string name = f.attribute("Emitter").value();
-            const auto emitter = named_.emitters.find(name);
+            const auto emitter = named_.emitters.find(emitterName(f, named_));
             if (emitter == named_.emitters.end())
-                return bad(channel.attribute,
-                           say(ZELO_TEXT("core", "Emitter '{}' is not there"), name));
-            return std::optional(Part{PartKind::Emitter, emitter->second});
+                return missing("Emitter", f.attribute("Emitter").value());
+            followPhysical(f, channel);
+            return Part{PartKind::Emitter, emitter->second};
         }
         case Use::Flag: {
             const auto flag = flags_.find(flagName(f));
             if (flag == flags_.end())
-                return bad(channel.attribute, say(ZELO_TEXT("core", "Filter '{}' is not there"),
-                                                  f.attribute("Filter").value()));
-            setInsertion(f, channel);
-            return std::optional(Part{PartKind::Flag, flag->second});
+                return missing("Filter", f.attribute("Filter").value());
+            followPhysical(f, channel);
+            return Part{PartKind::Flag, flag->second};
         }
         case Use::Wheel: {
             const auto wheel = wheels_.find(f.attribute("Wheel").value());
             if (wheel == wheels_.end())
-                return bad(channel.attribute, say(ZELO_TEXT("core", "Wheel '{}' is not there"),
-                                                  f.attribute("Wheel").value()));
+                return missing("Wheel", f.attribute("Wheel").value());
             setPlaces(f, type_.wheels[wheel->second], channel);
-            return std::optional(Part{PartKind::Wheel, wheel->second});
+            return Part{PartKind::Wheel, wheel->second};
         }
         case Use::Engine: {
             const EngineWord& word = *engineWord(f.attribute("Attribute").value());
             const auto engine = engines_.find(word.kind);
             if (additive || engine == engines_.end())
-                return std::optional<Part>();
-            return std::optional(
-                Part{word.second ? PartKind::EngineSecond : PartKind::EngineFirst, engine->second});
+                return std::nullopt;
+            return Part{word.second ? PartKind::EngineSecond : PartKind::EngineFirst,
+                        engine->second};
         }
         default:
-            return std::optional<Part>();
+            return std::nullopt;
         }
     }
 
-    // A flag that is driven in the other way round, or only part of the way.
-    static void setInsertion(const pugi::xml_node& f, Channel& channel) {
+    // What runs the other way round, or only part of the way: PhysicalFrom 1, PhysicalTo 0.
+    void followPhysical(const pugi::xml_node& f, Channel& channel) {
         const double from = number(f, "PhysicalFrom", 0);
         const double to = number(f, "PhysicalTo", 1);
         const bool shares = from >= 0 && from <= 1 && to >= 0 && to <= 1 && from != to;
-        if (!shares || (from == 0 && to == 1) || !channel.response.linear())
+        if (!shares || (from == 0 && to == 1))
             return;
+        if (!channel.response.linear())
+            return note(say(ZELO_TEXT("core", "{}: has a DMXProfile, its PhysicalFrom {} and "
+                                              "PhysicalTo {} are not followed"),
+                            channel.attribute, from, to));
         light::Response::Piece piece;
         piece.c[0] = from;
         piece.c[1] = to - from;
@@ -527,7 +543,7 @@ private:
         }
     }
 
-    const Named& named_;
+    Named& named_;
     FixtureType& type_;
     std::map<std::string, std::size_t> flags_, wheels_; // by name, places in the type
     std::map<EngineKind, std::size_t> engines_;
@@ -535,8 +551,15 @@ private:
 
 } // namespace
 
-Result<std::vector<Mode>> readModes(const pugi::xml_node& modes, const Named& named,
-                                    FixtureType& type) {
+bool anyAdditive(const pugi::xml_node& modes) {
+    for (const auto& m : modes.children("DMXMode"))
+        for (const auto& c : m.child("DMXChannels").children("DMXChannel"))
+            if (useOf(functionOf(c)) == Use::Emitter)
+                return true;
+    return false;
+}
+
+Result<std::vector<Mode>> readModes(const pugi::xml_node& modes, Named& named, FixtureType& type) {
     return ModesReader(named, type).read(modes);
 }
 

@@ -17,34 +17,15 @@ using light::Response;
 
 namespace {
 
-constexpr double kModelledWidthNm = 20; // FWHM of an emitter known only by its wavelength
-constexpr double kSamePoint = 2e-4;     // Δu'v': a gamut's corner is this emitter
-constexpr double kOpen = 99.9;          // Y of a slot's Color from which it is open
+constexpr double kSamePoint = 2e-4; // Δu'v': a gamut's corner is this emitter
+constexpr double kOpen = 99.9;      // Y of a slot's Color from which it is open
 
-colour::Spectrum lineAt(double nm) {
-    colour::Grid grid;
-    for (std::size_t i = 0; i < grid.size(); ++i) {
-        const double d = (colour::kGridFirstNm + static_cast<double>(i) - nm) / kModelledWidthNm;
-        grid[i] = std::exp(-4 * std::log(2.0) * d * d);
-    }
-    return colour::Spectrum(grid);
-}
+} // namespace
 
 std::optional<colour::Spectrum> smoothOf(const std::array<double, 3>& xyY) {
     if (!(xyY[1] > 0))
         return std::nullopt;
     return colour::smoothestSpectrum(colour::toXyz(colour::Xy{xyY[0], xyY[1]}));
-}
-
-// For an emitter without measurement: by its chromaticity, else by its dominant wavelength.
-std::optional<colour::Spectrum> modelled(const pugi::xml_node& node) {
-    const double nm = number(node, "DominantWaveLength", 0);
-    if (const auto xyY = colourOf(node, "Color"))
-        if (auto smooth = smoothOf(*xyY))
-            return smooth;
-    if (nm >= colour::kGridFirstNm && nm <= colour::kGridLastNm)
-        return lineAt(nm);
-    return std::nullopt;
 }
 
 Result<colour::Samples> readPoints(const pugi::xml_node& measurement) {
@@ -64,15 +45,18 @@ Result<colour::Samples> readPoints(const pugi::xml_node& measurement) {
         if (samples.values.size() > colour::kMostSamples)
             return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "too many MeasurementPoints"));
     }
+    auto& nm = samples.wavelengths_nm; // some write them from red to blue
+    if (std::is_sorted(nm.rbegin(), nm.rend())) {
+        std::reverse(nm.begin(), nm.end());
+        std::reverse(samples.values.begin(), samples.values.end());
+    }
     return samples;
 }
 
-// Measurements with points, by Physical.
 std::vector<pugi::xml_node> measurementsOf(const pugi::xml_node& node) {
     std::vector<pugi::xml_node> all;
     for (const auto& m : node.children("Measurement"))
-        if (m.child("MeasurementPoint"))
-            all.push_back(m);
+        all.push_back(m);
     std::stable_sort(all.begin(), all.end(), [](const auto& a, const auto& b) {
         return number(a, "Physical", 0) < number(b, "Physical", 0);
     });
@@ -81,8 +65,6 @@ std::vector<pugi::xml_node> measurementsOf(const pugi::xml_node& node) {
         all.erase(all.begin(), all.end() - kMostMeasurements);
     return all;
 }
-
-} // namespace
 
 // Far from the edge of what numbers can hold nothing that is computed from it can leave that edge.
 double sane(double value) {
@@ -113,69 +95,6 @@ std::optional<std::array<double, 3>> colourOf(const pugi::xml_node& node, const 
     return xyY;
 }
 
-Result<Emitter> readEmitter(const pugi::xml_node& node, Notes& notes) {
-    Emitter emitter;
-    emitter.name = node.attribute("Name").value();
-    const std::string where = "Emitter '" + emitter.name + "'";
-    if (emitter.name.empty())
-        return bad("Emitter", say(ZELO_TEXT("core", "an emitter needs a Name")));
-    const auto measurements = measurementsOf(node);
-    std::vector<colour::Spectrum> spectra;
-    for (const auto& m : measurements) {
-        const auto samples = readPoints(m);
-        if (!samples)
-            return passOn(samples.error(), where);
-        auto spectrum = colour::lightFromSamples(*samples);
-        if (!spectrum)
-            return passOn(spectrum.error(), where);
-        spectra.push_back(*spectrum);
-    }
-    double cd = 0;
-    if (!spectra.empty()) {
-        emitter.spectrum = spectra.back();
-        cd = number(measurements.back(), "LuminousIntensity", 0);
-    } else if (const auto made = modelled(node)) {
-        emitter.spectrum = *made;
-        emitter.modelled = true;
-        notes.push_back(say(ZELO_TEXT("core", "{}: no measurement, spectrum modelled"), where));
-    } else {
-        return bad(
-            where,
-            say(ZELO_TEXT("core",
-                          "no Measurement, and no Color or DominantWaveLength to model one from")));
-    }
-    if (!(cd >= 0) || cd > 1e9)
-        return bad(where,
-                   say(ZELO_TEXT("core", "LuminousIntensity {}: must be within 0..1e9 cd"), cd));
-    const double y = emitter.xyz().Y;
-    if (cd == 0) {
-        const auto xyY = colourOf(node, "Color");
-        cd = xyY && (*xyY)[2] > 0 ? (*xyY)[2] : 0;
-        if (cd > 0)
-            notes.push_back(
-                say(ZELO_TEXT("core", "{}: no LuminousIntensity, its Color's is taken"), where));
-        else if (y > 0)
-            notes.push_back(
-                say(ZELO_TEXT("core", "{}: no LuminousIntensity, its energies are taken as "
-                                      "W/(sr nm)"),
-                    where));
-    }
-    const double scale = y > 0 && cd > 0 ? cd / y : 1;
-    emitter.spectrum = emitter.spectrum.scaled(scale);
-    for (std::size_t i = 0; i + 1 < spectra.size(); ++i) {
-        const double full = number(measurements.back(), "Physical", 100);
-        const double drive = full > 0 ? number(measurements[i], "Physical", 0) / full : 0;
-        const double own_cd = number(measurements[i], "LuminousIntensity", 0);
-        const double own_y = colour::toXyz(spectra[i]).Y;
-        if (!(drive > 0 && drive < 1) ||
-            (!emitter.droop.empty() && drive <= emitter.droop.back().drive))
-            continue;
-        emitter.droop.push_back(
-            {drive, spectra[i].scaled(own_cd > 0 && own_y > 0 ? own_cd / own_y : scale)});
-    }
-    return emitter;
-}
-
 Result<Flag> readFilter(const pugi::xml_node& node, Notes& notes) {
     Flag flag;
     flag.name = node.attribute("Name").value();
@@ -183,17 +102,20 @@ Result<Flag> readFilter(const pugi::xml_node& node, Notes& notes) {
     if (flag.name.empty())
         return bad("Filter", say(ZELO_TEXT("core", "a filter needs a Name")));
     for (const auto& m : measurementsOf(node)) {
+        if (!m.child("MeasurementPoint"))
+            continue;
         auto samples = readPoints(m);
-        if (!samples)
-            return passOn(samples.error(), where);
         // 0..1, or percent when any value says so
-        if (std::any_of(samples->values.begin(), samples->values.end(),
-                        [](double v) { return v > 1.5; }))
+        if (samples && std::any_of(samples->values.begin(), samples->values.end(),
+                                   [](double v) { return v > 1.5; }))
             for (double& v : samples->values)
                 v /= 100;
-        auto through = colour::filterFromSamples(*samples);
-        if (!through)
-            return passOn(through.error(), where);
+        auto through = samples ? colour::filterFromSamples(*samples) : passOn(samples.error());
+        if (!through) {
+            notes.push_back(say(ZELO_TEXT("core", "{}: a measurement is not read: {}"), where,
+                                through.error().sentence()));
+            continue;
+        }
         const double position = std::clamp(number(m, "Physical", 100) / 100, 0.0, 1.0);
         if (!flag.points.empty() && position <= flag.points.back().position)
             flag.points.pop_back(); // the same position again: the later one counts
@@ -224,12 +146,16 @@ Result<light::Wheel> readWheel(const pugi::xml_node& node,
         if (slot.name.empty())
             slot.name = fmt::format("{}", wheel.places.size() + 1);
         if (const std::string name = s.attribute("Filter").value(); !name.empty()) {
-            const auto filter = filters.find(name);
-            if (filter == filters.end())
-                return bad(where, say(ZELO_TEXT("core", "Filter '{}' is not there"), name));
-            slot.transmittance = filter->second.transmittance(1);
-            slot.modelled = filter->second.modelled;
-        } else if (const auto xyY = colourOf(s, "Color"); xyY && (*xyY)[2] < kOpen) {
+            if (const auto filter = filters.find(name); filter != filters.end()) {
+                slot.transmittance = filter->second.transmittance(1);
+                slot.modelled = filter->second.modelled;
+            } else {
+                notes.push_back(say(ZELO_TEXT("core", "{}: slot '{}': Filter '{}' is not there"),
+                                    where, slot.name, name));
+            }
+        }
+        if (const auto xyY = colourOf(s, "Color");
+            !slot.transmittance && xyY && (*xyY)[2] < kOpen) {
             if (const auto smooth = smoothOf(*xyY)) {
                 slot.transmittance = smooth->scaled(1 / smooth->largest());
                 slot.modelled = true;
@@ -266,25 +192,6 @@ Result<Response> readProfile(const pugi::xml_node& node) {
         return passOn(response.error(),
                       say(ZELO_TEXT("core", "DMXProfile '{}'"), node.attribute("Name").value()));
     return response;
-}
-
-std::optional<Emitter> lampOfBeam(const pugi::xml_node& beam) {
-    const double k = number(beam, "ColorTemperature", 0);
-    const double lumens = number(beam, "LuminousFlux", 0);
-    if (!(k >= 1000 && k <= 25'000 && lumens > 0 && lumens < 1e9))
-        return std::nullopt;
-    // Within half of the beam angle as if evenly: sr = 2π (1 − cos(angle / 2)).
-    const double angle = std::clamp(number(beam, "BeamAngle", 25), 1.0, 180.0);
-    const double sr = 2 * 3.14159265358979 * (1 - std::cos(angle * 3.14159265358979 / 360));
-    const auto spectrum = std::string_view(beam.attribute("LampType").value()) == "Tungsten"
-                              ? colour::blackbody({k})
-                              : colour::lampOf({k});
-    Emitter lamp;
-    lamp.name = "Lamp";
-    lamp.spectrum = spectrum.scaled(lumens / sr / colour::toXyz(spectrum).Y);
-    lamp.modelled = true;
-    lamp.source = true;
-    return lamp;
 }
 
 std::optional<Flag> modelledFlag(const std::string& attribute) {

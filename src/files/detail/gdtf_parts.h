@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The physical part of a GDTF description: emitters, filters, wheels, gamuts, response curves.
+// The physical part of a GDTF description: filters, wheels, gamuts, response curves. (Emitters:
+// gdtf_emitters.h.)
 #pragma once
 
+#include "colour/resample.h"
 #include "light/fixture_type.h"
 
 #include <array>
@@ -17,10 +19,15 @@ tl::unexpected<Error> bad(const std::string& where, Sentence what);
 // "0.3,0.3,1200" → x, y, Y.
 std::optional<std::array<double, 3>> colourOf(const pugi::xml_node& node, const char* attribute);
 
+// A smooth spectrum of this chromaticity, of any size; nothing for one that no light has.
+std::optional<colour::Spectrum> smoothOf(const std::array<double, 3>& xyY);
+
+// The measurements of an emitter or filter by their Physical, also those without points.
+std::vector<pugi::xml_node> measurementsOf(const pugi::xml_node& node);
+Result<colour::Samples> readPoints(const pugi::xml_node& measurement);
+
 using Notes = std::vector<Sentence>;
 
-// Of several Measurements the one at the highest Physical is full; the others are droop.
-Result<light::Emitter> readEmitter(const pugi::xml_node& node, Notes& notes);
 // Measurements by Physical, percent driven in.
 Result<light::Flag> readFilter(const pugi::xml_node& node, Notes& notes);
 // Slots by their Filter (names in `filters`), else modelled from their Color.
@@ -28,8 +35,6 @@ Result<light::Wheel> readWheel(const pugi::xml_node& node,
                                const std::map<std::string, light::Flag>& filters, Notes& notes);
 Result<light::Response> readProfile(const pugi::xml_node& node);
 
-// A lamp for flags to stand before, where only the Beam says what burns: modelled.
-std::optional<light::Emitter> lampOfBeam(const pugi::xml_node& beam);
 // A flag known by its attribute alone ("ColorSub_C", "CTO"): modelled; nothing for others.
 std::optional<light::Flag> modelledFlag(const std::string& attribute);
 

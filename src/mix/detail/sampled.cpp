@@ -174,12 +174,50 @@ void Sampled::add(std::vector<Sample>& samples, const Drives& drives) const {
         samples.push_back({drives, colour::toUv(xyz), xyz.Y});
 }
 
+// More axes than a table has room for: each alone and each two, at their ends and between, then
+// settings spread evenly over all of them (multiples of roots of φᵏ⁺¹ = φ + 1; M. Roberts, 2018).
+std::vector<Sampled::Sample> Sampled::spreadOver(const Free& free, std::size_t most) const {
+    std::vector<Sample> samples;
+    add(samples, free.base);
+    for (const std::size_t a : free.axes) {
+        for (const double at : {0.25, 0.5, 0.75, 1.0}) {
+            Drives one = free.base;
+            one[a] = at;
+            add(samples, one);
+        }
+        for (const std::size_t b : free.axes) {
+            Drives two = free.base;
+            two[a] = 1;
+            two[b] = a < b ? 1 : 0.5;
+            if (a != b)
+                add(samples, two);
+        }
+    }
+    double root = 2; // Newton's method on φᵏ⁺¹ − φ − 1
+    const double k = static_cast<double>(free.axes.size());
+    for (int round = 0; round < 60; ++round)
+        root -= (std::pow(root, k + 1) - root - 1) / ((k + 1) * std::pow(root, k) - 1);
+    for (std::size_t i = 1; samples.size() < most && i <= most; ++i) {
+        Drives all = free.base;
+        double step = 1;
+        for (const std::size_t a : free.axes) {
+            step /= root;
+            const double at = 0.5 + static_cast<double>(i) * step;
+            all[a] = at - std::floor(at);
+        }
+        add(samples, all);
+    }
+    return samples;
+}
+
 // All combinations: evenly spaced settings of the axes, every slot of the wheels.
 std::vector<Sampled::Sample> Sampled::samplesOf(const Free& free, std::size_t most) const {
     std::vector<std::pair<std::size_t, std::vector<double>>> choices;
     if (!free.axes.empty()) {
         const double each = std::floor(
             std::pow(static_cast<double>(most), 1.0 / static_cast<double>(free.axes.size())));
+        if (each < 2)
+            return spreadOver(free, most);
         const int steps = std::clamp(static_cast<int>(each), 2, 25);
         std::vector<double> settings;
         settings.reserve(static_cast<std::size_t>(steps));
@@ -581,10 +619,15 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
     return finished(kindest(free, wanted, least, truest, *brightest), wanted, most);
 }
 
-std::optional<Drives> Sampled::nearestTo(const Drives& target, const Xyz& exact) const {
-    Free free = freeOf({});
-    free.base = target;
+std::optional<Drives> Sampled::nearestTo(const Drives& target, const Xyz& exact,
+                                         const MixWish& wish) const {
+    Free free = freeOf(wish);
     Drives drives = target;
+    for (const std::size_t part : wish.keep_out)
+        drives[part] = free.base[part];
+    for (const Pin& pin : wish.pins)
+        drives[pin.part] = free.base[pin.part];
+    free.base = drives;
     if (!(exact.Y > 0)) {
         for (std::size_t i = 0; i < drives.size(); ++i)
             if (type_->lamp(i))
@@ -597,11 +640,14 @@ std::optional<Drives> Sampled::nearestTo(const Drives& target, const Xyz& exact)
             drives[i] = ready[i];
     const Uv uv = colour::toUv(exact);
     if (free.axes.empty()) {
+        const bool held = !wish.keep_out.empty() || !wish.pins.empty();
+        const auto own = held ? samplesOf(free, kTable) : std::vector<Sample>();
+        const auto& samples = held ? own : samples_;
         const auto nearest =
-            std::min_element(samples_.begin(), samples_.end(), [&](const auto& a, const auto& b) {
+            std::min_element(samples.begin(), samples.end(), [&](const auto& a, const auto& b) {
                 return colour::distance(a.uv, uv) < colour::distance(b.uv, uv);
             });
-        if (nearest == samples_.end())
+        if (nearest == samples.end())
             return std::nullopt;
         drives = nearest->drives;
         return type_->dimmed(drives, std::min(1.0, exact.Y / nearest->y));

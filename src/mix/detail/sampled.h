@@ -21,9 +21,9 @@ public:
     Mix solve(const light::Wanted& wanted, const MixWish& wish) const;
 
     // The setting nearest to `target` with this light; nothing when it cannot be that bright.
-    // Wheels take the nearest slot whatever it misses.
-    std::optional<light::Drives> nearestTo(const light::Drives& target,
-                                           const colour::Xyz& exact) const;
+    // Wheels take the nearest slot whatever it misses. Keep-outs and pins of the wish hold.
+    std::optional<light::Drives> nearestTo(const light::Drives& target, const colour::Xyz& exact,
+                                           const MixWish& wish) const;
 
 private:
     struct Sample {
@@ -39,6 +39,7 @@ private:
     };
     Free freeOf(const MixWish& wish) const;
     std::vector<Sample> samplesOf(const Free& free, std::size_t most) const;
+    std::vector<Sample> spreadOver(const Free& free, std::size_t most) const;
     void add(std::vector<Sample>& samples, const light::Drives& drives) const;
     void refineReach(std::vector<colour::Uv>& points) const;
 
