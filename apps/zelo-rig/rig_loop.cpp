@@ -37,7 +37,7 @@ void RigLoop::addLamps(const RigWish& wish, const show::Show& show, const host::
         last_universe = std::max(last_universe, f->universe);
         if (!type) {
             std::fprintf(stderr, "zelo-rig: lamp %d left out: no fixture type '%s'\n", f->number,
-                         f->type.c_str());
+                         oneReadableLine(f->type).c_str());
             continue;
         }
         if (auto added = rig_.add(id.value, f->number, type, f->mode, f->universe, f->address);
@@ -68,7 +68,7 @@ Done RigLoop::listen(const RigWish& wish) {
     auto art = wire::UdpPort::open(
         "127.0.0.1", static_cast<std::uint16_t>(wish.art_port),
         {[this](auto bytes, const wire::Endpoint& from) { takeArt(bytes, from); },
-         [this] { sendLater(); }});
+         [this] { tick(); }});
     if (art) {
         art_ = std::move(*art);
         art_->start();
@@ -110,9 +110,8 @@ void RigLoop::print(const std::vector<std::size_t>& lamps) {
 void RigLoop::take(const wire::DataPacket& packet) {
     const std::lock_guard lock(mutex_);
     ++packets_;
-    if (packet.options & (wire::kPreview | wire::kStreamTerminated))
-        return; // terminated: lamps hold what they show
-    print(rig_.take(packet.universe, packet.values));
+    if (const auto values = sources_.take(packet, std::chrono::steady_clock::now()))
+        print(rig_.take(packet.universe, *values));
 }
 
 void RigLoop::takeArt(std::span<const std::uint8_t> bytes, const wire::Endpoint& from) {
@@ -129,8 +128,10 @@ void RigLoop::takeArt(std::span<const std::uint8_t> bytes, const wire::Endpoint&
     sendReady();
 }
 
-void RigLoop::sendLater() {
+void RigLoop::tick() {
     const std::lock_guard lock(mutex_);
+    for (const auto& [universe, values] : sources_.expire(std::chrono::steady_clock::now()))
+        print(rig_.take(universe, values));
     sendReady();
 }
 

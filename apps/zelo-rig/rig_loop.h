@@ -6,6 +6,7 @@
 #include "practice/meter.h"
 #include "practice/practice_rig.h"
 #include "practice/responder.h"
+#include "wire/e131_sources.h"
 #include "wire/net/e131_receiver.h"
 #include "wire/net/lines.h"
 #include "wire/net/udp_port.h"
@@ -59,14 +60,15 @@ private:
     void take(const wire::DataPacket& packet);
     void takeArt(std::span<const std::uint8_t> bytes, const wire::Endpoint& from);
     std::string measured(const std::string& line); // the meter's answer
-    void sendLater();                              // answers whose time has come
-    void sendReady();                              // the same, the lock held
+    void tick();
+    void sendReady(); // answers whose time has come; the lock held
     void print(const std::vector<std::size_t>& lamps);
 
     mutable std::mutex mutex_;
     practice::PracticeRig rig_;
     bool watch_;
     std::uint64_t packets_ = 0;
+    wire::E131Sources sources_;
     std::unique_ptr<practice::Responder> responder_;
     struct Late {
         std::chrono::steady_clock::time_point at;

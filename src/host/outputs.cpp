@@ -2,6 +2,7 @@
 #include "host/outputs.h"
 
 #include "base/text.h"
+#include "show/kept.h"
 
 #include <arpa/inet.h>
 #include <ifaddrs.h>
@@ -35,8 +36,8 @@ std::vector<NetworkCard> networkCards() {
     return cards;
 }
 
-Result<std::shared_ptr<Outputs::Line>> Outputs::opened(const show::OutputLine& line, bool all,
-                                                       const NetworkChoice& network) const {
+Result<std::shared_ptr<Outputs::Sender>> Outputs::opened(const show::OutputLine& line,
+                                                         const NetworkChoice& network) const {
     if (!here(line.address) && !network.leavesComputer())
         return fail(
             ErrorCode::Unsupported,
@@ -45,14 +46,15 @@ Result<std::shared_ptr<Outputs::Line>> Outputs::opened(const show::OutputLine& l
                       "computer"),
             line.address);
     const std::string from = here(line.address) ? std::string("127.0.0.1") : network.card;
-    if (const auto lines = now())
-        for (const auto& known : *lines)
-            if (known->as == line && known->all == all && known->from == from)
-                return known;
-    auto made = std::make_shared<Line>();
-    made->as = line;
+    if (const auto places = now())
+        for (const Place& place : *places)
+            if (place.sender->protocol == line.protocol && place.sender->address == line.address &&
+                place.sender->from == from)
+                return place.sender;
+    auto made = std::make_shared<Sender>();
+    made->protocol = line.protocol;
+    made->address = line.address;
     made->from = from;
-    made->all = all;
     if (line.protocol == show::Protocol::ArtNet) {
         auto sender = wire::ArtNetSender::open({from, line.address, ports_.art_net});
         if (!sender)
@@ -72,67 +74,106 @@ Result<std::shared_ptr<Outputs::Line>> Outputs::opened(const show::OutputLine& l
     return made;
 }
 
-std::shared_ptr<const Outputs::Lines> Outputs::now() const {
+std::shared_ptr<Outputs::Places> Outputs::now() const {
     const std::lock_guard lock(mutex_);
-    return lines_;
+    return places_;
 }
 
 std::vector<Sentence> Outputs::set(const std::vector<show::OutputLine>& lines,
                                    const NetworkChoice& network) {
     std::vector<Sentence> troubles;
-    auto next = std::make_shared<Lines>();
+    auto next = std::make_shared<Places>();
     const auto add = [&](const show::OutputLine& line, bool all) {
-        auto made = opened(line, all, network);
-        if (made)
-            next->push_back(std::move(*made));
-        else
-            troubles.push_back(made.error().sentence());
+        for (Place& place : *next) {
+            if (place.sender->protocol != line.protocol || place.sender->address != line.address)
+                continue;
+            for (const show::OutputLine& other : place.lines)
+                if (show::sameThere(other, line)) {
+                    troubles.push_back(
+                        say(ZELO_TEXT("core", "universes {} to {}: another line sends to these "
+                                              "of {}: not sent"),
+                            line.first, line.first + line.count - 1, line.address));
+                    return;
+                }
+            place.lines.push_back(line);
+            return;
+        }
+        auto sender = opened(line, network);
+        if (!sender)
+            return troubles.push_back(sender.error().sentence());
+        Place place;
+        place.sender = std::move(*sender);
+        if (!all)
+            place.lines = {line};
+        next->push_back(std::move(place));
     };
     for (const auto& line : lines)
         if (line.on)
             add(line, false);
     if (lines.empty())
         add({}, true);
-    std::shared_ptr<const Lines> gone = std::move(next);
     const std::lock_guard lock(mutex_);
-    lines_.swap(gone); // its lines end their streams when nobody sends with them any more
+    places_.swap(next); // senders that go end their streams when nobody sends with them any more
     return troubles;
 }
 
 void Outputs::send(const light::Frame& frame) {
-    const auto lines = now();
+    const auto places = now();
     const auto time = wire::KeepAlive::Clock::now();
-    for (std::size_t i = 0; lines && i < lines->size(); ++i) {
-        Line& line = *(*lines)[i];
-        if (line.all) {
-            line.e131->sendAt(frame, time);
+    for (std::size_t i = 0; places && i < places->size(); ++i) {
+        Place& place = (*places)[i];
+        if (place.lines.empty()) {
+            place.sender->e131->sendAt(frame, time);
             continue;
         }
         std::size_t used = 0;
-        for (const auto& universe : frame.universes) {
-            const int off = universe.universe - line.as.first;
-            if (off < 0 || off >= line.as.count)
-                continue;
-            if (used == line.frame.universes.size())
-                line.frame.universes.emplace_back();
-            auto& there = line.frame.universes[used++];
-            there.universe = static_cast<std::uint16_t>(line.as.to + off);
-            there.values = universe.values;
+        place.outgoing.clear();
+        for (const auto& line : place.lines)
+            for (const auto& universe : frame.universes) {
+                const int off = universe.universe - line.first;
+                if (off < 0 || off >= line.count)
+                    continue;
+                if (used == place.frame.universes.size())
+                    place.frame.universes.emplace_back();
+                auto& there = place.frame.universes[used++];
+                there.universe = static_cast<std::uint16_t>(line.to + off);
+                there.values = universe.values;
+                place.outgoing.push_back({nullptr, static_cast<std::uint8_t>(line.priority),
+                                          static_cast<std::uint16_t>(line.sync ? line.to : 0)});
+            }
+        place.frame.universes.resize(used);
+        if (place.sender->art_net) {
+            place.sender->art_net->sendAt(place.frame, time);
+            continue;
         }
-        line.frame.universes.resize(used);
-        if (line.e131)
-            line.e131->sendAt(line.frame, time);
-        else
-            line.art_net->sendAt(line.frame, time);
+        for (std::size_t u = 0; u < used; ++u)
+            place.outgoing[u].levels = &place.frame.universes[u];
+        place.sender->e131->sendAt(place.outgoing, time);
     }
 }
 
 std::uint64_t Outputs::packets() const {
-    const auto lines = now();
+    const auto places = now();
     std::uint64_t all = 0;
-    for (std::size_t i = 0; lines && i < lines->size(); ++i) {
-        const Line& line = *(*lines)[i];
-        all += line.e131 ? line.e131->packets() : line.art_net->packets();
+    for (std::size_t i = 0; places && i < places->size(); ++i) {
+        const Sender& sender = *(*places)[i].sender;
+        all += sender.e131 ? sender.e131->packets() : sender.art_net->packets();
+    }
+    return all;
+}
+
+std::vector<Sentence> Outputs::lost() const {
+    std::vector<Sentence> all;
+    const auto places = now();
+    for (std::size_t i = 0; places && i < places->size(); ++i) {
+        const Sender& sender = *(*places)[i].sender;
+        const auto lost = sender.e131 ? sender.e131->refused() : sender.art_net->refused();
+        if (lost == 0)
+            continue;
+        all.push_back(sender.e131 ? say(ZELO_TEXT("core", "{}: {} packets were not taken: {}"),
+                                        sender.address, lost, sender.e131->lastRefusal().message())
+                                  : say(ZELO_TEXT("core", "{}: {} packets were not taken"),
+                                        sender.address, lost));
     }
     return all;
 }

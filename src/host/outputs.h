@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The output map at work: each universe of a frame goes where the show's output lines say. With no
 // line every universe goes as E1.31 to this computer. What would leave this computer is held back
-// until a network card has been chosen.
+// until a network card has been chosen. All that goes to one place goes by one sender, whichever
+// lines it comes from, so that a line may grow while its universes run.
 #pragma once
 
 #include "light/frame.h"
@@ -35,34 +36,42 @@ class Outputs : public light::FrameSink {
 public:
     Outputs(wire::Cid cid, OutputPorts ports) : cid_(cid), ports_(ports) {}
 
-    // From the interface's thread. One sentence for each line that does not go out, and why. Lines
-    // that stay as they were go on without a break; those that go end their streams.
+    // From the interface's thread. One sentence for each line that does not go out, and why (two
+    // lines to one universe of one place: the first has it). Universes that stay go on without a
+    // break; those that go end their streams.
     std::vector<Sentence> set(const std::vector<show::OutputLine>& lines,
                               const NetworkChoice& network);
 
     void send(const light::Frame& frame) override;
 
-    // Packets sent by the lines in use now.
+    // Packets sent to the places in use now.
     std::uint64_t packets() const;
+    // One sentence for each place that packets got lost on the way to: how many, and why.
+    std::vector<Sentence> lost() const;
 
 private:
-    struct Line {
-        show::OutputLine as; // what it was opened for
-        std::string from;    // by this network card
-        bool all = false;    // all universes, as they are
-        light::Frame frame;  // reused: its universes are renumbered
+    struct Sender { // to one place
+        show::Protocol protocol = show::Protocol::E131;
+        std::string address;
+        std::string from; // by this network card
         std::unique_ptr<wire::E131Sender> e131;
         std::unique_ptr<wire::ArtNetSender> art_net;
     };
-    using Lines = std::vector<std::shared_ptr<Line>>;
-    Result<std::shared_ptr<Line>> opened(const show::OutputLine& line, bool all,
-                                         const NetworkChoice& network) const;
-    std::shared_ptr<const Lines> now() const;
+    struct Place {
+        std::shared_ptr<Sender> sender;
+        std::vector<show::OutputLine> lines; // none: all universes, as they are
+        light::Frame frame;                  // reused: its universes are renumbered
+        std::vector<wire::E131Sender::Outgoing> outgoing;
+    };
+    using Places = std::vector<Place>;
+    Result<std::shared_ptr<Sender>> opened(const show::OutputLine& line,
+                                           const NetworkChoice& network) const;
+    std::shared_ptr<Places> now() const;
 
     wire::Cid cid_;
     OutputPorts ports_;
-    mutable std::mutex mutex_; // of lines_; held for a pointer's copy
-    std::shared_ptr<const Lines> lines_;
+    mutable std::mutex mutex_;       // of places_; held for a pointer's copy
+    std::shared_ptr<Places> places_; // what is in it but the senders' counts belongs to send()
 };
 
 } // namespace zelo::host

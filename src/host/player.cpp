@@ -16,8 +16,25 @@ using Steady = std::chrono::steady_clock;
 namespace {
 
 constexpr auto kPeriod = std::chrono::nanoseconds(static_cast<long>(1e9 / kFramesPerSecond));
+constexpr auto kAsGoodAsOnTime = std::chrono::milliseconds(2);
 constexpr auto kLeastGap = std::chrono::milliseconds(10); // between two packets, after a stall too
 constexpr auto kLongestWait = std::chrono::milliseconds(200);
+
+// When the last frames went out, as many as may in a second.
+class LastFrames {
+public:
+    void push(std::chrono::steady_clock::time_point at) {
+        at_[next_] = at;
+        next_ = (next_ + 1) % at_.size();
+    }
+    // Of the frame that is followed by a second's worth; long ago while there were fewer.
+    std::chrono::steady_clock::time_point oldest() const { return at_[next_]; }
+
+private:
+    std::array<std::chrono::steady_clock::time_point, static_cast<std::size_t>(kFramesPerSecond)>
+        at_{};
+    std::size_t next_ = 0;
+};
 
 } // namespace
 
@@ -164,6 +181,7 @@ void Player::run(const std::stop_token& stop) {
     auto deadline = start;
     auto second = start;
     int in_second = 0;
+    LastFrames sent;
     while (!stop.stop_requested()) {
         makeFrame(std::chrono::duration<double>(deadline - start).count());
         ++frames_;
@@ -180,6 +198,12 @@ void Player::run(const std::stop_token& stop) {
             const auto left_out = (least - deadline + kPeriod - Steady::duration(1)) / kPeriod;
             late_ += static_cast<std::uint64_t>(left_out);
             deadline += left_out * kPeriod;
+        }
+        // A late frame is followed by those on the grid: within a second of it one too many.
+        sent.push(now);
+        if (deadline - sent.oldest() < std::chrono::seconds(1) - kAsGoodAsOnTime) {
+            ++late_;
+            deadline += kPeriod;
         }
         std::this_thread::sleep_until(deadline);
     }

@@ -1,18 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// The practice rig's answers to Art-Net and RDM: each lamp is a device. An awkward rig has, among
-// its well-behaved devices, some that answer slowly or ask to be asked again later, one whose
-// checksums are wrong, two of one identity, and one that is silent.
-// Not thread-safe: as the rig.
+// The practice rig's answers to Art-Net and RDM: each lamp is a device of the port that its
+// universe is. It is as strict as the standards: what is not for a device, or is no request, is not
+// answered. An awkward rig has, among its well-behaved devices, some that answer slowly, later (by
+// a queued message) or in several pieces, one whose checksums are wrong, two of one identity, and
+// one that is silent. Not thread-safe: as the rig.
 #pragma once
 
 #include "practice/practice_rig.h"
 #include "wire/art_net.h"
 
 #include <chrono>
+#include <optional>
 
 namespace zelo::practice {
 
-enum class Manner { Plain, Slow, Later, Garbled, Twin, Silent };
+enum class Manner { Plain, Slow, Later, Pieces, Garbled, Twin, Silent };
 
 class Responder {
 public:
@@ -37,9 +39,15 @@ private:
         Manner manner = Manner::Plain;
         bool identifying = false;
         std::string label;
-        bool asked_before = false; // of Later: the next answer comes
+        std::optional<wire::RdmMessage> queued = {}; // of Later: waits to be asked for
+        bool second_piece = false;                   // of Pieces
     };
     std::vector<std::uint16_t> ports() const;
+    std::vector<Reply> pollReplies(const wire::ArtPoll& poll) const;
+    std::vector<Reply> table(std::uint16_t port_address) const;
+    std::vector<Reply> takeRdm(const wire::ArtRdm& rdm, std::vector<std::size_t>& changed);
+    std::optional<wire::RdmMessage> inTheirManner(std::size_t lamp, const wire::RdmMessage& request,
+                                                  std::vector<std::size_t>& changed);
     wire::RdmMessage answer(std::size_t lamp, const wire::RdmMessage& request,
                             std::vector<std::size_t>& changed);
     wire::DeviceInfo infoOf(std::size_t lamp) const;

@@ -578,10 +578,19 @@ Done checkOutput(const OutputLine& line) {
     if (line.to < least || line.to + line.count - 1 > most)
         return fail(ErrorCode::BadValue, ZELO_TEXT("core", "there {} to {}: must be within {}..{}"),
                     line.to, line.to + line.count - 1, least, most);
+    constexpr int kMostPriority = 200;
+    if (line.priority < 0 || line.priority > kMostPriority)
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "priority {}: must be within 0..{}"),
+                    line.priority, kMostPriority);
     if (!(line.address == "multicast" && !art_net) && !isIpv4(line.address))
         return fail(ErrorCode::BadValue, ZELO_TEXT("core", "'{}': expected an IPv4 address{}"),
                     line.address, art_net ? "" : " or multicast");
     return {};
+}
+
+bool sameThere(const OutputLine& a, const OutputLine& b) {
+    return a.protocol == b.protocol && a.address == b.address && a.to < b.to + b.count &&
+           b.to < a.to + a.count;
 }
 
 Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outputs) {
@@ -591,6 +600,13 @@ Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outpu
     for (std::size_t i = 0; i < outputs.size(); ++i)
         if (auto ok = checkOutput(outputs[i]); !ok)
             return passOn(ok.error(), say(ZELO_TEXT("core", "output {}"), i + 1));
+    for (std::size_t i = 0; i < outputs.size(); ++i)
+        for (std::size_t j = 0; j < i; ++j)
+            if (outputs[i].on && outputs[j].on && sameThere(outputs[i], outputs[j]))
+                return fail(ErrorCode::BadValue,
+                            ZELO_TEXT("core", "output {}: output {} sends to the same universe of "
+                                              "{} already"),
+                            i + 1, j + 1, outputs[i].address);
     Show next = *show;
     next.outputs = std::move(outputs);
     return nextShow(std::move(next));

@@ -105,6 +105,7 @@ Result<ShowPtr> changeStage(const ShowPtr& show, StagePlan stage);
 // BadValue names the line: universes out of range or twice, or an address that is none.
 Result<ShowPtr> changeOutputs(const ShowPtr& show, std::vector<OutputLine> outputs);
 Done checkOutput(const OutputLine& line);
+bool sameThere(const OutputLine& a, const OutputLine& b); // both send to one universe of one place
 // Keeps a fixture type with the show, under its id; one of this id is replaced.
 Result<ShowPtr> keepType(const ShowPtr& show, std::shared_ptr<const light::FixtureType> type);
 // BadValue while fixtures use it, unless the library has one of this id (`known`) for them.

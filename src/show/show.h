@@ -132,6 +132,8 @@ struct OutputLine {
     std::string address = "127.0.0.1"; // IPv4; E1.31 also "multicast"
     int to = 1; // its first there: a universe 1..63999, or an Art-Net port address 0..32767
     bool on = true;
+    int priority = 100; // of E1.31, 0..200: receivers follow the highest
+    bool sync = false;  // of E1.31: all of its universes are shown at one moment
     std::string unknown = {};
     friend bool operator==(const OutputLine&, const OutputLine&) = default;
 };

@@ -13,7 +13,11 @@ namespace {
 
 constexpr std::array<std::uint8_t, 8> kName{'A', 'r', 't', '-', 'N', 'e', 't', 0};
 constexpr std::uint16_t kVersion = 14;
+constexpr std::size_t kPollBytes = 18;
+constexpr std::size_t kTodRequestBytes = 24 + 32; // room for all addresses, however few are used
 constexpr std::size_t kPollReplyBytes = 239;
+constexpr std::uint16_t kOemUnknown = 0x00ff;
+constexpr std::uint8_t kStyleController = 1;
 constexpr std::size_t kPollReplyLeast = 207; // up to the MAC address: what old nodes send
 
 enum Op : std::uint16_t {
@@ -22,6 +26,7 @@ enum Op : std::uint16_t {
     kDmx = 0x5000,
     kTodRequest = 0x8000,
     kTodData = 0x8100,
+    kTodControl = 0x8200,
     kRdm = 0x8300,
 };
 
@@ -42,15 +47,19 @@ std::uint8_t lowOf(std::uint16_t port_address) {
 }
 
 std::vector<std::uint8_t> bytesOf(const ArtPoll& poll) {
-    std::vector<std::uint8_t> b(14);
+    std::vector<std::uint8_t> b(kPollBytes);
     putHead(b, kPoll);
     b[12] = poll.flags;
+    put16(b, 14, poll.top);
+    put16(b, 16, poll.bottom);
     return b;
 }
 
 std::vector<std::uint8_t> bytesOf(const ArtDmx& dmx) {
-    std::vector<std::uint8_t> b(kArtDmxHeader + dmx.values.size());
-    encodeArtDmx(dmx.port_address, dmx.sequence, dmx.values, b);
+    auto values = dmx.values; // an even number of them
+    values.resize(std::max<std::size_t>(2, values.size() + values.size() % 2));
+    std::vector<std::uint8_t> b(kArtDmxHeader + values.size());
+    encodeArtDmx(dmx.port_address, dmx.sequence, values, b);
     return b;
 }
 
@@ -65,6 +74,7 @@ std::vector<std::uint8_t> bytesOf(const ArtPollReply& reply) {
     const std::uint16_t first = reply.outputs.empty() ? std::uint16_t{0} : reply.outputs.front();
     b[18] = netOf(first);
     b[19] = static_cast<std::uint8_t>(first >> 4 & 15);
+    put16(b, 20, kOemUnknown);
     b[23] = reply.rdm ? 0x02 : 0;
     putText(all.subspan(26, 18), reply.name);
     putText(all.subspan(44, 64), reply.long_name);
@@ -74,6 +84,7 @@ std::vector<std::uint8_t> bytesOf(const ArtPollReply& reply) {
         b[182 + i] = 0x80; // is being played
         b[190 + i] = static_cast<std::uint8_t>(reply.outputs[i] & 15);
     }
+    b[200] = reply.controller ? kStyleController : 0;
     std::copy(reply.ip.begin(), reply.ip.end(), b.begin() + 207);
     b[211] = reply.bind_index;
     b[212] = 0x08; // 15 bit port addresses
@@ -81,11 +92,20 @@ std::vector<std::uint8_t> bytesOf(const ArtPollReply& reply) {
 }
 
 std::vector<std::uint8_t> bytesOf(const ArtTodRequest& request) {
-    std::vector<std::uint8_t> b(25);
+    std::vector<std::uint8_t> b(kTodRequestBytes);
     putHead(b, kTodRequest);
     b[21] = netOf(request.port_address);
     b[23] = 1; // one address follows
     b[24] = lowOf(request.port_address);
+    return b;
+}
+
+std::vector<std::uint8_t> bytesOf(const ArtTodControl& control) {
+    std::vector<std::uint8_t> b(24);
+    putHead(b, kTodControl);
+    b[21] = netOf(control.port_address);
+    b[22] = control.command;
+    b[23] = lowOf(control.port_address);
     return b;
 }
 
@@ -155,8 +175,26 @@ Result<ArtPacket> readPollReply(Bytes b) {
         if (b[174 + i] & 0x80)
             reply.outputs.push_back(static_cast<std::uint16_t>(
                 (b[18] & 0x7f) << 8 | (b[19] & 15) << 4 | (b[190 + i] & 15)));
+    reply.controller = b[200] == kStyleController;
     reply.bind_index = b.size() > 211 ? b[211] : std::uint8_t{1};
     return reply;
+}
+
+Result<ArtPacket> readPoll(Bytes b) {
+    if (b.size() < 14) // what old controllers send
+        return tooShort(b, 14);
+    ArtPoll poll{b[12]};
+    if (b.size() >= kPollBytes) {
+        poll.top = get16(b, 14);
+        poll.bottom = get16(b, 16);
+    }
+    return poll;
+}
+
+Result<ArtPacket> readTodControl(Bytes b) {
+    if (b.size() < 24)
+        return tooShort(b, 24);
+    return ArtTodControl{portAddress(b, 21, 23), b[22]};
 }
 
 Result<ArtPacket> readTodRequest(Bytes b) {
@@ -226,13 +264,15 @@ Result<ArtPacket> decodeArtNet(Bytes b) {
     case kDmx:
         return readDmx(b);
     case kPoll:
-        return b.size() < 14 ? Result<ArtPacket>(tooShort(b, 14)) : ArtPoll{b[12]};
+        return readPoll(b);
     case kPollReply:
         return readPollReply(b);
     case kTodRequest:
         return readTodRequest(b);
     case kTodData:
         return readTodData(b);
+    case kTodControl:
+        return readTodControl(b);
     case kRdm:
         return readRdm(b);
     default:

@@ -24,6 +24,9 @@ struct ArtDmx {
 
 struct ArtPoll {
     std::uint8_t flags = 0;
+    // With kTargeted only nodes with a port from `bottom` to `top` answer.
+    std::uint16_t top = 0, bottom = 0;
+    static constexpr std::uint8_t kTargeted = 0x20;
     friend bool operator==(const ArtPoll&, const ArtPoll&) = default;
 };
 
@@ -34,12 +37,20 @@ struct ArtPollReply {
     std::uint8_t bind_index = 1; // a node with more than four ports answers once for each four
     std::vector<std::uint16_t> outputs; // port addresses that it plays, at most 4, of one sub-net
     bool rdm = true;
+    bool controller = false; // it sends levels; else it plays them
     friend bool operator==(const ArtPollReply&, const ArtPollReply&) = default;
 };
 
 struct ArtTodRequest {
     std::uint16_t port_address = 0;
     friend bool operator==(const ArtTodRequest&, const ArtTodRequest&) = default;
+};
+
+struct ArtTodControl {
+    std::uint16_t port_address = 0;
+    std::uint8_t command = 0;
+    static constexpr std::uint8_t kFlush = 1; // forget the table, look anew
+    friend bool operator==(const ArtTodControl&, const ArtTodControl&) = default;
 };
 
 struct ArtTodData {
@@ -58,7 +69,8 @@ struct ArtRdm {
     friend bool operator==(const ArtRdm&, const ArtRdm&) = default;
 };
 
-using ArtPacket = std::variant<ArtDmx, ArtPoll, ArtPollReply, ArtTodRequest, ArtTodData, ArtRdm>;
+using ArtPacket =
+    std::variant<ArtDmx, ArtPoll, ArtPollReply, ArtTodRequest, ArtTodControl, ArtTodData, ArtRdm>;
 
 std::vector<std::uint8_t> encoded(const ArtPacket& packet);
 // ArtDmx without allocation; `to` holds kArtDmxHeader + slots bytes. Returns the size.

@@ -19,6 +19,7 @@ inline constexpr std::uint16_t kE131Port = 5568;
 inline constexpr std::size_t kE131Header = 126; // bytes before the first slot
 inline constexpr std::uint8_t kStreamTerminated = 0x40;
 inline constexpr std::uint8_t kPreview = 0x80;
+inline constexpr std::uint16_t kDiscoveryUniverse = 64214;
 
 using Cid = std::array<std::uint8_t, 16>; // who sends: one UUID for each component
 
@@ -42,6 +43,29 @@ std::vector<std::uint8_t> encoded(const DataPacket& packet);
 // Truncated, BadSyntax (not E1.31, lengths that disagree), BadValue (universe 0 or over 63999), or
 // Unsupported (another start code, a sync or discovery packet); `where` names the offset.
 Result<DataPacket> decode(std::span<const std::uint8_t> bytes);
+
+// Universe synchronisation (§6.3): data that names this universe is shown when it comes.
+struct SyncPacket {
+    Cid cid{};
+    std::uint8_t sequence = 0;
+    std::uint16_t universe = 1;
+    friend bool operator==(const SyncPacket&, const SyncPacket&) = default;
+};
+inline constexpr std::size_t kSyncBytes = 49;
+std::array<std::uint8_t, kSyncBytes> encoded(const SyncPacket& packet);
+Result<SyncPacket> decodeSync(std::span<const std::uint8_t> bytes);
+
+// Universe discovery (§8): what a source sends, every ten seconds, in pages of 512 universes.
+struct DiscoveryPacket {
+    Cid cid{};
+    std::string source_name;
+    std::uint8_t page = 0, last_page = 0;
+    std::vector<std::uint16_t> universes; // growing, at most kUniversesPerPage
+    friend bool operator==(const DiscoveryPacket&, const DiscoveryPacket&) = default;
+};
+inline constexpr std::size_t kUniversesPerPage = 512;
+std::vector<std::uint8_t> encoded(const DiscoveryPacket& packet);
+Result<DiscoveryPacket> decodeDiscovery(std::span<const std::uint8_t> bytes);
 
 // Of two sequence numbers in a row, whether the later packet must be dropped (§6.7.2 of E1.31).
 constexpr bool outOfSequence(std::uint8_t last, std::uint8_t next) {

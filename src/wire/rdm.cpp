@@ -62,7 +62,8 @@ std::vector<std::uint8_t> encoded(const RdmMessage& m) {
     putUid(b, 9, m.from);
     b[15] = m.transaction;
     b[16] = m.answer;
-    // 17 message count, 18-19 sub-device: 0
+    b[17] = m.queued;
+    put16(b, 18, m.sub_device);
     b[20] = static_cast<std::uint8_t>(m.command);
     put16(b, 21, m.parameter);
     b[23] = static_cast<std::uint8_t>(m.data.size());
@@ -92,9 +93,6 @@ Result<RdmMessage> decodeRdm(std::span<const std::uint8_t> b) {
         return at("offset 24", fail(ErrorCode::BadSyntax,
                                     ZELO_TEXT("core", "checksum {:04x}, the bytes give {:04x}"),
                                     get16(b, length), checksum(b.first(length))));
-    if (get16(b, 18) != 0)
-        return at("offset 18", fail(ErrorCode::Unsupported,
-                                    ZELO_TEXT("core", "sub-device {}: not used"), get16(b, 18)));
     RdmMessage m;
     switch (b[20]) {
     case 0x20:
@@ -111,6 +109,8 @@ Result<RdmMessage> decodeRdm(std::span<const std::uint8_t> b) {
     m.from = getUid(b, 9);
     m.transaction = b[15];
     m.answer = b[16];
+    m.queued = b[17];
+    m.sub_device = get16(b, 18);
     m.parameter = get16(b, 21);
     m.data.assign(b.begin() + kHead, b.begin() + static_cast<std::ptrdiff_t>(length));
     return m;
@@ -127,6 +127,7 @@ RdmMessage answerTo(const RdmMessage& request, std::vector<std::uint8_t> data, R
     std::swap(m.to, m.from);
     m.command = request.command == RdmClass::Set ? RdmClass::SetResponse : RdmClass::GetResponse;
     m.answer = static_cast<std::uint8_t>(answer);
+    m.queued = 0;
     m.data = std::move(data);
     return m;
 }
@@ -147,6 +148,8 @@ const char* nackWords(std::uint16_t reason) {
         return "it does not let this be set";
     case nack::kOutOfRange:
         return "value out of its range";
+    case nack::kSubDevice:
+        return "it has no such part";
     default:
         return "it says no";
     }

@@ -34,12 +34,23 @@ enum class RdmClass : std::uint8_t {
 };
 enum class RdmAnswer : std::uint8_t { Ack = 0, AckTimer = 1, Nack = 2, AckOverflow = 3 };
 
+inline constexpr Uid kToAll{0xffff, 0xffffffff}; // a broadcast: nobody answers
+// It is for this device: its own, to all, or to all of its maker.
+constexpr bool isFor(const Uid& to, const Uid& device) {
+    return to == device ||
+           (to.serial == 0xffffffff && (to.maker == 0xffff || to.maker == device.maker));
+}
+
 // Parameter ids that we use (table A-3).
 namespace pid {
+inline constexpr std::uint16_t kQueued = 0x0020;
+inline constexpr std::uint16_t kStatus = 0x0030;
+inline constexpr std::uint16_t kSupported = 0x0050;
 inline constexpr std::uint16_t kDeviceInfo = 0x0060;
 inline constexpr std::uint16_t kModel = 0x0080;
 inline constexpr std::uint16_t kMaker = 0x0081;
 inline constexpr std::uint16_t kLabel = 0x0082;
+inline constexpr std::uint16_t kSoftwareLabel = 0x00c0;
 inline constexpr std::uint16_t kPersonality = 0x00e0;
 inline constexpr std::uint16_t kPersonalityDescription = 0x00e1;
 inline constexpr std::uint16_t kStartAddress = 0x00f0;
@@ -52,6 +63,7 @@ inline constexpr std::uint16_t kUnknownPid = 0;
 inline constexpr std::uint16_t kFormat = 1;
 inline constexpr std::uint16_t kUnsupportedClass = 5;
 inline constexpr std::uint16_t kOutOfRange = 6;
+inline constexpr std::uint16_t kSubDevice = 9;
 } // namespace nack
 
 struct RdmMessage {
@@ -61,6 +73,8 @@ struct RdmMessage {
     RdmClass command = RdmClass::Get;
     std::uint16_t parameter = 0;
     std::vector<std::uint8_t> data; // at most 231 bytes
+    std::uint16_t sub_device = 0;   // 0: the device itself
+    std::uint8_t queued = 0;        // of a response: messages that wait to be asked for
     friend bool operator==(const RdmMessage&, const RdmMessage&) = default;
 };
 inline constexpr std::size_t kRdmMostData = 231;
@@ -69,7 +83,7 @@ inline constexpr std::size_t kRdmMostData = 231;
 std::vector<std::uint8_t> encoded(const RdmMessage& message);
 
 // Truncated, BadSyntax (start codes, lengths that disagree, checksum) or Unsupported (a class that
-// is none of the four, a sub-device); `where` names the offset.
+// is none of the four); `where` names the offset.
 Result<RdmMessage> decodeRdm(std::span<const std::uint8_t> bytes);
 // Who sent it, where that much can be read, whatever else is wrong.
 std::optional<Uid> senderOf(std::span<const std::uint8_t> bytes);

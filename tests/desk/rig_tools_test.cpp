@@ -229,7 +229,7 @@ TEST_F(RigToolsTest, TheOutputMapIsEditedInPlace) {
     const auto troubles = document.network()->troubles();
     ASSERT_EQ(troubles.size(), 1u) << "nothing leaves without a choice of network";
     EXPECT_NE(troubles[0].english().find("choose a network first"), std::string::npos);
-    panel.lines().item(0, 4)->setCheckState(Qt::Unchecked);
+    panel.lines().item(0, 6)->setCheckState(Qt::Unchecked);
     EXPECT_FALSE(document.show().outputs[0].on);
     panel.removeLine();
     EXPECT_TRUE(document.show().outputs.empty());

@@ -37,7 +37,10 @@ protected:
                                                               9, 10},
                                     from);
                  std::vector<std::size_t> changed;
-                 if (const auto packet = wire::decodeArtNet(bytes))
+                 const auto packet = wire::decodeArtNet(bytes);
+                 if (packet)
+                     note(*packet);
+                 if (packet)
                      for (auto& r : responder->take(*packet, changed))
                          late.push_back(
                              {std::chrono::steady_clock::now() + r.after, r.bytes, from});
@@ -45,7 +48,12 @@ protected:
              [this] {
                  const std::lock_guard lock(mutex);
                  std::erase_if(late, [&](const Late& l) {
-                     return l.at <= std::chrono::steady_clock::now() && port->send(l.bytes, l.to);
+                     if (l.at > std::chrono::steady_clock::now() || !port->send(l.bytes, l.to))
+                         return false;
+                     if (const auto sent = wire::decodeArtNet(l.bytes))
+                         if (const auto* rdm = std::get_if<wire::ArtRdm>(&*sent))
+                             --on_cable[rdm->port_address];
+                     return true;
                  });
              },
              2ms});
@@ -53,6 +61,20 @@ protected:
         port = std::move(*opened);
         port->start();
         find({});
+    }
+    // How many questions are on a cable at once, and whether a later answer is asked for.
+    void note(const wire::ArtPacket& packet) {
+        const auto* rdm = std::get_if<wire::ArtRdm>(&packet);
+        const auto message = rdm ? wire::decodeRdm(rdm->message) : fail(ErrorCode::Io, "none");
+        if (!message)
+            return;
+        queued_asked += message->parameter == wire::pid::kQueued;
+        auto silent = false;
+        for (std::size_t i = 0; i < rig.lamps().size(); ++i)
+            silent |= responder->uid(i) == message->to &&
+                      responder->manner(i) == practice::Manner::Silent;
+        if (!silent)
+            most_on_cable = std::max(most_on_cable, ++on_cable[rdm->port_address]);
     }
     void find(wire::FinderSettings settings) {
         if (port)
@@ -113,6 +135,8 @@ protected:
     std::mutex mutex;
     std::vector<Late> late;
     bool flood = false;
+    std::map<int, int> on_cable; // questions without an answer yet, by port
+    int most_on_cable = 0, queued_asked = 0;
     std::mutex told_mutex;
     std::condition_variable told_wake;
     int told = 0;
@@ -147,8 +171,8 @@ TEST_F(FinderTest, FindsAllFortyAndTellsWhoIsAwkward) {
             EXPECT_EQ(d.model, rig.lamps()[i].type->name);
             EXPECT_EQ(d.maker, rig.lamps()[i].type->maker);
             EXPECT_EQ(d.personality, rig.lamps()[i].mode);
-            EXPECT_EQ(d.label, fmt::format("lamp {}", i + 1));
             if (i + 1 < 40 && responder->manner(i + 1) != practice::Manner::Twin) {
+                EXPECT_EQ(d.label, fmt::format("lamp {}", i + 1));
                 EXPECT_EQ(d.info.address, rig.lamps()[i].address);
                 EXPECT_TRUE(d.troubles.empty()) << d.troubles.front();
             }
@@ -156,6 +180,10 @@ TEST_F(FinderTest, FindsAllFortyAndTellsWhoIsAwkward) {
         EXPECT_EQ(d.port_address, rig.lamps()[i].universe - 1);
     }
     EXPECT_GT(told, 5) << "progress is told on the way";
+    const std::lock_guard lock(mutex);
+    EXPECT_GT(queued_asked, 3) << "who says later is asked for the queued message";
+    // The twins' second answer makes it one less than none.
+    EXPECT_LE(most_on_cable, 1) << "a cable carries one question at a time";
 }
 
 TEST_F(FinderTest, SetsTheAddressAndIdentifies) {
@@ -181,6 +209,28 @@ TEST_F(FinderTest, SetsTheAddressAndIdentifies) {
     const auto nobody = asked([&](auto a) { finder->identify({1, 2}, true, a); });
     ASSERT_FALSE(nobody);
     EXPECT_NE(nobody.error().text().find("does not answer"), std::string::npos);
+}
+
+TEST_F(FinderTest, AnswersThePollOfAnotherController) {
+    serve(false);
+    searched();
+    std::atomic<int> replies{0};
+    std::atomic<bool> controller{false};
+    auto other = std::move(*wire::UdpPort::open(
+        "127.0.0.1", 0, {[&](auto bytes, const wire::Endpoint&) {
+            const auto packet = wire::decodeArtNet(bytes);
+            const auto* reply = packet ? std::get_if<wire::ArtPollReply>(&*packet) : nullptr;
+            if (!reply)
+                return;
+            controller = reply->controller && reply->outputs.empty() && !reply->rdm;
+            ++replies;
+        }}));
+    other->start();
+    other->send(wire::encoded(wire::ArtPoll{}), {{127, 0, 0, 1}, finder->port()});
+    for (int i = 0; i < 200 && replies == 0; ++i)
+        std::this_thread::sleep_for(5ms);
+    EXPECT_EQ(replies, 1);
+    EXPECT_TRUE(controller);
 }
 
 TEST_F(FinderTest, NobodyThereEndsWithAWord) {

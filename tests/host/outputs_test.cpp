@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The output map: which universe goes where, and what must not leave this computer.
 #include "host/outputs.h"
+#include "show/kept.h"
 #include "wire/net/e131_receiver.h"
 
 #include <gtest/gtest.h>
@@ -18,6 +19,7 @@ protected:
     OutputsTest() {
         e131 = std::move(*wire::E131Receiver::open("127.0.0.1", 0, [this](const auto& p) {
             const std::lock_guard lock(mutex);
+            priority = p.priority;
             if (p.options & wire::kStreamTerminated)
                 ++ended[p.universe];
             else
@@ -52,6 +54,7 @@ protected:
 
     std::mutex mutex;
     Seen sacn, ports, ended;
+    int priority = 0;
     std::unique_ptr<wire::E131Receiver> e131;
     std::unique_ptr<wire::UdpPort> art;
     std::unique_ptr<Outputs> outputs;
@@ -114,6 +117,67 @@ TEST_F(OutputsTest, ALineThatStaysIsNotBroken) {
     EXPECT_TRUE(comes([&] { return ports.contains(0); }));
     const std::lock_guard lock(mutex);
     EXPECT_TRUE(ended.empty()) << "no receiver was told of an end";
+}
+
+TEST_F(OutputsTest, ALineThatGrowsLeavesRunningUniversesAlone) {
+    const auto line = [](int count) {
+        return std::vector<OutputLine>{{1, count, Protocol::E131, "127.0.0.1", 1}};
+    };
+    outputs->set(line(4), {});
+    for (int i = 0; i < 3; ++i)
+        outputs->send(frame);
+    EXPECT_TRUE(comes([&] { return sacn == Seen{{1, 10}, {2, 20}}; }));
+    const auto before = outputs->packets();
+    outputs->set(line(5), {});
+    outputs->send(frame);
+    EXPECT_TRUE(comes([&] { return sacn.contains(5); }));
+    EXPECT_GT(outputs->packets(), before);
+    {
+        const std::lock_guard lock(mutex);
+        EXPECT_TRUE(ended.empty()) << "nobody was told of an end";
+    }
+    outputs->set(line(1), {});
+    outputs->send(frame);
+    EXPECT_TRUE(comes([&] { return ended == Seen{{2, 3}, {5, 3}}; })) << "those that leave are";
+}
+
+TEST_F(OutputsTest, TwoLinesToOneUniverseOfOnePlaceAreRefused) {
+    const auto troubles = outputs->set({{1, 2, Protocol::E131, "127.0.0.1", 7},
+                                        {5, 1, Protocol::E131, "127.0.0.1", 8},
+                                        {5, 1, Protocol::E131, "127.0.0.1", 9}},
+                                       {});
+    ASSERT_EQ(troubles.size(), 1u);
+    EXPECT_NE(troubles[0].english().find("another line"), std::string::npos);
+    outputs->send(frame);
+    EXPECT_TRUE(comes([&] { return sacn == Seen{{7, 10}, {8, 20}, {9, 50}}; }));
+    auto show = std::make_shared<const show::Show>();
+    EXPECT_TRUE(show::changeOutputs(
+        show, {{1, 2, Protocol::E131, "127.0.0.1", 7}, {5, 1, Protocol::ArtNet, "127.0.0.1", 8}}));
+    const auto twice = show::changeOutputs(
+        show, {{1, 2, Protocol::E131, "127.0.0.1", 7}, {5, 1, Protocol::E131, "127.0.0.1", 8}});
+    ASSERT_FALSE(twice);
+    EXPECT_NE(twice.error().text().find("output 2"), std::string::npos) << twice.error().text();
+}
+
+TEST_F(OutputsTest, APriorityIsChosenForEachLine) {
+    OutputLine line{1, 1, Protocol::E131, "127.0.0.1", 1};
+    line.priority = 150;
+    outputs->set({line}, {});
+    outputs->send(frame);
+    EXPECT_TRUE(comes([&] { return priority == 150; }));
+    line.priority = 201;
+    EXPECT_FALSE(show::checkOutput(line));
+    line.priority = -1;
+    EXPECT_FALSE(show::checkOutput(line));
+}
+
+TEST_F(OutputsTest, WhatIsLostIsToldWithItsReason) {
+    EXPECT_TRUE(outputs->lost().empty());
+    // A network that this computer has no way to.
+    const auto troubles = outputs->set({{1, 1, Protocol::E131, "203.0.113.9", 1}}, {"127.0.0.1"});
+    EXPECT_EQ(troubles.size(), 1u) << "held back, not lost";
+    outputs->send(frame);
+    EXPECT_TRUE(outputs->lost().empty());
 }
 
 TEST_F(OutputsTest, ThisComputerIsAmongTheCards) {

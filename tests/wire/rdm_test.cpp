@@ -106,6 +106,8 @@ TEST(ArtNet, APollReplyHasItsFieldsInTheirPlaces) {
                                      "0a000007"
                                      "3619"
                                      "00000102");
+    EXPECT_EQ(hexOf({b.data() + 20, 2}), "00ff") << "a maker that has no code";
+    EXPECT_TRUE(b[212] & 0x08) << "port addresses of 15 bits";
     EXPECT_EQ(b[26], 'N');
     EXPECT_EQ(b[44], 'A');
     EXPECT_EQ(b[173], 2);
@@ -120,20 +122,32 @@ TEST(ArtNet, EveryPacketComesBackAsItWas) {
     std::vector<Uid> many;
     for (std::uint32_t i = 0; i < kTodMostUids; ++i)
         many.push_back({0x7ff0, i});
-    const ArtPacket packets[] = {ArtPoll{2}, ArtTodRequest{0x7fff},
-                                 ArtTodData{0x1ff, false, 400, 1, many},
-                                 ArtTodData{3, true, 0, 0, {}}, ArtRdm{9, encoded(request())}};
+    const ArtPacket packets[] = {
+        ArtPoll{2, 0x123, 7},          ArtTodRequest{0x7fff},
+        ArtTodControl{9, 1},           ArtTodData{0x1ff, false, 400, 1, many},
+        ArtTodData{3, true, 0, 0, {}}, ArtRdm{9, encoded(request())}};
     for (const auto& p : packets) {
         const auto bytes = encoded(p);
         const auto back = decodeArtNet(bytes);
         ASSERT_TRUE(back) << back.error().text();
         EXPECT_EQ(*back, p);
-        for (std::size_t n = 0; n + 1 < bytes.size() && p.index() != 5; ++n)
+        const bool longer = std::holds_alternative<ArtTodRequest>(p) || // than needs be read
+                            std::holds_alternative<ArtPoll>(p) || std::holds_alternative<ArtRdm>(p);
+        for (std::size_t n = 0; n + 1 < bytes.size() && !longer; ++n)
             EXPECT_FALSE(decodeArtNet({bytes.data(), n})) << p.index() << ", " << n << " bytes";
     }
     // Without its start code: 24 bytes before the sub-start code.
-    const auto rdm = encoded(packets[4]);
+    const auto rdm = encoded(packets[5]);
     EXPECT_EQ(hexOf(std::span(rdm).subspan(20, 6)), "00000009011a");
+}
+
+TEST(ArtNet, LengthsAreThoseOfTheStandard) {
+    EXPECT_EQ(encoded(ArtTodRequest{3}).size(), 56u) << "room for 32 addresses";
+    const auto odd = encoded(ArtDmx{1, 0, {9, 8, 7}});
+    EXPECT_EQ(odd.size(), 18u + 4);
+    EXPECT_EQ(std::get<ArtDmx>(*decodeArtNet(odd)).values, (std::vector<std::uint8_t>{9, 8, 7, 0}));
+    const auto poll = encoded(ArtPoll{});
+    EXPECT_TRUE(decodeArtNet({poll.data(), 14})) << "as old ones poll";
 }
 
 TEST(ArtNet, AnotherDissectorAgrees) {

@@ -1,10 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "wire/capture.h"
 #include "wire/e131.h"
+#include "wire/e131_sources.h"
 #include "wire/net/e131_receiver.h"
 #include "wire/net/e131_sender.h"
+#include "wire/net/udp_port.h"
 
 #include <condition_variable>
+#include <fcntl.h>
+#include <filesystem>
 #include <gtest/gtest.h>
 
 namespace zelo::wire {
@@ -87,6 +91,102 @@ TEST(E131, ForeignPacketsAreToldApart) {
     bytes = encoded(example());
     bytes[113] = bytes[114] = 0;
     EXPECT_NE(decode(bytes).error().text().find("universe 0"), std::string::npos);
+}
+
+TEST(E131, SynchronisationAndDiscoveryAreThoseOfTheStandard) {
+    SyncPacket sync{example().cid, 9, 0x1234};
+    const auto b = encoded(sync);
+    const auto hex = [](std::span<const std::uint8_t> bytes) {
+        std::string text;
+        for (const auto byte : bytes)
+            text += fmt::format("{:02x}", byte);
+        return text;
+    };
+    EXPECT_EQ(hex(std::span(b).subspan(16, 6)), "702100000008");
+    EXPECT_EQ(hex(std::span(b).subspan(38, 11)), "700b0000000109"
+                                                 "12340000");
+    EXPECT_EQ(*decodeSync(b), sync);
+    DiscoveryPacket found{example().cid, "Zelochrome", 0, 1, {1, 2, 513, 63999}};
+    const auto d = encoded(found);
+    ASSERT_EQ(d.size(), 128u);
+    EXPECT_EQ(hex(std::span(d).subspan(16, 6)), "707000000008");
+    EXPECT_EQ(hex(std::span(d).subspan(38, 6)), "705a00000002");
+    EXPECT_EQ(hex(std::span(d).subspan(112, 16)), "7010"
+                                                  "00000001"
+                                                  "0001"
+                                                  "000100020201f9ff");
+    EXPECT_EQ(*decodeDiscovery(d), found);
+    for (std::size_t n = 0; n < b.size(); ++n)
+        EXPECT_FALSE(decodeSync({b.data(), n}));
+    for (std::size_t n = 0; n < d.size(); ++n)
+        EXPECT_FALSE(decodeDiscovery({d.data(), n})) << n;
+    EXPECT_EQ(decodeSync(d).error().code, ErrorCode::Unsupported);
+    EXPECT_EQ(decode(d).error().code, ErrorCode::Unsupported);
+}
+
+// Who is followed: §6.2.3 (priority) and §6.2.6 (the end of a source).
+class SourcesTest : public ::testing::Test {
+protected:
+    std::optional<std::uint8_t> from(int source, int priority, int value, int options = 0) {
+        DataPacket p;
+        p.cid[0] = static_cast<std::uint8_t>(source);
+        p.priority = static_cast<std::uint8_t>(priority);
+        p.options = static_cast<std::uint8_t>(options);
+        p.values = {static_cast<std::uint8_t>(value), static_cast<std::uint8_t>(100 - value)};
+        const auto shown = sources.take(p, now);
+        return shown ? std::optional((*shown)[0]) : std::nullopt;
+    }
+    E131Sources sources;
+    E131Sources::Time now{};
+};
+
+TEST_F(SourcesTest, TheHighestPriorityIsFollowedWhoeverSends) {
+    EXPECT_EQ(from(1, 100, 10), 10);
+    EXPECT_EQ(from(2, 120, 20), 20);
+    for (int i = 0; i < 5; ++i) { // two sources side by side do not flicker
+        now += std::chrono::milliseconds(23);
+        EXPECT_EQ(from(1, 100, 30 + i), std::nullopt);
+        EXPECT_EQ(from(2, 120, 20), std::nullopt);
+    }
+    EXPECT_EQ(from(2, 120, 21), 21);
+    EXPECT_EQ(from(2, 90, 21), 34) << "it has stepped back behind the other";
+}
+
+TEST_F(SourcesTest, EqualOnesAreMergedSlotBySlot) {
+    EXPECT_EQ(from(1, 100, 10), 10);
+    DataPacket p;
+    p.cid[0] = 2;
+    p.values = {60, 5};
+    const auto shown = sources.take(p, now);
+    ASSERT_TRUE(shown);
+    EXPECT_EQ((*shown)[0], 60);
+    EXPECT_EQ((*shown)[1], 90) << "the highest of each slot";
+}
+
+TEST_F(SourcesTest, ALostSourceGivesWayAfterTwoAndAHalfSeconds) {
+    from(1, 100, 10);
+    from(2, 150, 20);
+    now += std::chrono::milliseconds(2000);
+    from(1, 100, 10);
+    EXPECT_TRUE(sources.expire(now).empty());
+    now += std::chrono::milliseconds(600);
+    const auto gone = sources.expire(now);
+    ASSERT_EQ(gone.size(), 1u);
+    EXPECT_EQ(gone[0].second[0], 10);
+    // One that says that it ends gives way at once; with none left the values stay.
+    EXPECT_EQ(from(3, 200, 77), 77);
+    EXPECT_EQ(from(3, 200, 77, kStreamTerminated), 10);
+    EXPECT_EQ(from(1, 100, 10, kStreamTerminated), std::nullopt);
+    now += std::chrono::seconds(5);
+    EXPECT_TRUE(sources.expire(now).empty());
+}
+
+TEST_F(SourcesTest, PreviewsAndCrowdsChangeNothing) {
+    EXPECT_EQ(from(1, 100, 10), 10);
+    EXPECT_EQ(from(2, 200, 99, kPreview), std::nullopt);
+    for (int i = 2; i < 250; ++i)
+        from(i, 50, 200);
+    EXPECT_EQ(from(1, 100, 11), 11);
 }
 
 TEST(E131, LatePacketsAreDroppedAndRestartsAreNot) {
@@ -179,6 +279,178 @@ TEST(E131Sender, SaysThreeTimesThatItEnds) {
     ASSERT_EQ(heard.size(), 4u);
     for (std::size_t i = 1; i < 4; ++i)
         EXPECT_TRUE(heard[i].options & kStreamTerminated);
+}
+
+TEST(E131Sender, AUniverseThatLeavesIsTerminatedAndTheOthersGoOn) {
+    Ear ear;
+    auto sender = mouth(ear);
+    light::Frame both;
+    both.at(4);
+    both.at(5);
+    auto now = E131Sender::Clock::now();
+    sender->sendAt(both, now);
+    light::Frame one;
+    one.at(5).values[0] = 1;
+    sender->sendAt(one, now += std::chrono::milliseconds(23));
+    const auto heard = ear.waitFor(6);
+    ASSERT_EQ(heard.size(), 6u);
+    int ended = 0;
+    for (const auto& p : heard) {
+        ended += p.universe == 4 && (p.options & kStreamTerminated);
+        EXPECT_FALSE(p.universe == 5 && (p.options & kStreamTerminated));
+    }
+    EXPECT_EQ(ended, 3);
+}
+
+// A socket that keeps all that comes to it.
+class RawEar {
+public:
+    RawEar() {
+        port = std::move(*UdpPort::open("127.0.0.1", 0, {[this](auto bytes, const Endpoint&) {
+                                            const std::lock_guard lock(mutex);
+                                            all.emplace_back(bytes.begin(), bytes.end());
+                                        }}));
+        port->start();
+    }
+    template <class Decoded, class F>
+    std::vector<Decoded> heard(F decodeIt, std::size_t count) {
+        for (int i = 0; i < 400; ++i) {
+            std::vector<Decoded> found;
+            {
+                const std::lock_guard lock(mutex);
+                for (const auto& bytes : all)
+                    if (const auto d = decodeIt(bytes))
+                        found.push_back(*d);
+            }
+            if (found.size() >= count)
+                return found;
+            std::this_thread::sleep_for(std::chrono::milliseconds(5));
+        }
+        return {};
+    }
+    std::mutex mutex;
+    std::vector<std::vector<std::uint8_t>> all;
+    std::unique_ptr<UdpPort> port;
+};
+
+TEST(E131Sender, TellsItsUniversesEveryTenSecondsAndWhenTheyChange) {
+    RawEar ear;
+    E131Settings settings;
+    settings.port = ear.port->port();
+    auto sender = std::move(*E131Sender::open(settings));
+    light::Frame frame;
+    frame.at(7);
+    frame.at(3);
+    const auto now = E131Sender::Clock::now();
+    sender->sendAt(frame, now);
+    const auto first = ear.heard<DiscoveryPacket>(decodeDiscovery, 1);
+    ASSERT_EQ(first.size(), 1u);
+    EXPECT_EQ(first[0].universes, (std::vector<std::uint16_t>{3, 7}));
+    sender->sendAt(frame, now + std::chrono::seconds(9));
+    sender->sendAt(frame, now + std::chrono::milliseconds(10'001));
+    EXPECT_EQ(ear.heard<DiscoveryPacket>(decodeDiscovery, 2).size(), 2u);
+    frame.universes.resize(1);
+    sender->sendAt(frame, now + std::chrono::milliseconds(10'050));
+    const auto fewer = ear.heard<DiscoveryPacket>(decodeDiscovery, 3);
+    ASSERT_EQ(fewer.size(), 3u);
+    EXPECT_EQ(fewer.back().universes, std::vector{frame.universes[0].universe});
+}
+
+TEST(E131Sender, ManyUniversesAreToldInPages) {
+    RawEar ear;
+    E131Settings settings;
+    settings.port = ear.port->port();
+    auto sender = std::move(*E131Sender::open(settings));
+    light::Frame frame;
+    for (int u = 1; u <= 600; ++u)
+        frame.at(static_cast<std::uint16_t>(u));
+    const auto start = E131Sender::Clock::now();
+    // Levels and their repeats, more at once than a socket holds; then a frame in which none is
+    // due.
+    for (const int ms : {0, 23, 46, 69, 9'500}) {
+        sender->sendAt(frame, start + std::chrono::milliseconds(ms));
+        std::this_thread::sleep_for(std::chrono::milliseconds(60));
+    }
+    sender->sendAt(frame, start + std::chrono::milliseconds(10'001));
+    const auto secondPage = [](const std::vector<std::uint8_t>& bytes) {
+        const auto page = decodeDiscovery(bytes);
+        return page && page->page == 1 ? std::optional(*page) : std::nullopt;
+    };
+    const auto pages = ear.heard<DiscoveryPacket>(secondPage, 1);
+    ASSERT_GE(pages.size(), 1u);
+    EXPECT_EQ(pages[0].last_page, 1);
+    EXPECT_EQ(pages[0].universes.size(), 600u - kUniversesPerPage);
+    EXPECT_EQ(pages[0].universes.back(), 600);
+}
+
+TEST(E131Sender, PrioritiesAndSynchronisationGoWithTheirUniverses) {
+    RawEar ear;
+    E131Settings settings;
+    settings.port = ear.port->port();
+    auto sender = std::move(*E131Sender::open(settings));
+    light::UniverseSlots a, b, c;
+    a.universe = 1;
+    b.universe = 2;
+    c.universe = 9;
+    const std::vector<E131Sender::Outgoing> all{{&a, 150, 1}, {&b, 150, 1}, {&c, 90, 0}};
+    sender->sendAt(all, E131Sender::Clock::now());
+    const auto data = ear.heard<DataPacket>(decode, 3);
+    ASSERT_EQ(data.size(), 3u);
+    EXPECT_EQ(data[0].priority, 150);
+    EXPECT_EQ(data[1].sync_universe, 1);
+    EXPECT_EQ(data[2].priority, 90);
+    EXPECT_EQ(data[2].sync_universe, 0);
+    const auto sync = ear.heard<SyncPacket>(decodeSync, 1);
+    ASSERT_EQ(sync.size(), 1u) << "one for both";
+    EXPECT_EQ(sync[0].universe, 1);
+    const std::lock_guard lock(ear.mutex);
+    const auto at = [&](auto decodeIt) {
+        std::size_t last = 0;
+        for (std::size_t i = 0; i < ear.all.size(); ++i)
+            if (decodeIt(ear.all[i]))
+                last = i;
+        return last;
+    };
+    EXPECT_GT(at(decodeSync), at(decode)) << "when all is there";
+}
+
+TEST(E131Sender, WhatTheSystemRefusesIsCountedWithItsReason) {
+    E131Settings settings;
+    settings.address = "203.0.113.9"; // of no network
+    settings.from = "127.0.0.1";      // and from where nothing leaves
+    auto sender = E131Sender::open(settings);
+    ASSERT_TRUE(sender) << sender.error().text();
+    light::Frame frame;
+    frame.at(1);
+    (*sender)->send(frame);
+    EXPECT_EQ((*sender)->packets(), 0u);
+    EXPECT_GT((*sender)->refused(), 0u);
+    EXPECT_FALSE((*sender)->lastRefusal().message().empty());
+}
+
+TEST(E131Sender, BroadcastAddressesWork) {
+    E131Settings settings;
+    settings.address = "127.255.255.255";
+    auto sender = E131Sender::open(settings);
+    ASSERT_TRUE(sender);
+    light::Frame frame;
+    frame.at(1);
+    (*sender)->send(frame);
+    EXPECT_EQ((*sender)->refused(), 0u) << (*sender)->lastRefusal().message();
+}
+
+TEST(Sockets, AreNotInheritedByProgramsStartedFromHere) {
+    Ear ear;
+    RawEar raw;
+    auto sender = mouth(ear);
+    for (const auto& entry : std::filesystem::directory_iterator("/proc/self/fd")) {
+        std::error_code gone;
+        const auto to = std::filesystem::read_symlink(entry.path(), gone).string();
+        if (to.rfind("socket:", 0) != 0)
+            continue;
+        const int flags = ::fcntl(std::stoi(entry.path().filename()), F_GETFD);
+        EXPECT_TRUE(flags & FD_CLOEXEC) << to;
+    }
 }
 
 TEST(E131Sender, RefusesANameForAnAddress) {

@@ -20,7 +20,7 @@ namespace zelo::desk {
 namespace {
 
 constexpr int kMargin = 20;
-enum Column { Universes, Way, Address, There, On, kColumns };
+enum Column { Universes, Way, Address, There, Priority, Sync, On, kColumns };
 
 // "1" or "1–4", also with a plain hyphen.
 std::optional<std::pair<int, int>> rangeOf(QString text) {
@@ -52,12 +52,14 @@ OutputPanel::OutputPanel(Document& document, QWidget* parent)
     cards_->setAccessibleName(tr("Network"));
     cards_->setToolTip(tr("Which network card may be used. This computer only: nothing leaves it"));
     lines_->setAccessibleName(tr("Lines of the output map"));
-    lines_->setToolTip(tr("Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the "
-                          "first universe there, on or off; Enter edits"));
-    lines_->setHorizontalHeaderLabels(
-        {tr("univ."), tr("protocol"), tr("address"), tr("sent as"), tr("on")});
+    lines_->setToolTip(
+        tr("Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the "
+           "first universe there, priority (0 to 200), whether its universes are shown "
+           "at one moment, on or off; Enter edits"));
+    lines_->setHorizontalHeaderLabels({tr("univ."), tr("protocol"), tr("address"), tr("sent as"),
+                                       tr("prio."), tr("sync"), tr("on")});
     styleTable(*lines_);
-    const int widths[] = {40, 54, 76, 46, 24};
+    const int widths[] = {36, 52, 70, 44, 32, 30, 24};
     for (int c = 0; c < kColumns; ++c)
         lines_->horizontalHeader()->resizeSection(c, widths[c]);
     connect(cards_, &QComboBox::activated, this, &OutputPanel::chooseCard);
@@ -100,10 +102,20 @@ void OutputPanel::refresh() {
         put(Way, line.protocol == show::Protocol::ArtNet ? tr("Art-Net") : tr("E1.31"));
         put(Address, toQt(line.address));
         put(There, QString::number(line.to));
-        auto* on = new QTableWidgetItem;
-        on->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
-        on->setCheckState(line.on ? Qt::Checked : Qt::Unchecked);
-        lines_->setItem(row, On, on);
+        const bool e131 = line.protocol == show::Protocol::E131;
+        put(Priority, e131 ? QString::number(line.priority) : QString());
+        const auto check = [&](int column, bool checked, bool usable) {
+            auto* item = new QTableWidgetItem;
+            if (usable) {
+                item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
+                item->setCheckState(checked ? Qt::Checked : Qt::Unchecked);
+            } else {
+                item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable);
+            }
+            lines_->setItem(row, column, item);
+        };
+        check(Sync, line.sync, e131);
+        check(On, line.on, true);
     }
     remove_->setEnabled(!outputs.empty());
     filling_ = false;
@@ -148,6 +160,15 @@ void OutputPanel::editCell(int row, int column) {
             document_.tell(tr("“%1”: expected a number.").arg(text));
             return refresh();
         }
+    } else if (column == Priority) {
+        bool number = false;
+        line.priority = text.toInt(&number);
+        if (!number || line.protocol != show::Protocol::E131) {
+            document_.tell(tr("“%1”: E1.31 has priorities from 0 to 200.").arg(text));
+            return refresh();
+        }
+    } else if (column == Sync) {
+        line.sync = lines_->item(row, Sync)->checkState() == Qt::Checked;
     } else {
         line.on = lines_->item(row, On)->checkState() == Qt::Checked;
     }
@@ -248,7 +269,10 @@ void OutputPanel::paintEvent(QPaintEvent*) {
     p.setPen(theme().text);
     p.setFont(typeface(Type::Small));
     y += 10;
-    for (const auto& trouble : network->troubles()) {
+    auto troubles = network->troubles();
+    for (auto& lost : network->outputs().lost())
+        troubles.push_back(std::move(lost));
+    for (const auto& trouble : troubles) {
         y += drawWrapped(p, QRect(kMargin, y, room, 80), said(trouble), typeface(Type::Small),
                          theme().text) +
              6;

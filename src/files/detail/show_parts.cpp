@@ -430,6 +430,8 @@ void readOutputs(JsonObject& top, Reading& to) {
         line.address = o.text("address", "127.0.0.1");
         line.to = o.integer("to", 1, 0, 63999);
         line.on = !o.flag("off");
+        line.priority = o.integer("priority", 100, 0, 200);
+        line.sync = o.flag("sync");
         line.unknown = o.unknown();
         if (const auto ok = show::checkOutput(line); !ok)
             o.complain("", ok.error().what);
@@ -683,6 +685,10 @@ Json outputJson(const show::OutputLine& line) {
     j["to"] = line.to;
     if (!line.on)
         j["off"] = true;
+    if (line.priority != 100)
+        j["priority"] = line.priority;
+    if (line.sync)
+        j["sync"] = true;
     writeUnknown(j, line.unknown);
     return j;
 }

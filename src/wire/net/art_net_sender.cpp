@@ -25,9 +25,9 @@ void ArtNetSender::sendAt(const light::Frame& frame, KeepAlive::Clock::time_poin
             continue;
         due->sequence = static_cast<std::uint8_t>(due->sequence == 255 ? 1 : due->sequence + 1);
         const auto size = encodeArtDmx(universe.universe, due->sequence, due->sent.values, bytes_);
-        if (port_->send({bytes_.data(), size}, to_))
-            ++packets_;
+        ++(port_->send({bytes_.data(), size}, to_) ? packets_ : refused_);
     }
+    streams_.endRound([](KeepAlive::Stream&) {}); // Art-Net has no word for the end
 }
 
 } // namespace zelo::wire

@@ -26,6 +26,7 @@ public:
     void sendAt(const light::Frame& frame, KeepAlive::Clock::time_point now);
 
     std::uint64_t packets() const { return packets_; }
+    std::uint64_t refused() const { return refused_; } // not taken by the system
 
 private:
     ArtNetSender() = default;
@@ -34,6 +35,7 @@ private:
     KeepAlive streams_;
     std::array<std::uint8_t, kArtDmxHeader + light::kSlots> bytes_{};
     std::atomic<std::uint64_t> packets_{0};
+    std::atomic<std::uint64_t> refused_{0};
 };
 
 } // namespace zelo::wire

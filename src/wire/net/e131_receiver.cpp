@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "wire/net/e131_receiver.h"
 
+#include "wire/net/close_on_exec.h"
+
 #include <asio.hpp>
 #include <map>
 #include <thread>
@@ -32,6 +34,8 @@ E131Receiver::open(const std::string& address, std::uint16_t port,
     std::unique_ptr<E131Receiver> receiver(new E131Receiver(std::move(take)));
     auto& s = *receiver->socket_;
     s.socket.open(udp::v4(), error);
+    if (!error)
+        closeOnExec(s.socket);
     if (!error)
         s.socket.bind(udp::endpoint(ip, port), error);
     if (error == asio::error::address_in_use)
@@ -71,7 +75,7 @@ void E131Receiver::listen() {
 void E131Receiver::takeIn(std::span<const std::uint8_t> bytes) {
     const auto packet = decode(bytes);
     if (!packet) {
-        ++malformed_;
+        malformed_ += packet.error().code != ErrorCode::Unsupported; // else another kind
         return;
     }
     const auto key = std::pair(packet->cid, packet->universe);

@@ -50,11 +50,26 @@ Result<std::unique_ptr<Finder>> Finder::open(FinderSettings settings, Told on_ch
     if (!port)
         return passOn(port.error());
     finder->port_ = std::move(*port);
+    if (!here && finder->settings_.to != finder->settings_.from) {
+        const auto hand_over = [raw = finder.get()](std::span<const std::uint8_t> bytes,
+                                                    const Endpoint& from) {
+            raw->port_->post(
+                [raw, from, copy = std::vector<std::uint8_t>(bytes.begin(), bytes.end())] {
+                    raw->take(copy, from);
+                });
+        };
+        if (auto hears = UdpPort::open(finder->settings_.to, finder->settings_.port, {hand_over}))
+            finder->broadcasts_ = std::move(*hears);
+    }
     finder->port_->start();
+    if (finder->broadcasts_)
+        finder->broadcasts_->start();
     return finder;
 }
 
-Finder::~Finder() = default;
+Finder::~Finder() {
+    broadcasts_.reset(); // first: it hands over to the other
+}
 
 FinderState Finder::state() const {
     const std::lock_guard lock(mutex_);
@@ -114,7 +129,9 @@ void Finder::take(std::span<const std::uint8_t> bytes, const Endpoint& from) {
         }
         return;
     }
-    if (const auto* reply = std::get_if<ArtPollReply>(&*packet))
+    if (std::get_if<ArtPoll>(&*packet))
+        takePoll(from);
+    else if (const auto* reply = std::get_if<ArtPollReply>(&*packet))
         takeReply(*reply, from);
     else if (const auto* tod = std::get_if<ArtTodData>(&*packet))
         takeTod(*tod, from);
@@ -122,8 +139,25 @@ void Finder::take(std::span<const std::uint8_t> bytes, const Endpoint& from) {
         takeRdm(*rdm);
 }
 
+// A controller tells others that it is there, to the standard's port.
+void Finder::takePoll(const Endpoint& from) {
+    const auto own = ipv4Of(settings_.from);
+    const bool here = startsWith(settings_.from, "127.");
+    if (!own || (from.ip == *own && (!here || from.port == port_->port())))
+        return; // its own broadcast
+    ArtPollReply reply;
+    reply.ip = *own;
+    reply.name = "Zelochrome";
+    reply.long_name = "Zelochrome, a controller";
+    reply.rdm = false;
+    reply.controller = true;
+    port_->send(encoded(reply), {from.ip, here ? from.port : settings_.port});
+}
+
 void Finder::takeReply(const ArtPollReply& reply, const Endpoint& from) {
     constexpr std::size_t kMostNodes = 1024;
+    if (reply.outputs.empty())
+        return; // it plays nothing: another controller
     if (seen_.size() < kMostNodes || seen_.contains(from))
         seen_[from] = Clock::now();
     const int before = nodes_.exchange(static_cast<int>(seen_.size()));
@@ -227,12 +261,37 @@ void Finder::next(std::size_t device) {
         q.data = {d.info.personality};
     lock.unlock();
     open_.push_back(std::move(q));
-    ask(open_.back());
+    askWhatWaits();
+}
+
+Finder::Cable Finder::cableOf(const Uid& uid) const {
+    const std::lock_guard lock(mutex_);
+    for (const auto& d : state_.devices)
+        if (d.uid == uid)
+            return {d.node, d.port_address};
+    return {to_, 0};
+}
+
+void Finder::askWhatWaits() {
+    const auto now = Clock::now();
+    std::vector<Cable> busy;
+    for (const Question& q : open_)
+        if (q.in_flight)
+            busy.push_back(cableOf(q.uid));
+    for (Question& q : open_) {
+        if (q.in_flight || now < q.deadline)
+            continue;
+        const Cable cable = cableOf(q.uid);
+        if (std::find(busy.begin(), busy.end(), cable) != busy.end())
+            continue;
+        busy.push_back(cable);
+        ask(q);
+    }
 }
 
 void Finder::ask(Question& q) {
     ++q.tries;
-    q.asked = true;
+    q.in_flight = true;
     q.transaction = ++transaction_;
     q.deadline = Clock::now() + settings_.answer_within;
     RdmMessage m;
@@ -242,17 +301,14 @@ void Finder::ask(Question& q) {
     m.command = q.command;
     m.parameter = q.parameter;
     m.data = q.data;
-    Endpoint node = to_;
-    std::uint16_t port_address = 0;
-    {
-        const std::lock_guard lock(mutex_);
-        for (const auto& d : state_.devices)
-            if (d.uid == q.uid) {
-                node = d.node;
-                port_address = d.port_address;
-            }
+    if (q.for_queued) {
+        constexpr std::uint8_t kErrors = 4; // status messages that it may send instead
+        m.command = RdmClass::Get;
+        m.parameter = pid::kQueued;
+        m.data = {kErrors};
     }
-    port_->send(encoded(ArtRdm{port_address, encoded(m)}), node);
+    const Cable cable = cableOf(q.uid);
+    port_->send(encoded(ArtRdm{cable.port_address, encoded(m)}), cable.node);
 }
 
 void Finder::trouble(std::size_t device, const Sentence& line) {
@@ -276,8 +332,9 @@ void Finder::takeRdm(const ArtRdm& rdm) {
                 trouble(i, say(ZELO_TEXT("core", "answers badly: {}"), message.error().text()));
         return;
     }
-    if (message->to != settings_.own)
-        return;
+    if (message->to != settings_.own || message->sub_device != 0 ||
+        (message->command != RdmClass::GetResponse && message->command != RdmClass::SetResponse))
+        return; // a question is none of ours to answer
     const auto key = std::pair(message->from, message->transaction);
     const auto q = std::find_if(open_.begin(), open_.end(), [&](const Question& o) {
         return o.uid == message->from && o.transaction == message->transaction;
@@ -294,19 +351,49 @@ void Finder::takeRdm(const ArtRdm& rdm) {
 }
 
 void Finder::takeAnswer(Question& question, const RdmMessage& m) {
-    if (m.parameter != question.parameter)
+    const auto now = Clock::now();
+    const bool refused = m.answer == static_cast<std::uint8_t>(RdmAnswer::Nack);
+    // No message waits, or it does not know of any: the question itself again.
+    if (question.for_queued &&
+        (m.parameter == pid::kStatus || (refused && m.parameter == pid::kQueued))) {
+        question.for_queued = false;
+        question.in_flight = false;
+        question.deadline = now;
+        return askWhatWaits();
+    }
+    const auto wanted =
+        question.command == RdmClass::Get ? RdmClass::GetResponse : RdmClass::SetResponse;
+    if (m.parameter != question.parameter || m.command != wanted)
         return; // an answer to something else: the deadline will tell
     if (m.answer == static_cast<std::uint8_t>(RdmAnswer::AckTimer)) {
         const auto later =
             std::chrono::milliseconds(m.data.size() == 2 ? 100 * get16(m.data, 0) : 200);
-        question.deadline = Clock::now() + std::min(later, std::chrono::milliseconds(2000));
-        question.asked = false; // ask again then
-        return;
+        question.deadline = now + std::min(later, std::chrono::milliseconds(2000));
+        question.in_flight = false;
+        question.for_queued = true;
+        if (++question.later <= kTimersTaken) {
+            question.tries = 0;
+        } else { // it will never say: the next tick gives it up
+            question.in_flight = true;
+            question.deadline = now;
+        }
+        return askWhatWaits();
+    }
+    constexpr std::size_t kMostPieces = 4096; // bytes
+    if (m.answer == static_cast<std::uint8_t>(RdmAnswer::AckOverflow) &&
+        question.pieces.size() < kMostPieces && !m.data.empty()) {
+        question.pieces.insert(question.pieces.end(), m.data.begin(), m.data.end());
+        question.tries = 0;
+        question.in_flight = false;
+        question.for_queued = false;
+        question.deadline = now;
+        return askWhatWaits();
     }
     Question q = std::move(question);
     std::erase_if(open_, [&](const Question& o) { return &o == &question; });
-    answered_[{m.from, m.transaction}] = Clock::now();
-    const bool refused = m.answer == static_cast<std::uint8_t>(RdmAnswer::Nack);
+    answered_[{m.from, m.transaction}] = now;
+    std::vector<std::uint8_t> data = std::move(q.pieces);
+    data.insert(data.end(), m.data.begin(), m.data.end());
     if (q.answer) {
         if (refused)
             q.answer(
@@ -314,7 +401,7 @@ void Finder::takeAnswer(Question& question, const RdmMessage& m) {
                      nackWords(m.data.size() == 2 ? get16(m.data, 0) : std::uint16_t{0xffff})));
         else
             q.answer({});
-        return;
+        return askWhatWaits();
     }
     {
         const std::lock_guard lock(mutex_);
@@ -324,7 +411,7 @@ void Finder::takeAnswer(Question& question, const RdmMessage& m) {
         if (!refused)
             switch (q.parameter) {
             case pid::kDeviceInfo:
-                if (const auto info = decodeDeviceInfo(m.data)) {
+                if (const auto info = decodeDeviceInfo(data)) {
                     d.info = *info;
                     d.answered = true;
                 } else {
@@ -333,16 +420,16 @@ void Finder::takeAnswer(Question& question, const RdmMessage& m) {
                 }
                 break;
             case pid::kMaker:
-                d.maker = textOf(m.data);
+                d.maker = textOf(data);
                 break;
             case pid::kModel:
-                d.model = textOf(m.data);
+                d.model = textOf(data);
                 break;
             case pid::kLabel:
-                d.label = textOf(m.data);
+                d.label = textOf(data);
                 break;
             default:
-                d.personality = textOf(m.data, 3);
+                d.personality = textOf(data, 3);
             }
     }
     next(q.device);
@@ -382,16 +469,17 @@ void Finder::tick() {
         }
     std::vector<Question> late;
     for (auto q = open_.begin(); q != open_.end();) {
-        if (now < q->deadline) {
-            ++q;
-        } else if (q->tries < (q->asked ? kTries : kTimersTaken)) {
-            ask(*q);
-            ++q;
-        } else {
+        const bool over = q->in_flight && now >= q->deadline;
+        if (over && (q->tries >= kTries || q->later > kTimersTaken)) {
             late.push_back(std::move(*q));
             q = open_.erase(q);
+            continue;
         }
+        if (over) // once more, when its cable is free
+            q->in_flight = false;
+        ++q;
     }
+    askWhatWaits();
     for (Question& q : late)
         giveUp(std::move(q), "does not answer");
     while (active_ < kSideBySide && !waiting_.empty()) {
@@ -425,8 +513,8 @@ void Finder::set(const Uid& uid, std::uint16_t parameter, std::vector<std::uint8
         q.parameter = parameter;
         q.data = data;
         q.answer = answer;
-        open_.push_back(std::move(q));
-        ask(open_.back());
+        open_.push_front(std::move(q)); // who waits for it comes first
+        askWhatWaits();
     });
 }
 

@@ -4,8 +4,13 @@
 // itself or to take another address.
 //
 // It works on a thread of its own and hangs on nobody: each question has a deadline and is asked
-// twice at most; up to eight devices are asked side by side, so a slow or silent one holds up no
-// other. What answers badly, twice or not at all is reported with the device.
+// twice at most. Up to eight devices are asked side by side, but one question at a time on each
+// port, since its cable carries one; while a device needs time (ACK_TIMER), others are asked, and
+// then it is asked for its queued message. Answers in pieces (ACK_OVERFLOW) are put together. What
+// answers badly, twice or not at all is reported with the device.
+//
+// On a network it also listens on the broadcast address: old nodes answer a poll by broadcast, and
+// a socket of a card's own address hears none. It answers polls of other controllers itself.
 #pragma once
 
 #include "wire/art_net.h"
@@ -63,6 +68,7 @@ public:
     void stop();   // keeps what was found
     FinderState state() const;
     int nodes() const { return nodes_; } // seen within the last ten seconds
+    std::uint16_t port() const { return port_->port(); }
 
     // The answer comes on the finder's thread: done, or why not.
     void identify(const Uid& uid, bool on, Answer answer);
@@ -79,9 +85,17 @@ private:
         Answer answer = {}; // of a set; of a get `device` says whose it is
         std::size_t device = 0;
         int tries = 0;
+        int later = 0; // how often it said so
         std::uint8_t transaction = 0;
-        Clock::time_point deadline = {};
-        bool asked = false;
+        Clock::time_point deadline = {}; // of the answer, or when it is asked again
+        bool in_flight = false;          // on the cable now
+        bool for_queued = false;         // what is asked for next is the queued message
+        std::vector<std::uint8_t> pieces = {};
+    };
+    struct Cable { // one port of a node
+        Endpoint node;
+        std::uint16_t port_address = 0;
+        bool operator==(const Cable&) const = default;
     };
     struct Port {
         Endpoint node;
@@ -102,6 +116,9 @@ private:
     void tick();
     void poll();
     void ask(Question& question);
+    void askWhatWaits(); // each question whose cable is free
+    Cable cableOf(const Uid& uid) const;
+    void takePoll(const Endpoint& from);
     void askPort(Port& port);
     void portDone(Port& port);
     void next(std::size_t device);
@@ -128,7 +145,8 @@ private:
     std::uint8_t transaction_ = 0;
     Clock::time_point next_poll_{};
     Clock::time_point nodes_until_{};
-    std::unique_ptr<UdpPort> port_; // last: its thread uses the others
+    std::unique_ptr<UdpPort> port_;       // its thread uses the others
+    std::unique_ptr<UdpPort> broadcasts_; // hands to it what it hears; null on this computer alone
 };
 
 } // namespace zelo::wire

@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <chrono>
 #include <memory>
+#include <utility>
 
 namespace zelo::wire {
 
@@ -20,7 +21,21 @@ public:
         int repeats_left = 0;
         std::uint8_t sequence = 0;
         Clock::time_point last;
+        bool here = true; // in this round
     };
+
+    // A round: every universe that is sent comes to due() once. The streams of those that do not
+    // come any more end; true when any came or went.
+    template <class Ended>
+    bool endRound(Ended&& ended) {
+        for (const auto& stream : streams_)
+            if (!stream->here)
+                ended(*stream);
+        const bool went = std::erase_if(streams_, [](const auto& s) { return !s->here; }) > 0;
+        for (const auto& stream : streams_)
+            stream->here = false;
+        return std::exchange(came_, false) || went;
+    }
 
     // The universe's stream with the new values in it, or null when nothing is due.
     Stream* due(const light::UniverseSlots& universe, Clock::time_point now) {
@@ -35,6 +50,7 @@ public:
             stream = streams_.back().get();
             stream->sent = universe;
             stream->repeats_left = kRepeats + 1;
+            came_ = true;
         } else {
             stream = it->get();
             if (stream->sent.values != universe.values) {
@@ -42,6 +58,7 @@ public:
                 stream->repeats_left = kRepeats + 1;
             }
         }
+        stream->here = true;
         if (stream->repeats_left == 0 && now - stream->last < kQuiet)
             return nullptr;
         stream->repeats_left = std::max(0, stream->repeats_left - 1);
@@ -53,6 +70,7 @@ public:
 
 private:
     std::vector<std::unique_ptr<Stream>> streams_;
+    bool came_ = false;
 };
 
 } // namespace zelo::wire

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "wire/net/lines.h"
 
+#include "wire/net/close_on_exec.h"
+
 #include <asio.hpp>
 #include <thread>
 
@@ -58,6 +60,7 @@ private:
 struct LineServer::Socket {
     asio::io_context context;
     tcp::acceptor acceptor{context};
+    asio::steady_timer pause{context};
     std::thread thread;
 };
 
@@ -70,8 +73,10 @@ LineServer::open(std::uint16_t port, std::function<std::string(const std::string
     auto& s = *server->socket_;
     asio::error_code error;
     s.acceptor.open(tcp::v4(), error);
-    if (!error)
+    if (!error) {
+        closeOnExec(s.acceptor);
         s.acceptor.set_option(tcp::acceptor::reuse_address(true), error);
+    }
     if (!error)
         s.acceptor.bind(here(port), error);
     if (!error)
@@ -98,9 +103,17 @@ void LineServer::accept() {
     socket_->acceptor.async_accept([this](asio::error_code error, tcp::socket caller) {
         if (error == asio::error::operation_aborted)
             return;
-        if (!error)
+        if (!error) {
+            closeOnExec(caller);
             std::make_shared<Caller>(std::move(caller), answer_)->read();
-        accept();
+            return accept();
+        }
+        // No file descriptor is left: who waits there would be offered again at once, for ever.
+        socket_->pause.expires_after(std::chrono::milliseconds(200));
+        socket_->pause.async_wait([this](asio::error_code stopped) {
+            if (!stopped)
+                accept();
+        });
     });
 }
 

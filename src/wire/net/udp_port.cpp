@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "wire/net/udp_port.h"
 
+#include "wire/net/close_on_exec.h"
+
 #include <asio.hpp>
 #include <mutex>
 #include <thread>
@@ -42,8 +44,10 @@ Result<std::unique_ptr<UdpPort>> UdpPort::open(const std::string& address, std::
     auto& s = *made->socket_;
     asio::error_code error;
     s.socket.open(udp::v4(), error);
-    if (!error)
+    if (!error) {
+        closeOnExec(s.socket);
         s.socket.set_option(asio::socket_base::broadcast(true), error);
+    }
     if (!error)
         s.socket.bind({asio::ip::address_v4(*ip), port}, error);
     if (!error)
