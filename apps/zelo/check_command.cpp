@@ -4,6 +4,7 @@
 #include "files/show_file.h"
 #include "host/handed_check.h"
 #include "play/show_check.h"
+#include "print.h"
 #include "report.h"
 #include "show/edits.h"
 
@@ -26,7 +27,7 @@ Done printCheck(Context& context, const std::string& path, bool handed_over) {
     if (!opened)
         return passOn(opened.error());
     for (const auto& note : opened->notes)
-        fmt::print(stderr, "zelo: {}: {}\n", path, note);
+        put(stderr, "zelo: {}: {}\n", path, note);
     const show::Show& show = *opened->show;
     play::Mixes mixes;
     const auto from = context.library.sources();
@@ -59,21 +60,20 @@ Done printCheck(Context& context, const std::string& path, bool handed_over) {
         all.push_back(std::move(one));
         if (context.json)
             continue;
-        fmt::print("{}{}: {}\n",
-                   f.cue ? fmt::format("cue {} of '{}', ", toText(*f.cue), list->name)
-                         : std::string(),
-                   lampsText(show, f.lamps), f.what);
+        put("{}{}: {}\n",
+            f.cue ? fmt::format("cue {} of '{}', ", toText(*f.cue), list->name) : std::string(),
+            lampsText(show, f.lamps), f.what);
         if (!f.cures.empty()) {
             std::string cures;
             for (const route::Cure cure : f.cures)
                 cures += fmt::format("{}{}", cures.empty() ? "" : ", ", play::nameOf(cure));
-            fmt::print("  cures: {}\n", cures);
+            put("  cures: {}\n", cures);
         }
     }
     if (context.json)
-        fmt::print("{}\n", Json{{"findings", std::move(all)}}.dump(1));
+        put("{}\n", Json{{"findings", std::move(all)}}.dump(1));
     else if (found.empty())
-        fmt::print("nothing found\n");
+        put("nothing found\n");
     context.exit_code = found.empty() ? 0 : 1;
     return {};
 }

@@ -15,6 +15,7 @@
 #include "host/sheets.h"
 #include "host/take_cues.h"
 #include "kept_gradient.h"
+#include "print.h"
 #include "report.h"
 #include "show/cue_edits.h"
 #include "show/edits.h"
@@ -51,7 +52,7 @@ struct Report {
 
 void tell(Report& report, const std::string& in, const std::vector<Sentence>& notes) {
     for (const auto& note : notes) {
-        fmt::print(stderr, "zelo: {}: {}\n", in, note);
+        put(stderr, "zelo: {}: {}\n", in, note);
         report.notes.push_back(note.english());
     }
 }
@@ -101,9 +102,9 @@ Done convertRig(const Context& context, Report& report, const std::string& in,
     for (const auto& f : rig->fixtures)
         if (!show->types.contains(f.type) && !context.library.type(f.type) &&
             strange.insert(f.type).second)
-            fmt::print(stderr,
-                       "zelo: {}: '{}' is not in the library: its fixtures stay dark until it is\n",
-                       in, oneReadableLine(f.type));
+            put(stderr,
+                "zelo: {}: '{}' is not in the library: its fixtures stay dark until it is\n", in,
+                oneReadableLine(f.type));
     auto next = show::addFixtures(show, std::move(rig->fixtures));
     if (!next)
         return passOn(next.error(), in);
@@ -117,10 +118,10 @@ Result<std::string> palettesAs(const files::PaletteTable& table, const std::stri
     int moved = 0;
     auto text = files::palettesText(table, format, &moved);
     if (moved > 0)
-        fmt::print(stderr,
-                   "zelo: {}: {} of {} colours are beyond sRGB and were brought nearer to "
-                   "white\n",
-                   out, moved, table.colours.size());
+        put(stderr,
+            "zelo: {}: {} of {} colours are beyond sRGB and were brought nearer to "
+            "white\n",
+            out, moved, table.colours.size());
     return text;
 }
 
@@ -165,8 +166,8 @@ Done convertList(Context& context, Report& report, const files::OpenedShow& open
     tell(report, out, made->notes);
     report.read["steps"] = made->steps;
     if (made->steps > 0)
-        fmt::print(stderr, "zelo: {}: {} cues, {} of them steps of a fade\n", out,
-                   made->cues.cues.size(), made->steps);
+        put(stderr, "zelo: {}: {} cues, {} of them steps of a fade\n", out, made->cues.cues.size(),
+            made->steps);
     return writeFile(out, files::asciiCuesText(made->cues));
 }
 
@@ -357,8 +358,7 @@ void addConvert(CLI::App& app, Context& context) {
             if (const auto bytes = fs::file_size(files->out, none); !none)
                 written["bytes"] = bytes;
             report.read["file"] = files->in;
-            fmt::print(
-                "{}\n",
+            put("{}\n",
                 Json{{"read", report.read}, {"written", written}, {"notes", report.notes}}.dump(1));
             return {};
         };

@@ -3,6 +3,7 @@
 #include "base/text.h"
 #include "choices.h"
 #include "kept_gradient.h"
+#include "print.h"
 #include "route/arrangement.h"
 #include "route/gradient.h"
 #include "route/gradient_mix.h"
@@ -102,21 +103,20 @@ Done printGradient(Context& context, const GradientOptions& o) {
         addParts(lamp, (*mixer)->type(), mix.drives);
         j["lamps"].push_back(std::move(lamp));
         if (!context.json)
-            fmt::print("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}{}\n", i + 1, places[i],
-                       gradient->colours[i].u, gradient->colours[i].v,
-                       mix.end == mix::MixEnd::OutOfReach
-                           ? fmt::format("  out of reach by {:.4f}", mix.miss_uv)
-                           : "");
+            put("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}{}\n", i + 1, places[i],
+                gradient->colours[i].u, gradient->colours[i].v,
+                mix.end == mix::MixEnd::OutOfReach
+                    ? fmt::format("  out of reach by {:.4f}", mix.miss_uv)
+                    : "");
     }
     j["largest_drive_step"] = mixed.largest_step;
     j["evenness"] = gradient->evenness;
     j["stops"] = gradient->at;
     j["steps"] = gradient->steps;
     if (context.json)
-        fmt::print("{}\n", j.dump(1));
+        put("{}\n", j.dump(1));
     else
-        fmt::print("evenness {:.2f}, largest drive step {:.3f}\n", gradient->evenness,
-                   mixed.largest_step);
+        put("evenness {:.2f}, largest drive step {:.3f}\n", gradient->evenness, mixed.largest_step);
     return {};
 }
 
@@ -125,7 +125,7 @@ Done printKept(Context& context, const GradientOptions& o) {
     if (!kept)
         return passOn(kept.error());
     for (const auto& trouble : kept->laid->troubles)
-        fmt::print(stderr, "zelo: {}: {}\n", o.fixture, trouble);
+        put(stderr, "zelo: {}: {}\n", o.fixture, trouble);
     Json j;
     j["lamps"] = Json::array();
     for (const play::LaidLamp& lamp : kept->laid->lamps) {
@@ -147,17 +147,17 @@ Done printKept(Context& context, const GradientOptions& o) {
             note = "  makes no colours: left alone";
         else if (lamp.colour->mix.end == mix::MixEnd::OutOfReach)
             note = fmt::format("  out of reach by {:.4f}", lamp.colour->mix.miss_uv);
-        fmt::print("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}  {:3.0f} %{}\n", f.number, lamp.place,
-                   lamp.uv.u, lamp.uv.v, 100 * shown.intensity, note);
+        put("{:>4}  at {:.3f}  u′ v′ {:.4f} {:.4f}  {:3.0f} %{}\n", f.number, lamp.place, lamp.uv.u,
+            lamp.uv.v, 100 * shown.intensity, note);
     }
     const auto judged = play::judged(*kept->laid, kept->stage.show());
     j["evenness"] = judged.evenness;
     j["steps"] = judged.steps;
     j["stops"] = kept->laid->at;
     if (context.json)
-        fmt::print("{}\n", j.dump(1));
+        put("{}\n", j.dump(1));
     else
-        fmt::print("evenness {:.2f} over {} lamps\n", judged.evenness, kept->laid->lamps.size());
+        put("evenness {:.2f} over {} lamps\n", judged.evenness, kept->laid->lamps.size());
     return {};
 }
 

@@ -3,6 +3,7 @@
 #include "colour/lamp.h"
 #include "colour/ssi.h"
 #include "commands.h"
+#include "print.h"
 #include "report.h"
 
 #include <fmt/format.h>
@@ -40,25 +41,25 @@ Done printLight(Context& context, const std::string& colour) {
         j["rg"] = rendering.tm30 ? Json(rendering.tm30->rg) : Json(nullptr);
         j["ssi"] = similarity.ssi ? Json(*similarity.ssi) : Json(nullptr);
         j["ssi_reference"] = similarity.ssi ? Json(similarity.reference) : Json(nullptr);
-        fmt::print("{}\n", j.dump(1));
+        put("{}\n", j.dump(1));
         return {};
     }
     const auto uv = wanted->uv();
     const auto xy = colour::toXy(wanted->xyz);
-    fmt::print("{}\n  u′ v′     {:.4f} {:.4f}\n  x y       {:.4f} {:.4f}\n", colour, uv.u, uv.v,
-               xy.x, xy.y);
+    put("{}\n  u′ v′     {:.4f} {:.4f}\n  x y       {:.4f} {:.4f}\n", colour, uv.u, uv.v, xy.x,
+        xy.y);
     if (const auto cct = cctOf(wanted->xyz))
-        fmt::print("  CCT       {:.0f} K\n  Duv       {:+.4f}\n", cct->cct.value, cct->duv);
+        put("  CCT       {:.0f} K\n  Duv       {:+.4f}\n", cct->cct.value, cct->duv);
     else
-        fmt::print("  CCT       no meaningful CCT\n");
+        put("  CCT       no meaningful CCT\n");
     if (std::holds_alternative<light::AskedGel>(wanted->asked))
-        fmt::print("  lets      {:.0f} % through\n", 100 * wanted->transmitted);
+        put("  lets      {:.0f} % through\n", 100 * wanted->transmitted);
     if (rendering.cie13)
-        fmt::print("  R_a       {:.0f}   R9 {:.0f}\n", rendering.cie13->ra, rendering.cie13->r[8]);
+        put("  R_a       {:.0f}   R9 {:.0f}\n", rendering.cie13->ra, rendering.cie13->r[8]);
     if (rendering.tm30)
-        fmt::print("  R_f       {:.0f}   R_g {:.0f}\n", rendering.tm30->rf, rendering.tm30->rg);
+        put("  R_f       {:.0f}   R_g {:.0f}\n", rendering.tm30->rf, rendering.tm30->rg);
     if (similarity.ssi)
-        fmt::print("  SSI       {:.0f}   ({})\n", *similarity.ssi, similarity.reference);
+        put("  SSI       {:.0f}   ({})\n", *similarity.ssi, similarity.reference);
     return {};
 }
 

@@ -3,6 +3,7 @@
 #include "colour/lamp.h"
 #include "commands.h"
 #include "mix/nearest_gels.h"
+#include "print.h"
 #include "report.h"
 
 #include <algorithm>
@@ -46,13 +47,13 @@ Done printGels(Context& context, const std::string& like, const std::string& by)
     Json all = Json::array();
     for (const auto& l : list) {
         if (!context.json) {
-            fmt::print("{:>6}  {:<18} lets {:3.0f} % through", l.gel->id, l.gel->name,
-                       100 * l.transmitted);
+            put("{:>6}  {:<18} lets {:3.0f} % through", l.gel->id, l.gel->name,
+                100 * l.transmitted);
             if (target)
-                fmt::print("   {:.4f} off", l.miss_uv);
+                put("   {:.4f} off", l.miss_uv);
             if (target && target->spectrum)
-                fmt::print(", spectrum {:.0f} % off", 100 * l.spectral_miss);
-            fmt::print("\n");
+                put(", spectrum {:.0f} % off", 100 * l.spectral_miss);
+            put("\n");
             continue;
         }
         Json j{{"id", l.gel->id},
@@ -66,7 +67,7 @@ Done printGels(Context& context, const std::string& like, const std::string& by)
         all.push_back(std::move(j));
     }
     if (context.json)
-        fmt::print("{}\n", Json{{"gels", all}}.dump(1));
+        put("{}\n", Json{{"gels", all}}.dump(1));
     return {};
 }
 
@@ -74,9 +75,9 @@ Done printFixtures(Context& context) {
     Json all = Json::array();
     for (const auto& type : context.library.types()) {
         if (!context.json) {
-            fmt::print("{:<12} {}: {}\n", type->id, type->name, type->description);
+            put("{:<12} {}: {}\n", type->id, type->name, type->description);
             for (const auto& mode : type->modes)
-                fmt::print("{:<12}   --mode '{}': {} slots\n", "", mode.name, mode.footprint);
+                put("{:<12}   --mode '{}': {} slots\n", "", mode.name, mode.footprint);
             continue;
         }
         Json j{{"id", type->id}, {"name", type->name}, {"maker", type->maker}};
@@ -91,7 +92,7 @@ Done printFixtures(Context& context) {
         all.push_back(std::move(j));
     }
     if (context.json)
-        fmt::print("{}\n", Json{{"fixtures", all}}.dump(1));
+        put("{}\n", Json{{"fixtures", all}}.dump(1));
     return {};
 }
 

@@ -5,6 +5,7 @@
 #include "match_report.h"
 #include "mix/together.h"
 #include "mix/trade_off.h"
+#include "print.h"
 #include "progress.h"
 
 #include <fmt/format.h>
@@ -118,13 +119,13 @@ Json tradeOffJson(const mix::Mixer& mixer, const light::Wanted& wanted, const mi
 
 void printTradeOff(const Json& curve) {
     if (curve["of"].is_null()) {
-        fmt::print("  trade-off nothing is given up here\n");
+        put("  trade-off nothing is given up here\n");
         return;
     }
-    fmt::print("  trade-off brightness against {}\n", curve["of"].get<std::string>());
+    put("  trade-off brightness against {}\n", curve["of"].get<std::string>());
     for (const auto& p : curve["points"])
-        fmt::print("    give up {:3.0f} %  {:8.0f} cd  {:6.1f}\n", 100 * p["give_up"].get<double>(),
-                   p["brightness_cd"].get<double>(), p["value"].get<double>());
+        put("    give up {:3.0f} %  {:8.0f} cd  {:6.1f}\n", 100 * p["give_up"].get<double>(),
+            p["brightness_cd"].get<double>(), p["value"].get<double>());
 }
 
 // One colour on each fixture type; what they are together when there are several.
@@ -161,10 +162,10 @@ void report(const Context& context, const MatchOptions& o, const Mixers& mixers,
         }
         if (!context.json) {
             if (several)
-                fmt::print("{}: ", mixer.type().name);
+                put("{}: ", mixer.type().name);
             printMatch(mixer, m, white.uv());
             if (dim[i] < 1)
-                fmt::print("  dimmed to {:.0f} %, {:.0f} cd\n", 100 * dim[i], dim[i] * m.mix.got.Y);
+                put("  dimmed to {:.0f} %, {:.0f} cd\n", 100 * dim[i], dim[i] * m.mix.got.Y);
             if (o.trade_off)
                 printTradeOff(j["trade_off"]);
         }
@@ -180,8 +181,8 @@ void report(const Context& context, const MatchOptions& o, const Mixers& mixers,
     }
     if (!context.json) {
         if (both.moved_uv > 0)
-            fmt::print("together    moved by {:.4f} to what all can show\n", both.moved_uv);
-        fmt::print("together    {:.0f} cd at most, limited by {}\n", both.level_cd, names);
+            put("together    moved by {:.4f} to what all can show\n", both.moved_uv);
+        put("together    {:.0f} cd at most, limited by {}\n", both.level_cd, names);
     }
     all["together"].push_back({{"colour", light::toText(wanted.asked)},
                                {"uv", uvJson(both.uv)},
@@ -233,7 +234,7 @@ Done runMatch(Context& context, const MatchOptions& o) {
         report(context, o, mixers, w, *wish, *white, white_light, all);
     }
     if (context.json)
-        fmt::print("{}\n", all.dump(1));
+        put("{}\n", all.dump(1));
     return {};
 }
 

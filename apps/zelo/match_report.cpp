@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "match_report.h"
+#include "print.h"
 
 #include "mix/miss.h"
 
@@ -60,9 +61,9 @@ Json matchJson(const mix::Mixer& mixer, const Matched& m) {
 }
 
 void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& white) {
-    fmt::print("{}\n", light::toText(m.wanted.asked));
+    put("{}\n", light::toText(m.wanted.asked));
     if (m.mix.end == mix::MixEnd::Dark) {
-        fmt::print("  no light from the emitters that may be used\n");
+        put("  no light from the emitters that may be used\n");
         return;
     }
     const auto sent =
@@ -71,16 +72,16 @@ void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& whi
     const double miss = colour::distance(m.wanted.uv(), sent);
     const auto grade = mix::gradeOf(miss);
     const bool tells = grade != mix::MissGrade::Same && *way;
-    fmt::print("  miss      {:.4f} as sent: {}{}{}\n", miss, mix::words(grade), tells ? ", " : "",
-               tells ? way : "");
+    put("  miss      {:.4f} as sent: {}{}{}\n", miss, mix::words(grade), tells ? ", " : "",
+        tells ? way : "");
     if (m.mix.end == mix::MixEnd::OutOfReach)
-        fmt::print("  reach     outside by {:.4f}\n", m.mix.miss_uv);
-    fmt::print("  light     {:.0f} cd, {:.0f} % of the brightest\n", m.mix.got.Y,
-               100 * m.mix.ofBrightest());
+        put("  reach     outside by {:.4f}\n", m.mix.miss_uv);
+    put("  light     {:.0f} cd, {:.0f} % of the brightest\n", m.mix.got.Y,
+        100 * m.mix.ofBrightest());
     if (m.rendering.tm30)
-        fmt::print("  R_f       {:.0f}   R_g {:.0f}\n", m.rendering.tm30->rf, m.rendering.tm30->rg);
+        put("  R_f       {:.0f}   R_g {:.0f}\n", m.rendering.tm30->rf, m.rendering.tm30->rg);
     if (std::isfinite(m.agreement))
-        fmt::print("  agreement {:.0f}\n", m.agreement);
+        put("  agreement {:.0f}\n", m.agreement);
     if (m.wanted.spectrum) {
         double farthest = 0;
         const char* whose = "";
@@ -89,14 +90,14 @@ void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& whi
                 farthest = o.miss_uv;
                 whose = mix::words(o.observer);
             }
-        fmt::print("  others    see it up to {:.4f} off ({})\n", farthest, whose);
+        put("  others    see it up to {:.4f} off ({})\n", farthest, whose);
     }
     for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
         const auto& c = mixer.mode().channels[i];
         if (c.role == light::Role::Part)
-            fmt::print("  {:<16} {:>13}  {:>6} of {}\n", c.name,
-                       settingText(mixer.type(), c.part, m.mix.drives[c.part]), m.sent.values[i],
-                       c.most());
+            put("  {:<16} {:>13}  {:>6} of {}\n", c.name,
+                settingText(mixer.type(), c.part, m.mix.drives[c.part]), m.sent.values[i],
+                c.most());
     }
 }
 

@@ -7,6 +7,7 @@
 #include "mix/rounding.h"
 #include "play/compile.h"
 #include "play/playing.h"
+#include "print.h"
 #include "show/cues.h"
 #include "show/edits.h"
 #include "show/limits.h"
@@ -280,12 +281,12 @@ void printFrame(const Json& frame) {
         if (!(lamp["intensity"].get<double>() > 0))
             continue;
         const auto& uv = lamp["uv"];
-        fmt::print("{:>8.3f} s  lamp {:>3}  {:>5.1f} %  {}  {}\n", frame["t"].get<double>(),
-                   lamp["number"].get<int>(), 100 * lamp["intensity"].get<double>(),
-                   uv.is_null() ? std::string("no light          ")
-                                : fmt::format("u′ v′ {:.4f} {:.4f}", uv[0].get<double>(),
-                                              uv[1].get<double>()),
-                   lamp["intensity_from"].get<std::string>());
+        put("{:>8.3f} s  lamp {:>3}  {:>5.1f} %  {}  {}\n", frame["t"].get<double>(),
+            lamp["number"].get<int>(), 100 * lamp["intensity"].get<double>(),
+            uv.is_null()
+                ? std::string("no light          ")
+                : fmt::format("u′ v′ {:.4f} {:.4f}", uv[0].get<double>(), uv[1].get<double>()),
+            lamp["intensity_from"].get<std::string>());
     }
 }
 
@@ -294,7 +295,7 @@ Done printPlay(Context& context, const PlayOptions& o) {
     if (!opened)
         return passOn(opened.error());
     for (const auto& note : opened->notes)
-        fmt::print(stderr, "zelo: {}: {}\n", o.show, note);
+        put(stderr, "zelo: {}: {}\n", o.show, note);
     const show::Show& show = *opened->show;
     play::Mixes mixes;
     play::Ways ways;
@@ -339,7 +340,7 @@ Done printPlay(Context& context, const PlayOptions& o) {
             printFrame(frame);
     }
     if (context.json)
-        fmt::print("{}\n", Json{{"frames", std::move(all)}}.dump(1));
+        put("{}\n", Json{{"frames", std::move(all)}}.dump(1));
     return {};
 }
 

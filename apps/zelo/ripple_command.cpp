@@ -8,6 +8,7 @@
 #include "host/hand_over.h"
 #include "play/compile.h"
 #include "play/playing.h"
+#include "print.h"
 #include "report.h"
 #include "show/edits.h"
 #include "show/limits.h"
@@ -38,7 +39,7 @@ Done printRipple(Context& context, const RippleOptions& o) {
     if (!opened)
         return passOn(opened.error());
     for (const auto& note : opened->notes)
-        fmt::print(stderr, "zelo: {}: {}\n", o.show, note);
+        put(stderr, "zelo: {}: {}\n", o.show, note);
     const show::Ripple* ripple = nullptr;
     for (const auto& [id, one] : opened->show->ripples)
         if (one->name == o.name)
@@ -60,8 +61,7 @@ Done printRipple(Context& context, const RippleOptions& o) {
                                                       : files::asciiCuesText(turn->cues));
             !done)
             return passOn(done.error());
-        fmt::print("{} cues for one turn of '{}' in {}\n", turn->cues.cues.size(), ripple->name,
-                   o.turn);
+        put("{} cues for one turn of '{}' in {}\n", turn->cues.cues.size(), ripple->name, o.turn);
         return {};
     }
     const auto compiled =
@@ -85,7 +85,7 @@ Done printRipple(Context& context, const RippleOptions& o) {
     playing.apply({play::Command::What::RippleStart, 0, 0, {}}, 0);
     Json all = Json::array();
     if (o.csv)
-        fmt::print("t_s,lamp,u,v\n");
+        put("t_s,lamp,u,v\n");
     for (const double t : moments) {
         playing.step(t);
         const play::Moment moment = playing.newest();
@@ -102,23 +102,23 @@ Done printRipple(Context& context, const RippleOptions& o) {
             const bool seen = colour::hasChromaticity(xyz);
             const auto uv = seen ? colour::toUv(xyz) : colour::Uv{};
             if (o.csv)
-                fmt::print("{:g},{},{}\n", t, number,
-                           seen ? fmt::format("{:.5f},{:.5f}", uv.u, uv.v) : std::string(","));
+                put("{:g},{},{}\n", t, number,
+                    seen ? fmt::format("{:.5f},{:.5f}", uv.u, uv.v) : std::string(","));
             else if (context.json)
                 lamps.push_back(
                     Json{{"number", number}, {"uv", seen ? uvJson(uv) : Json(nullptr)}});
             else
-                fmt::print("{:>8.2f} s  lamp {:>3}  {}\n", t, number,
-                           seen ? fmt::format("u′ v′ {:.4f} {:.4f}", uv.u, uv.v)
-                                : std::string("no light"));
+                put("{:>8.2f} s  lamp {:>3}  {}\n", t, number,
+                    seen ? fmt::format("u′ v′ {:.4f} {:.4f}", uv.u, uv.v)
+                         : std::string("no light"));
         }
         if (context.json)
             all.push_back(Json{{"t", t}, {"lamps", std::move(lamps)}});
     }
     if (context.json && !o.csv)
-        fmt::print("{}\n", Json{{"turn_s", program.ripples.front().times.turn_s},
-                                {"moments", std::move(all)}}
-                               .dump(1));
+        put("{}\n",
+            Json{{"turn_s", program.ripples.front().times.turn_s}, {"moments", std::move(all)}}
+                .dump(1));
     return {};
 }
 

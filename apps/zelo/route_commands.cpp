@@ -6,9 +6,11 @@
 #include "colour/lamp.h"
 #include "files/fade_cues.h"
 #include "mix/together.h"
+#include "print.h"
 #include "route/fade.h"
 
 #include <fmt/format.h>
+#include <numbers>
 
 namespace zelo::cli {
 
@@ -45,19 +47,18 @@ Done printReach(Context& context, const std::string& fixture, const std::string&
             {{"cct", cct}, {"brightest_cd", reached ? Json(mix.got.Y) : Json(nullptr)}});
     }
     if (context.json) {
-        fmt::print("{}\n", j.dump(1));
+        put("{}\n", j.dump(1));
         return {};
     }
-    fmt::print("{}\n", type.name);
+    put("{}\n", type.name);
     for (const auto& e : j["emitters"])
-        fmt::print("  {:<9} {:6.0f} cd  peak {} nm\n", e["name"].get<std::string>(),
-                   e["xyz"][1].get<double>(), e["peak_nm"].get<int>());
+        put("  {:<9} {:6.0f} cd  peak {} nm\n", e["name"].get<std::string>(),
+            e["xyz"][1].get<double>(), e["peak_nm"].get<int>());
     for (const auto& w : j["whites"])
         if (w["brightest_cd"].is_null())
-            fmt::print("  {:>6} K  out of reach\n", w["cct"].get<double>());
+            put("  {:>6} K  out of reach\n", w["cct"].get<double>());
         else
-            fmt::print("  {:>6} K  {:.0f} cd\n", w["cct"].get<double>(),
-                       w["brightest_cd"].get<double>());
+            put("  {:>6} K  {:.0f} cd\n", w["cct"].get<double>(), w["brightest_cd"].get<double>());
     return {};
 }
 
@@ -85,8 +86,8 @@ Result<light::Drives> endOf(Context& context, const mix::Mixer& mixer, const std
         return passOn(wanted.error());
     const auto mix = mixer.solve(*wanted, wish);
     if (mix.end == mix::MixEnd::OutOfReach)
-        fmt::print(stderr, "zelo: {} is {:.4f} out of reach: the nearest colour is taken\n", colour,
-                   mix.miss_uv);
+        put(stderr, "zelo: {} is {:.4f} out of reach: the nearest colour is taken\n", colour,
+            mix.miss_uv);
     return mix.drives;
 }
 
@@ -222,42 +223,41 @@ Done printFade(Context& context, const FadeOptions& o) {
         all["others"].push_back(std::move(*one));
     }
     if (context.json) {
-        fmt::print("{}\n", all.dump(1));
+        put("{}\n", all.dump(1));
         return {};
     }
     route::FadeWish plain = wish;
     plain.kind = route::Kind::Levels;
     const auto levels = route::planFade(**mixer, *from, *to, plain);
-    fmt::print("{} → {} on {}, {}\n", o.from, o.to, (*mixer)->type().name, o.route);
-    fmt::print("  white dip   {:.0f} %, in straight levels {:.0f} %\n", 100 * fade->white_dip,
-               levels ? 100 * levels->white_dip : 0);
+    put("{} → {} on {}, {}\n", o.from, o.to, (*mixer)->type().name, o.route);
+    put("  white dip   {:.0f} %, in straight levels {:.0f} %\n", 100 * fade->white_dip,
+        levels ? 100 * levels->white_dip : 0);
     if (fade->ccw)
-        fmt::print("  side        {}\n", *fade->ccw ? "ccw" : "cw");
+        put("  side        {}\n", *fade->ccw ? "ccw" : "cw");
     if (fade->largest_step > route::kCalmStep) {
         const auto calm = route::calmBrightness(**mixer, *from, *to, wish);
-        fmt::print(
-            "  emitters    one moves {:.0f} % in 1 % of the way{}\n", 100 * fade->largest_step,
+        put("  emitters    one moves {:.0f} % in 1 % of the way{}\n", 100 * fade->largest_step,
             calm ? fmt::format("; not at {:.0f} % of the brightness", 100 * *calm) : std::string());
     }
     if (fade->in_sector > 1e-6)
-        fmt::print("  hue         turns {:.0f}° through what it is to stay out of\n",
-                   fade->in_sector * 180 / 3.14159265358979);
+        put("  hue         turns {:.0f}° through what it is to stay out of\n",
+            fade->in_sector * 180 / std::numbers::pi);
     if (fade->reach_dip > 0.01)
-        fmt::print("  brightness  the reach takes up to {:.0f} % of it on the way\n",
-                   100 * fade->reach_dip);
-    fmt::print("  steps       {} for a console; worst {:.4f} off, {:.1f} % of brightness\n",
-               steps.steps.size(), steps.worst_uv, 100 * steps.worst_brightness);
+        put("  brightness  the reach takes up to {:.0f} % of it on the way\n",
+            100 * fade->reach_dip);
+    put("  steps       {} for a console; worst {:.4f} off, {:.1f} % of brightness\n",
+        steps.steps.size(), steps.worst_uv, 100 * steps.worst_brightness);
     for (const auto& s : steps.steps)
-        fmt::print("    {:3.0f} %  {}\n", 100 * s.t, fmt::join(s.sent.values, " "));
+        put("    {:3.0f} %  {}\n", 100 * s.t, fmt::join(s.sent.values, " "));
     for (std::size_t i = 0; i < others->size(); ++i) {
         const auto& other = all["others"][i];
-        fmt::print("  {} on the same way, {} steps; worst {:.4f} off\n", (*others)[i]->type().name,
-                   other["steps"].size(), other["worst"]["uv"].get<double>());
+        put("  {} on the same way, {} steps; worst {:.4f} off\n", (*others)[i]->type().name,
+            other["steps"].size(), other["worst"]["uv"].get<double>());
         for (const auto& s : other["steps"]) {
             std::vector<std::uint32_t> values;
             for (const auto& c : s["channels"])
                 values.push_back(c["value"].get<std::uint32_t>());
-            fmt::print("    {:3.0f} %  {}\n", 100 * s["t"].get<double>(), fmt::join(values, " "));
+            put("    {:3.0f} %  {}\n", 100 * s["t"].get<double>(), fmt::join(values, " "));
         }
     }
     return {};

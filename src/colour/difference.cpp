@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "colour/difference.h"
 
+#include <numbers>
+
 namespace zelo::colour {
 
 namespace {
 
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 
 double f(double t) {
     constexpr double kDelta = 6.0 / 29;

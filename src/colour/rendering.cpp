@@ -7,12 +7,13 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::colour {
 
 namespace {
 
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 
 // ΔE to the scale of R_f. Source: TM-30-18 equations 15 and 16.
 double scaledFidelity(double delta_e) {

@@ -4,6 +4,7 @@
 #include "base/sentence.h"
 
 #include <cmath>
+#include <numbers>
 
 namespace zelo::colour {
 
@@ -40,7 +41,7 @@ HueChroma hueOf(const Xyz& light, const Xyz& white) {
     const OklabSpace space(white);
     const double scale = white.Y / light.Y;
     const Oklab lab = space.from({light.X * scale, light.Y * scale, light.Z * scale});
-    double hue = std::atan2(lab.b, lab.a) * 180 / 3.14159265358979323846;
+    double hue = std::atan2(lab.b, lab.a) * 180 / std::numbers::pi;
     if (hue < 0)
         hue += 360;
     return {hue, std::hypot(lab.a, lab.b)};

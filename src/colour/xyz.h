@@ -57,16 +57,21 @@ inline double distance(const Uv& a, const Uv& b) { // Δu'v'
     return std::sqrt(dot(a - b, a - b)); // hypot would guard against sizes that u'v' never has
 }
 
+// What a light weighs in the u'v' plane: mixed lights lie between theirs in these shares.
+inline double weightUv(const Xyz& c) {
+    return c.X + 15 * c.Y + 3 * c.Z;
+}
+
 // True when the light is bright enough to have a chromaticity.
 inline bool hasChromaticity(const Xyz& c) {
-    return c.X + 15 * c.Y + 3 * c.Z > 0;
+    return weightUv(c) > 0;
 }
 
 // CIE 1976 UCS. Source: CIE 15:2018.  u' = 4X / (X + 15Y + 3Z)   v' = 9Y / (X + 15Y + 3Z)
 // XYZ in any scale. Requires hasChromaticity(c).
 inline Uv toUv(const Xyz& c) {
-    const double sum = c.X + 15 * c.Y + 3 * c.Z;
-    return {4 * c.X / sum, 9 * c.Y / sum};
+    const double weight = weightUv(c);
+    return {4 * c.X / weight, 9 * c.Y / weight};
 }
 // Requires X + Y + Z > 0.
 inline Xy toXy(const Xyz& c) {

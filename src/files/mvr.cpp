@@ -12,6 +12,7 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <numbers>
 #include <pugixml.hpp>
 #include <set>
 #include <sstream>
@@ -23,7 +24,7 @@ namespace {
 constexpr const char* kScene = "GeneralSceneDescription.xml";
 constexpr int kDeepest = 64; // groups in groups
 constexpr std::size_t kMostNotes = 50;
-constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kDegree = std::numbers::pi / 180;
 constexpr double kMillimetre = 0.001;
 
 // Rows u, v, w, o: a point p of the child is p.x u + p.y v + p.z w + o.

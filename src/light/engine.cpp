@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::light {
 
@@ -15,7 +16,7 @@ using colour::Xyz;
 
 namespace {
 
-constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kDegree = std::numbers::pi / 180;
 constexpr double kHottestK = 25'000;
 constexpr double kColdestK = 1'000;
 constexpr int kTableKelvins = 100, kTableTints = 20;
@@ -24,11 +25,6 @@ constexpr double kMostDuv = 0.05;
 double angleOf(const Uv& p) { // 0..360
     const double a = std::atan2(p.v, p.u) / kDegree;
     return a < 0 ? a + 360 : a;
-}
-
-// In the u'v' plane a light weighs as X + 15Y + 3Z.
-double weight(const Xyz& c) {
-    return c.X + 15 * c.Y + 3 * c.Z;
 }
 
 } // namespace
@@ -162,11 +158,12 @@ Engine::Shares Engine::sharesOf(const Uv& uv) const {
             continue;
         worst = off;
         // Shares of light from shares of the way, by the weights of the two lights.
-        const double wa = weight(corner_xyz_[i]);
-        const double wb = weight(corner_xyz_[j]);
+        const double wa = colour::weightUv(corner_xyz_[i]);
+        const double wb = colour::weightUv(corner_xyz_[j]);
         const double b = t * wa / ((1 - t) * wb + t * wa);
         const double we = (1 - b) * wa + b * wb;
-        const double e = s * weight(white_xyz_) / ((1 - s) * we + s * weight(white_xyz_));
+        const double e =
+            s * colour::weightUv(white_xyz_) / ((1 - s) * we + s * colour::weightUv(white_xyz_));
         best = {i, j, e * (1 - b), e * b, 1 - e};
     }
     return best;

@@ -32,8 +32,8 @@ std::optional<colour::Kindness> kindnessFor(const light::Wanted& wanted) {
 
 // A compass search in the space of drives that change neither colour nor brightness: the null space
 // of the emitters' XYZ. Its moves keep the colour to rounding; never worse than any of `starts`.
-Drives Mixer::kindest(const Problem& p, const light::Wanted& wanted,
-                      std::span<const Drives> starts) const {
+Drives LinearEngine::kindest(const Problem& p, const light::Wanted& wanted,
+                             std::span<const Drives> starts) const {
     const auto kindness = kindnessFor(wanted);
     const auto n = static_cast<Eigen::Index>(p.free.size());
     if (!kindness)

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mix/miss.h"
 
+#include <numbers>
+
 namespace zelo::mix {
 
 using colour::Uv;
@@ -34,7 +36,7 @@ MissWay wayOf(const Uv& wanted, const Uv& got, const Uv& white) {
         MissWay way;
     } kSectors[] = {{-180, MissWay::Greener}, {-130, MissWay::Bluer},  {-60, MissWay::Pinker},
                     {-10, MissWay::Redder},   {50, MissWay::Yellower}, {100, MissWay::Greener}};
-    const double deg = std::atan2(off.v, off.u) * 180 / 3.14159265358979323846;
+    const double deg = std::atan2(off.v, off.u) * 180 / std::numbers::pi;
     MissWay way = MissWay::Greener;
     for (const auto& s : kSectors)
         if (deg >= s.from_deg)

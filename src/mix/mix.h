@@ -2,71 +2,12 @@
 // A mix: how the emitters of one fixture type make a wanted colour, and how well.
 #pragma once
 
-#include "base/result.h"
-#include "light/drives.h"
-#include "light/fixture_type.h"
-#include "light/wanted.h"
-#include "mix/gamut_solid.h"
+#include "mix/droop.h"
 
-#include <functional>
 #include <memory>
-#include <string>
-#include <vector>
 
 namespace zelo::mix {
 
-enum class Intent { // stored in shows by name
-    Brightest = 0,
-    Truest = 1,  // spectrum nearest the wanted one
-    Kindest = 2, // best colour rendering
-    Leanest = 3, // least electrical power
-};
-
-const char* nameOf(Intent intent); // "brightest"
-std::optional<Intent> intentNamed(std::string_view name);
-
-enum class Nearest { Uv, Hue }; // what to take when the colour is out of reach
-
-struct Pin {
-    std::size_t part = 0; // index in the fixture type: an emitter, flag, wheel or axis
-    double drive = 0;
-    friend bool operator==(const Pin&, const Pin&) = default;
-};
-
-struct MixWish {
-    Intent intent = Intent::Truest;    // what to favour among all mixes that show the colour
-    double give_up = 0.3;              // share of the brightness it may cost, 0..1
-    std::vector<std::size_t> keep_out; // parts the mix must not use: dark, out of the beam, open
-    std::vector<Pin> pins;             // parts held at a drive; one pin each at most
-    Nearest nearest = Nearest::Uv;
-    colour::Uv white; // where Nearest::Hue goes to; unused otherwise
-
-    // BadValue: "give-up 1.4: must be within 0..1".
-    Done check(std::size_t parts) const;
-    friend bool operator==(const MixWish&, const MixWish&) = default;
-};
-
-// What two wishes have in common, for all that lies between them: keep-outs and pins of both, and
-// the intent where it is one.
-MixWish inBoth(const MixWish& a, const MixWish& b);
-
-enum class MixEnd {
-    InReach,
-    OutOfReach, // drives make the nearest colour
-    Dark,       // the emitters that may be used give no light
-};
-
-struct Mix {
-    light::Drives drives; // one per part of the type, 0..1, always playable
-    MixEnd end = MixEnd::Dark;
-    colour::Xyz got;         // of these drives, cd
-    double miss_uv = 0;      // Δu'v' between wanted and got, before rounding
-    double brightest_cd = 0; // the most this colour can have with these keep-outs and pins
-
-    double ofBrightest() const { return brightest_cd > 0 ? got.Y / brightest_cd : 0; }
-};
-
-struct Quadratic;
 class Sampled;
 
 // Everything about one fixture type and mode that mixes need, computed once. Immutable; share it
@@ -78,20 +19,19 @@ class Sampled;
 class Mixer {
 public:
     // Keeps the type alive. Requires a mode of this type.
-    Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
-        : Mixer(std::move(type), mode, true) {}
+    Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode);
     ~Mixer();
     Mixer(Mixer&&) noexcept;
     Mixer& operator=(Mixer&&) noexcept;
 
     const light::FixtureType& type() const { return *type_; }
     const light::Mode& mode() const { return *mode_; }
-    const std::vector<colour::Xyz>& emitters() const { return xyz_; } // XYZ at full
-    bool additive() const { return !sampled_; }                       // emitters make the colour
+    const std::vector<colour::Xyz>& emitters() const { return linear_.xyz(); } // XYZ at full
+    bool additive() const { return !sampled_; } // emitters make the colour
     bool slotsAlone() const; // wheels or scrollers do: there is no way from one slot to the next
     // Reach: counter-clockwise hull of the chromaticities; empty when nothing shines. Of flags and
     // wheels it is the convex hull of samples: a colour inside may still be missed a little.
-    const std::vector<colour::Uv>& hull() const { return hull_; }
+    const std::vector<colour::Uv>& hull() const;
     // The mode sets this part; of an emitter also: it is not dark.
     bool usable(std::size_t part) const { return usable_[part]; }
 
@@ -121,53 +61,22 @@ public:
     double spectralMiss(const light::Drives& drives, const colour::Spectrum& wanted) const;
 
 private:
-    // `rendering`: what Kindest needs, most of the cost.
-    Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode, bool rendering);
-    struct Problem;
-    Problem problemOf(const MixWish& wish) const;
-    std::shared_ptr<const Mixer> asIfAt(const light::Drives& drives, Intent intent) const;
-    std::shared_ptr<const Mixer> withEmitters(std::vector<light::Emitter> emitters,
-                                              Intent intent) const;
-    Mix solveFiltered(const light::Wanted& wanted, const MixWish& wish) const;
-    Mix solveDrooping(const light::Wanted& wanted, const MixWish& wish) const;
-    std::optional<Mix> brightestDrooping(const light::Wanted& wanted, const MixWish& wish) const;
-    colour::Xyz slopeAt(std::size_t emitter, double drive) const; // of its light, by the drive
-    double shareAt(std::size_t emitter, double drive) const;      // of the light at full
-    double driveFor(std::size_t emitter, double share) const;     // the other way
-    Mix solveAdditive(const light::Wanted& wanted, const MixWish& wish) const;
-    Mix solveInReach(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
-    Mix nearestMix(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
-    // A mix of Brightest, Truest and Leanest or any between that renders surfaces best; see
-    // kindest.cpp.
-    light::Drives kindest(const Problem& p, const light::Wanted& wanted,
-                          std::span<const light::Drives> starts) const;
-    std::optional<light::Drives> leanest(const Problem& p, const colour::Xyz& d, double least_y,
-                                         bool exactly) const;
-    std::optional<light::Drives> nearestFree(const Problem& p, const light::Drives& target,
-                                             const colour::Xyz& exact) const;
-    void setColourRows(Quadratic& q, const Problem& p, const colour::Xyz& d, double least_y) const;
-    std::optional<light::Drives> truest(const Problem& p, const colour::Spectrum& wanted,
-                                        const colour::Xyz& d, double least_y, bool exactly) const;
+    // What a wish makes of the parts: the emitters' bounds, and how all parts stand but for them.
+    struct Held {
+        LinearEngine::Bounds bounds;
+        light::Drives parts;
+    };
+    Held heldBy(const MixWish& wish) const;
     Mix finished(const light::Drives& drives, MixEnd end, const light::Wanted& wanted,
                  double brightest_cd) const;
 
     std::shared_ptr<const light::FixtureType> type_;
     const light::Mode* mode_;
-    std::vector<colour::Xyz> xyz_;
     std::vector<char> usable_;
-    std::vector<colour::Uv> hull_;
-    std::vector<double> gram_;    // ∫ SPD_i SPD_j, row by row
-    std::vector<double> spectra_; // emitter by emitter, on the grid
-    GamutSolid solid_;            // of the usable emitters: the usual wish has no pins or keep-outs
-    std::vector<std::size_t> all_free_;
-    std::vector<colour::Xyz> free_xyz_;
-    std::vector<double> power_w_; // at full; radiant power where the data does not say
-    // Of each emitter at full, 10° observer: its own XYZ, then the 99 samples of TM-30 under it.
-    std::vector<std::vector<colour::Xyz>> rendering_;
-    // Of each emitter: its light at 0, at the measured drives and at full; between them linear.
-    std::vector<std::vector<std::pair<double, colour::Xyz>>> droop_;
+    std::vector<double> power_w_; // of all parts; radiant power where the data does not say
+    Droop droop_;
+    LinearEngine linear_;                    // of the emitters at full
     bool alone_ = true;                      // emitters, and nothing else that acts on their light
-    bool plain_ = true;                      // and without droop: light adds up
     std::unique_ptr<const Sampled> sampled_; // where no emitter is driven
 };
 

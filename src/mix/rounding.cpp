@@ -49,7 +49,7 @@ struct Search {
     double target_y = 0;
 
     Parts parts(const Xyz& c) const {
-        const double s = c.X + 15 * c.Y + 3 * c.Z;
+        const double s = colour::weightUv(c);
         return {4 * c.X - target.u * s, 9 * c.Y - target.v * s, s, c.Y};
     }
     // Squared Δu'v', or worse than anything when the brightness leaves its room. Compared as

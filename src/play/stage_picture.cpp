@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::play {
 
@@ -13,7 +14,7 @@ using colour::Xyz;
 
 namespace {
 
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 
 struct Vec {
     double x = 0, y = 0, z = 0;

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 #include <numeric>
 #include <random>
 
@@ -12,7 +13,7 @@ namespace zelo::route {
 
 namespace {
 
-constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kDegree = std::numbers::pi / 180;
 
 Result<Arrangement> unknown(std::string_view text) {
     return fail(ErrorCode::BadValue,

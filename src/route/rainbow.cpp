@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::route {
 
@@ -15,7 +16,7 @@ namespace {
 
 constexpr int kRounds = 400;
 constexpr double kEven = 1e-4;
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 
 class Round {
 public:

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::route {
 
@@ -13,7 +14,7 @@ using colour::Uv;
 
 namespace {
 
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 
 struct Flat { // in the unit disc, right-angled
     double x = 0, y = 0;

@@ -5,12 +5,13 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::show {
 
 namespace {
 
-constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kDegree = std::numbers::pi / 180;
 constexpr double kThrow_m = 2.2; // of a lamp 4 m up
 constexpr double kNear_m = 0.6;
 

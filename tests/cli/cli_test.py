@@ -610,6 +610,18 @@ class Convert(unittest.TestCase):
             self.assertEqual((rig["read"]["kind"], rig["read"]["fixtures"]), ("rig", 40))
 
 
+class Names(unittest.TestCase):
+    def test_control_characters_of_files_never_reach_the_terminal(self):
+        with tempfile.TemporaryDirectory() as folder:
+            book = pathlib.Path(folder) / "book.csv"
+            book.write_bytes("id,name,400,500,600,700\n1,Red\x1b[2J\x07\u009b31m,0.1,0.1,0.9,0.9\n".encode())
+            listed = run("gels", "--book", book)
+            self.assertEqual(listed.returncode, 0, listed.stderr)
+            self.assertIn("Red", listed.stdout)
+            for bad in ("\x1b", "\x07", "\u009b"):
+                self.assertNotIn(bad, listed.stdout)
+
+
 class WrongInput(unittest.TestCase):
     def test_one_clear_line_and_exit_2(self):
         for args, says in [
@@ -622,6 +634,7 @@ class WrongInput(unittest.TestCase):
             (["match", "petrel-4", "cct:3200", "--keep-out", "Mint"], "Red, Green, Blue, White"),
             (["match", "petrel-4", "cct:3200", "--pin", "Red"], "EMITTER=DRIVE"),
             (["match", "petrel-4", "cct:3200", "--pin", "Green=0.1,Red=2"], "--pin Red=2: a drive must be within 0..1"),
+            (["match", "petrel-4", "xy:0.01,0.01"], "xy:0.01,0.01: no light has this chromaticity"),
             (["match", "petrel-4", "gel:no-such-gel@3200"], "gel:no-such-gel@3200: no gel no-such-gel"),
             (["match", "petrel-4", "spd:"], "'spd:': expected a name behind it"),
             (["match", "petrel-4", "palette:"], "'palette:': expected a name behind it"),

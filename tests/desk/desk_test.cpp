@@ -216,6 +216,11 @@ TEST_F(DeskTest, TypedKelvinsAndChromaticitiesAreRows) {
         << "a colour without a spectrum has no curve, not the last one's";
     model.setQuery("no such gel");
     EXPECT_EQ(model.rowCount(), 0);
+    EXPECT_TRUE(model.trouble().empty());
+    model.setQuery("xy:0.01,0.01");
+    EXPECT_EQ(model.rowCount(), 0);
+    EXPECT_NE(model.trouble().english().find("no light has this"), std::string::npos)
+        << "it is said why";
     model.setQuery("lavender");
     EXPECT_GE(model.rowCount(), 2) << "found by a word of the name";
 }

@@ -11,6 +11,7 @@
 #include <QMouseEvent>
 #include <QPainterPath>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::desk {
 
@@ -20,7 +21,7 @@ using route::Kind;
 namespace {
 
 constexpr double kNear = 7; // px
-constexpr double kPi = 3.14159265358979323846;
+constexpr double kPi = std::numbers::pi;
 
 std::vector<Uv> lineOf(const play::SeenWay& way) {
     std::vector<Uv> line;

@@ -11,12 +11,13 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::desk {
 
 namespace {
 
-constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kDegree = std::numbers::pi / 180;
 constexpr std::size_t kMostTried = 200;
 
 colour::Srgb nearestHex(const colour::Uv& uv) {
@@ -106,10 +107,12 @@ std::optional<double> Asking::whiteDuv() const {
 }
 
 void Asking::pick(const std::string& notation) {
-    if (const auto asked = light::parseAsked(notation))
-        pick(*asked);
-    else
-        document_.tell(said(asked.error()));
+    const auto asked = light::parseAsked(notation);
+    if (!asked)
+        return document_.tell(said(asked.error()));
+    if (const auto any = light::checkAnyLight(*asked); !any)
+        return document_.tell(said(any.error()));
+    pick(*asked);
 }
 
 void Asking::pick(const light::Asked& wanted, int gesture) {

@@ -8,11 +8,12 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::desk {
 
 namespace {
-constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kDegree = std::numbers::pi / 180;
 constexpr double kMargin = 18;  // px
 constexpr double kSnap_deg = 5; // Shift: 1
 constexpr double kLeastSpan_m = 2;

@@ -6,12 +6,13 @@
 #include <QPainterPath>
 #include <array>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::desk {
 
 namespace {
 
-constexpr double kDegree = 3.14159265358979323846 / 180;
+constexpr double kDegree = std::numbers::pi / 180;
 constexpr int kShapes = 6;
 constexpr double kLeastLight = 4; // px: a lamp at 1 % still tells its colour
 

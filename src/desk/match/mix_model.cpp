@@ -9,6 +9,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace zelo::desk {
 
@@ -163,7 +164,7 @@ std::vector<MixModel::Family> MixModel::families() const {
             continue;
         // Near the white a white; else by the hue about it, in u'v'.
         const auto off = colour::toUv(xyz) - colour::planckianUv({document_.show().white_cct_k});
-        const double hue = std::atan2(off.v, off.u) * 180 / 3.14159265358979323846;
+        const double hue = std::atan2(off.v, off.u) * 180 / std::numbers::pi;
         const std::size_t family = std::hypot(off.u, off.v) < 0.05 ? 3
                                    : hue > -60 && hue < 75         ? 0
                                    : hue >= 75 && hue < 190        ? 1

@@ -10,6 +10,7 @@
 #include "mix/miss.h"
 
 #include <cmath>
+#include <numbers>
 
 namespace zelo::desk {
 
@@ -144,7 +145,7 @@ void FullReadings::paintBins(QPainter& p, const QRectF& room) const {
     QPolygonF shifted;
     for (std::size_t i = 0; i < numbers_.bins->bins.size(); ++i) {
         const auto& bin = numbers_.bins->bins[i];
-        const double angle = (static_cast<double>(i) + 0.5) * 22.5 * 3.14159265358979 / 180;
+        const double angle = (static_cast<double>(i) + 0.5) * 22.5 * std::numbers::pi / 180;
         const double to = angle + bin.hue_shift;
         const QPointF from = centre + r * QPointF(std::cos(angle), -std::sin(angle));
         const QPointF there =

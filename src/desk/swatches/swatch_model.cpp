@@ -306,6 +306,7 @@ void SwatchModel::search() {
     shown_.clear();
     for (const Found& f : found)
         shown_.push_back(f.at);
+    trouble_ = {};
     // A kelvin between the steps, or a whole notation such as xy:0.44,0.40, is a row of its own.
     Swatch typed;
     bool number = false;
@@ -318,12 +319,18 @@ void SwatchModel::search() {
         typed = white(kelvin);
     else if (const auto tinted = tintedWhite(query))
         typed = *tinted;
-    else if (const auto asked = light::parseAsked(fromQt(query_));
-             asked && document_.wanted(*asked))
+    else if (const auto asked = light::parseAsked(fromQt(query_)); asked) {
+        if (const auto any = light::checkAnyLight(*asked); !any) {
+            trouble_ = any.error().sentence();
+            return;
+        }
+        if (!document_.wanted(*asked))
+            return;
         typed = {Swatch::Kind::Typed, query_.section(':', 0, 0), query_.section(':', 1), *asked,
                  query};
-    else
+    } else {
         return;
+    }
     if (typed.kind != Swatch::Kind::White)
         typed.kind = Swatch::Kind::Typed;
     all_.push_back(typed);

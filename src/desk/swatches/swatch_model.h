@@ -41,6 +41,8 @@ public:
 
     void setQuery(const QString& query);
     const QString& query() const { return query_; }
+    // Why a colour that was typed is none; empty where there is nothing to say.
+    const Sentence& trouble() const { return trouble_; }
     void setFilter(Filter filter);
     Filter filter() const { return filter_; }
     void setSort(Sort sort);
@@ -81,6 +83,7 @@ private:
     Document& document_;
     std::vector<Swatch> all_; // the last one is what is typed, when it is a colour of its own
     bool has_typed_ = false;
+    Sentence trouble_;
     std::vector<std::size_t> shown_;
     std::map<light::Asked, Chip> chips_;
     std::vector<light::Asked> missing_; // asked for, chips not computed yet; the next at the end

@@ -592,7 +592,10 @@ void SwatchPanel::paintEvent(QPaintEvent*) {
                    ? note
                    : tr("%1; lamp %2 K").arg(model_->chipType(), numberText(model_->lampK(), 0)),
                typeface(Type::Small), theme().dim);
-    if (model_->rowCount() == 0)
+    if (model_->rowCount() == 0 && !model_->trouble().empty())
+        drawWrapped(p, QRect(20, 118, width() - 40, 80), said(model_->trouble()),
+                    typeface(Type::Small), theme().text);
+    else if (model_->rowCount() == 0)
         drawText(p, 20, 130,
                  model_->favouritesOnly() ? tr("No favourites: B on a row marks one.")
                  : model_->filter() == SwatchModel::Filter::Palettes

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What a wish leaves to a Mixer's solvers.
+// What bounds leave to the solvers of a linear engine.
 #pragma once
 
 #include "colour/rendering.h"
-#include "mix/mix.h"
+#include "mix/linear_engine.h"
 
 namespace zelo::mix {
 
@@ -11,26 +11,34 @@ using colour::Uv;
 using colour::Xyz;
 using light::Drives;
 
-// The emitters a wish leaves free, and what the pinned ones give.
-struct Mixer::Problem {
-    std::vector<std::size_t> own_free; // only with keep-outs or pins; else the mixer's own
+struct Quadratic;
+
+struct Problem {
+    std::vector<std::size_t> own_free; // only with bounds; else the engine's own
     std::vector<Xyz> own_xyz;
     std::vector<Uv> own_hull;
-    std::span<const std::size_t> free; // indices in the type
-    std::span<const Xyz> xyz;          // of the free ones
-    const std::vector<Uv>* hull;       // of the free ones
-    Drives pinned;                     // drives of pinned emitters, 0 elsewhere
-    Xyz base;                          // their light
+    std::span<const std::size_t> free;     // places in the engine
+    std::span<const Xyz> xyz;              // of the free ones
+    const std::vector<Uv>* hull = nullptr; // of the free ones; null: its own
+    Drives held;                           // drives of the fixed ones, 0 elsewhere
+    Xyz base;                              // their light
     bool has_pins = false;
-    bool whole_type = true; // no keep-outs, no pins
+    bool unbounded = true;
 
+    const std::vector<Uv>& reach() const { return hull ? *hull : own_hull; }
     Drives whole(const Drives& of_free) const {
-        Drives all = pinned;
+        Drives all = held;
         for (std::size_t k = 0; k < free.size(); ++k)
             all[free[k]] = of_free[k];
         return all;
     }
 };
+
+// Rows of the exact colour: X − d_X Y = 0, Z − d_Z Y = 0 and, as the third, Y = least_y.
+void setColourRows(Quadratic& q, const Problem& p, const Xyz& d, double least_y);
+
+// The drives of the free ones, in their order, nearest to `target` (of all) that make this light.
+std::optional<Drives> nearestFree(const Problem& p, const Drives& target, const Xyz& exact);
 
 // What Kindest maximises: R_f for a white, agreement with the wanted light for a colour; without a
 // spectrum to agree with, nothing.

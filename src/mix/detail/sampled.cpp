@@ -136,11 +136,11 @@ Sampled::Slopes Sampled::slopesAt(const Free& free, const Drives& drives) const 
     return s;
 }
 
-// u' = 4X / S and v' = 9Y / S with S = X + 15Y + 3Z.
+// u' = 4X / S and v' = 9Y / S with S the weight.
 Uv Sampled::Slopes::uvAlong(std::size_t axis) const {
     const Xyz& d = along[axis];
-    const double s = here.X + 15 * here.Y + 3 * here.Z;
-    const double ds = d.X + 15 * d.Y + 3 * d.Z;
+    const double s = colour::weightUv(here);
+    const double ds = colour::weightUv(d);
     return {(4 * d.X - 4 * here.X / s * ds) / s, (9 * d.Y - 9 * here.Y / s * ds) / s};
 }
 

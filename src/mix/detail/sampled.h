@@ -4,7 +4,11 @@
 // to it and is finished by a general optimiser (SLSQP of NLopt).
 #pragma once
 
-#include "mix/mix.h"
+#include "light/fixture_type.h"
+#include "mix/wish.h"
+
+#include <functional>
+#include <memory>
 
 namespace zelo::mix {
 

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <numbers>
 #include <optional>
 
 namespace zelo::route {
@@ -76,7 +77,7 @@ private:
             if (brighter != 0)
                 add({0, 0}, brighter);
             for (int k = 0; k < kRing; ++k) {
-                const double angle = 2 * 3.14159265358979323846 * k / kRing;
+                const double angle = 2 * std::numbers::pi * k / kRing;
                 const double r = kOut * tube_.colour_uv();
                 add({r * std::cos(angle), r * std::sin(angle)}, brighter);
             }
