@@ -8613,10 +8613,6 @@ Gebaut mit Qt %1. %2</translation>
         <translation>Adresse</translation>
     </message>
     <message>
-        <source>sent as</source>
-        <translation>dort</translation>
-    </message>
-    <message>
         <source>on</source>
         <translation>an</translation>
     </message>
@@ -8703,20 +8699,32 @@ Gebaut mit Qt %1. %2</translation>
         </translation>
     </message>
     <message>
-        <source>Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the first universe there, priority (0 to 200), whether its universes are shown at one moment, on or off; Enter edits</source>
-        <translation>Universen, Protokoll (E1.31 oder Art-Net), IPv4-Adresse oder multicast, das erste Universum dort, Priorität (0 bis 200), ob seine Universen in einem Augenblick gezeigt werden, an oder aus; Enter ändert</translation>
+        <source>Priority of the line</source>
+        <translation>Priorität der Zeile</translation>
     </message>
     <message>
-        <source>prio.</source>
-        <translation>Prio.</translation>
+        <source>E1.31: receivers follow the highest of 0 to 200. A double press: 100</source>
+        <translation>E1.31: Empfänger folgen der höchsten von 0 bis 200. Doppelt gedrückt: 100</translation>
     </message>
     <message>
-        <source>sync</source>
-        <translation>Sync</translation>
+        <source>universes at one moment</source>
+        <translation>Universen zugleich</translation>
     </message>
     <message>
-        <source>“%1”: E1.31 has priorities from 0 to 200.</source>
-        <translation>„%1“: E1.31 hat Prioritäten von 0 bis 200.</translation>
+        <source>E1.31 synchronisation: receivers that know it show all universes of the line together</source>
+        <translation>E1.31-Synchronisation: Empfänger, die sie kennen, zeigen alle Universen der Zeile zusammen</translation>
+    </message>
+    <message>
+        <source>Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the first universe there, on or off; Enter edits</source>
+        <translation>Universen, Protokoll (E1.31 oder Art-Net), IPv4-Adresse oder multicast, das erste Universum dort, an oder aus; Enter ändert</translation>
+    </message>
+    <message>
+        <source>priority of the line</source>
+        <translation>Priorität der Zeile</translation>
+    </message>
+    <message>
+        <source>as</source>
+        <translation>als</translation>
     </message>
 </context>
 <context>

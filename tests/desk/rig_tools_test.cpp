@@ -2,6 +2,7 @@
 // The right side of Rig and the plan's tools: finding fixtures on a practice rig, fixture types,
 // the output map, the light check, arranging lamps, rigs from and to MVR.
 #include "desk/kit/button.h"
+#include "desk/kit/value_control.h"
 #include "desk/rig/check_panel.h"
 #include "desk/rig/find_panel.h"
 #include "desk/rig/output_panel.h"
@@ -13,7 +14,9 @@
 #include "practice_node.h"
 #include "window_test.h"
 
+#include <QCheckBox>
 #include <QComboBox>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QTableWidget>
 #include <QTemporaryDir>
@@ -229,8 +232,26 @@ TEST_F(RigToolsTest, TheOutputMapIsEditedInPlace) {
     const auto troubles = document.network()->troubles();
     ASSERT_EQ(troubles.size(), 1u) << "nothing leaves without a choice of network";
     EXPECT_NE(troubles[0].english().find("choose a network first"), std::string::npos);
-    panel.lines().item(0, 6)->setCheckState(Qt::Unchecked);
+    panel.lines().item(0, 4)->setCheckState(Qt::Unchecked);
     EXPECT_FALSE(document.show().outputs[0].on);
+    EXPECT_FALSE(panel.priority().isEnabled()) << "Art-Net has none";
+    panel.lines().item(0, 3)->setText("1");
+    panel.lines().item(0, 1)->setText("E1.31");
+    EXPECT_TRUE(panel.priority().isEnabled());
+    panel.priority().setFocus();
+    QTest::keyClicks(&panel.priority(), "1");
+    auto* editor = panel.priority().findChild<QLineEdit*>();
+    ASSERT_TRUE(editor);
+    QTest::keyClicks(editor, "50");
+    QTest::keyClick(editor, Qt::Key_Return);
+    settle();
+    EXPECT_EQ(document.show().outputs[0].priority, 150);
+    QTest::mouseClick(&panel.sync(), Qt::LeftButton, {}, {8, panel.sync().height() / 2});
+    EXPECT_TRUE(document.show().outputs[0].sync);
+    document.undo();
+    settle();
+    EXPECT_FALSE(document.show().outputs[0].sync);
+    EXPECT_FALSE(panel.sync().isChecked()) << "and it shows";
     panel.removeLine();
     EXPECT_TRUE(document.show().outputs.empty());
     document.undo();

@@ -6,12 +6,15 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QHeaderView>
 #include <QMessageBox>
 #include <QPushButton>
+#include <QSignalBlocker>
 #include <QTableWidget>
 #include <QTimer>
 
@@ -20,7 +23,8 @@ namespace zelo::desk {
 namespace {
 
 constexpr int kMargin = 20;
-enum Column { Universes, Way, Address, There, Priority, Sync, On, kColumns };
+enum Column { Universes, Way, Address, There, On, kColumns };
+constexpr int kOwn = 96; // the room of what a line has of its own, above the buttons
 
 // "1" or "1–4", also with a plain hyphen.
 std::optional<std::pair<int, int>> rangeOf(QString text) {
@@ -47,23 +51,36 @@ OutputPanel::OutputPanel(Document& document, QWidget* parent)
       add_(new Button(tr("Add a line"), {}, tr("Universes that go somewhere of their own"),
                       Button::Kind::Plain, this)),
       remove_(new Button(tr("Remove it"), {}, tr("The line with the keyboard goes"),
-                         Button::Kind::Plain, this)) {
+                         Button::Kind::Plain, this)),
+      priority_(new NumberField(tr("Priority of the line"),
+                                tr("E1.31: receivers follow the highest of 0 to 200. A double "
+                                   "press: 100"),
+                                {0, 200, 1, 0}, {}, this)),
+      sync_(new QCheckBox(tr("universes at one moment"), this)) {
     setAccessibleName(tr("Output map"));
+    sync_->setToolTip(tr("E1.31 synchronisation: receivers that know it show all universes of the "
+                         "line together"));
     cards_->setAccessibleName(tr("Network"));
     cards_->setToolTip(tr("Which network card may be used. This computer only: nothing leaves it"));
     lines_->setAccessibleName(tr("Lines of the output map"));
-    lines_->setToolTip(
-        tr("Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the "
-           "first universe there, priority (0 to 200), whether its universes are shown "
-           "at one moment, on or off; Enter edits"));
-    lines_->setHorizontalHeaderLabels({tr("univ."), tr("protocol"), tr("address"), tr("sent as"),
-                                       tr("prio."), tr("sync"), tr("on")});
+    lines_->setToolTip(tr("Universes, protocol (E1.31 or Art-Net), IPv4 address or multicast, the "
+                          "first universe there, on or off; Enter edits"));
+    lines_->setHorizontalHeaderLabels(
+        {tr("univ."), tr("protocol"), tr("address"), tr("as"), tr("on")});
     styleTable(*lines_);
-    const int widths[] = {36, 52, 70, 44, 32, 30, 24};
+    const int widths[] = {42, 62, 86, 26, 24};
     for (int c = 0; c < kColumns; ++c)
         lines_->horizontalHeader()->resizeSection(c, widths[c]);
     connect(cards_, &QComboBox::activated, this, &OutputPanel::chooseCard);
     connect(lines_, &QTableWidget::cellChanged, this, &OutputPanel::editCell);
+    connect(lines_, &QTableWidget::currentCellChanged, this, &OutputPanel::showLine);
+    const auto prioritise = [this](double value) {
+        changeLine([&](show::OutputLine& line) { line.priority = static_cast<int>(value); });
+    };
+    connect(priority_, &NumberField::valueEdited, this, prioritise);
+    connect(priority_, &NumberField::resetWanted, this, [prioritise] { prioritise(100); });
+    connect(sync_, &QCheckBox::toggled, this,
+            [this](bool on) { changeLine([&](show::OutputLine& line) { line.sync = on; }); });
     connect(add_, &Button::clicked, this, &OutputPanel::addLine);
     connect(remove_, &Button::clicked, this, &OutputPanel::removeLine);
     watch(document_, this, Change::Outputs | Change::Rig | Change::Controls, [this] { refresh(); });
@@ -102,24 +119,37 @@ void OutputPanel::refresh() {
         put(Way, line.protocol == show::Protocol::ArtNet ? tr("Art-Net") : tr("E1.31"));
         put(Address, toQt(line.address));
         put(There, QString::number(line.to));
-        const bool e131 = line.protocol == show::Protocol::E131;
-        put(Priority, e131 ? QString::number(line.priority) : QString());
-        const auto check = [&](int column, bool checked, bool usable) {
-            auto* item = new QTableWidgetItem;
-            if (usable) {
-                item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
-                item->setCheckState(checked ? Qt::Checked : Qt::Unchecked);
-            } else {
-                item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable);
-            }
-            lines_->setItem(row, column, item);
-        };
-        check(Sync, line.sync, e131);
-        check(On, line.on, true);
+        auto* on = new QTableWidgetItem;
+        on->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
+        on->setCheckState(line.on ? Qt::Checked : Qt::Unchecked);
+        lines_->setItem(row, On, on);
     }
     remove_->setEnabled(!outputs.empty());
     filling_ = false;
+    showLine();
+}
+
+// What the line with the keyboard has of its own.
+void OutputPanel::showLine() {
+    const auto& outputs = document_.show().outputs;
+    const auto row = static_cast<std::size_t>(std::max(0, lines_->currentRow()));
+    const bool e131 = row < outputs.size() && outputs[row].protocol == show::Protocol::E131;
+    priority_->setEnabled(e131);
+    sync_->setEnabled(e131);
+    const QSignalBlocker quiet(sync_);
+    priority_->setValue(e131 ? outputs[row].priority : 100);
+    sync_->setChecked(e131 && outputs[row].sync);
     update();
+}
+
+void OutputPanel::changeLine(const std::function<void(show::OutputLine&)>& how) {
+    auto lines = document_.show().outputs;
+    if (lines.empty())
+        return;
+    const int row = std::clamp(lines_->currentRow(), 0, static_cast<int>(lines.size()) - 1);
+    how(lines[static_cast<std::size_t>(row)]);
+    change(tr("Output line %1").arg(row + 1), std::move(lines));
+    lines_->setCurrentCell(row, std::max(0, lines_->currentColumn()));
 }
 
 void OutputPanel::change(const QString& name, std::vector<show::OutputLine> lines) {
@@ -160,15 +190,6 @@ void OutputPanel::editCell(int row, int column) {
             document_.tell(tr("“%1”: expected a number.").arg(text));
             return refresh();
         }
-    } else if (column == Priority) {
-        bool number = false;
-        line.priority = text.toInt(&number);
-        if (!number || line.protocol != show::Protocol::E131) {
-            document_.tell(tr("“%1”: E1.31 has priorities from 0 to 200.").arg(text));
-            return refresh();
-        }
-    } else if (column == Sync) {
-        line.sync = lines_->item(row, Sync)->checkState() == Qt::Checked;
     } else {
         line.on = lines_->item(row, On)->checkState() == Qt::Checked;
     }
@@ -230,8 +251,11 @@ void OutputPanel::chooseCard() {
 void OutputPanel::resizeEvent(QResizeEvent*) {
     const int w = width() - 2 * kMargin;
     cards_->setGeometry(kMargin, 72, w, 26);
-    lines_->setGeometry(kMargin, 150, w, std::max(60, height() - 150 - 200));
-    const int y = lines_->geometry().bottom() + 10;
+    lines_->setGeometry(kMargin, 150, w, std::max(60, height() - 150 - 200 - kOwn));
+    const int own = lines_->geometry().bottom() + 10;
+    priority_->setGeometry(kMargin + w - 70, own, 70, 24);
+    sync_->setGeometry(kMargin, own + 32, w, 24);
+    const int y = own + kOwn - 26;
     add_->setGeometry(kMargin, y, w / 2 - 4, 28);
     remove_->setGeometry(kMargin + w / 2 + 4, y, w / 2 - 4, 28);
 }
@@ -252,6 +276,8 @@ void OutputPanel::paintEvent(QPaintEvent*) {
                        "rig listens."),
                     typeface(Type::Small), theme().text);
     }
+    drawText(p, kMargin, priority_->y() + 16, tr("priority of the line"), typeface(Type::Small),
+             priority_->isEnabled() ? theme().text : theme().dim);
     int y = add_->geometry().bottom() + 26;
     if (!network) {
         drawWrapped(p, QRect(kMargin, y - 12, room, 60),

@@ -6,13 +6,16 @@
 #include "desk/kit/document.h"
 
 #include <QWidget>
+#include <functional>
 
+class QCheckBox;
 class QComboBox;
 class QTableWidget;
 
 namespace zelo::desk {
 
 class Button;
+class NumberField;
 
 class OutputPanel : public QWidget {
     Q_OBJECT
@@ -20,6 +23,8 @@ public:
     OutputPanel(Document& document, QWidget* parent);
     QComboBox& cards() { return *cards_; }
     QTableWidget& lines() { return *lines_; }
+    NumberField& priority() { return *priority_; }
+    QCheckBox& sync() { return *sync_; }
     void addLine();
     void removeLine();
 
@@ -32,6 +37,8 @@ private:
     void refresh();
     void editCell(int row, int column);
     void chooseCard();
+    void showLine();
+    void changeLine(const std::function<void(show::OutputLine&)>& how);
     void change(const QString& name, std::vector<show::OutputLine> lines);
 
     Document& document_;
@@ -39,6 +46,8 @@ private:
     QTableWidget* lines_;
     Button* add_;
     Button* remove_;
+    NumberField* priority_; // of the line with the keyboard
+    QCheckBox* sync_;
     bool filling_ = false;
 };
 
