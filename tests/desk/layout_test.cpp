@@ -287,6 +287,13 @@ TEST_F(LayoutTest, RigAndItsTools) {
         window.rigSide().showPage(page);
         expectClean("rig, page " + std::to_string(page));
     }
+    show::OutputLine line{1, 2, show::Protocol::E131, "127.0.0.1", 1};
+    line.priority = 150;
+    line.sync = true;
+    document.edit("x", show::changeOutputs(document.state().show,
+                                           {line, {3, 1, show::Protocol::ArtNet, "10.1.2.3", 0}}));
+    window.rigSide().showPage(RigSide::Output);
+    expectClean("output with lines");
     window.rigView().typeEditor().openType("gannet-8");
     expectClean("type editor");
 }

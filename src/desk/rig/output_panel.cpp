@@ -126,6 +126,7 @@ void OutputPanel::refresh() {
     }
     remove_->setEnabled(!outputs.empty());
     filling_ = false;
+    layOut();
     showLine();
 }
 
@@ -249,13 +250,21 @@ void OutputPanel::chooseCard() {
 }
 
 void OutputPanel::resizeEvent(QResizeEvent*) {
+    layOut();
+}
+
+void OutputPanel::layOut() {
     const int w = width() - 2 * kMargin;
+    const bool any = !document_.show().outputs.empty(); // else their room is the text's
+    priority_->setVisible(any);
+    sync_->setVisible(any);
+    const int room = any ? kOwn : 0;
     cards_->setGeometry(kMargin, 72, w, 26);
-    lines_->setGeometry(kMargin, 150, w, std::max(60, height() - 150 - 200 - kOwn));
+    lines_->setGeometry(kMargin, 150, w, std::max(60, height() - 150 - 200 - room));
     const int own = lines_->geometry().bottom() + 10;
     priority_->setGeometry(kMargin + w - 70, own, 70, 24);
     sync_->setGeometry(kMargin, own + 32, w, 24);
-    const int y = own + kOwn - 26;
+    const int y = any ? own + kOwn - 26 : own;
     add_->setGeometry(kMargin, y, w / 2 - 4, 28);
     remove_->setGeometry(kMargin + w / 2 + 4, y, w / 2 - 4, 28);
 }
@@ -276,8 +285,9 @@ void OutputPanel::paintEvent(QPaintEvent*) {
                        "rig listens."),
                     typeface(Type::Small), theme().text);
     }
-    drawText(p, kMargin, priority_->y() + 16, tr("priority of the line"), typeface(Type::Small),
-             priority_->isEnabled() ? theme().text : theme().dim);
+    if (!document_.show().outputs.empty())
+        drawText(p, kMargin, priority_->y() + 16, tr("priority of the line"), typeface(Type::Small),
+                 priority_->isEnabled() ? theme().text : theme().dim);
     int y = add_->geometry().bottom() + 26;
     if (!network) {
         drawWrapped(p, QRect(kMargin, y - 12, room, 60),

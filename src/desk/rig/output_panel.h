@@ -35,6 +35,7 @@ protected:
 
 private:
     void refresh();
+    void layOut();
     void editCell(int row, int column);
     void chooseCard();
     void showLine();
