@@ -11,6 +11,7 @@
 #include <algorithm>
 #include <charconv>
 #include <nlohmann/json.hpp>
+#include <set>
 
 namespace zelo::files {
 
@@ -165,11 +166,21 @@ private:
     std::vector<std::string> sources_; // emitters that a Beam names
 };
 
-// Names that GDTF does not allow, by what stands there instead.
+// Names that GDTF does not allow, by what stands there instead. Each only where no other has it.
 void takeNames(const Json& names, FixtureType& type) {
+    constexpr std::size_t kLongest = 200; // bytes
+    std::map<std::string, std::string> by_plain;
+    std::set<std::string> used;
+    for (const auto& [plain, own] : names.items())
+        if (own.is_string())
+            if (auto text = own.get<std::string>();
+                !text.empty() && text.size() <= kLongest && used.insert(text).second)
+                by_plain[plain] = std::move(text);
+    for (const Emitter& e : type.emitters) // a name of the file itself is nobody else's
+        std::erase_if(by_plain, [&](const auto& n) { return n.second == e.name; });
     const auto take = [&](std::string& name) {
-        if (const auto own = names.find(name); own != names.end() && own->is_string())
-            name = own->get<std::string>();
+        if (const auto own = by_plain.find(name); own != by_plain.end())
+            name = own->second;
     };
     for (auto& e : type.emitters)
         take(e.name);

@@ -13,6 +13,7 @@
 #include <cmath>
 #include <nlohmann/json.hpp>
 #include <pugixml.hpp>
+#include <set>
 #include <sstream>
 
 namespace zelo::files {
@@ -223,9 +224,13 @@ const T* byName(const std::vector<T>& all, const std::string& name) {
 
 class Writer {
 public:
-    Writer(const FixtureType& type, const std::optional<FixtureType>& was, Node root)
+    // `renamed`: as the type's own file has them; its elements stay under those names.
+    Writer(const FixtureType& type, const std::optional<FixtureType>& was, Node root,
+           std::map<std::string, std::string> renamed)
         : type_(type), was_(was), node_(root.child("FixtureType")),
-          physical_(sub(node_, "PhysicalDescriptions")) {}
+          physical_(sub(node_, "PhysicalDescriptions")), renamed_(std::move(renamed)) {
+        takeNames();
+    }
 
     void write() {
         if (!was_ || type_.name != was_->name) {
@@ -265,15 +270,31 @@ private:
         std::string plain = plainName(own);
         if (plain == own)
             return own;
-        const auto owned = [&](const std::string& name) {
-            const auto called = [&](const auto& all) { return byName(all, name) != nullptr; };
-            return renamed_.contains(name) || called(type_.emitters) || called(type_.flags) ||
-                   called(type_.wheels) || called(type_.modes);
-        };
-        for (int n = 2; owned(plain); ++n)
+        for (int n = 2; names_.contains(plain) || renamed_.contains(plain); ++n)
             plain = plainName(own) + " " + std::to_string(n);
         renamed_[plain] = own;
         return plain;
+    }
+
+    // All names of the type: none of them may be taken for another.
+    void takeNames() {
+        for (const auto& e : type_.emitters)
+            names_.insert(e.name);
+        for (const auto& f : type_.flags)
+            names_.insert(f.name);
+        for (const auto& w : type_.wheels) {
+            names_.insert(w.name);
+            for (const auto& slot : w.places)
+                names_.insert(slot.name);
+        }
+        for (const auto& m : type_.modes) {
+            names_.insert(m.name);
+            for (const auto& c : m.channels) {
+                names_.insert(c.name);
+                for (const auto& range : c.named)
+                    names_.insert(range.name);
+            }
+        }
     }
 
     double output() const {
@@ -297,11 +318,18 @@ private:
 
     void emitters() {
         Node list = sub(physical_, "Emitters");
-        for (const Emitter& e : type_.emitters) {
+        const auto changed = [&](const Emitter& e) {
             const Emitter* before = was_ ? byName(was_->emitters, e.name) : nullptr;
-            if (!before || !same(e, *before) || !named(list, "Emitter", nameOf(e.name)))
-                writeEmitter(list, e, nameOf(e.name), output());
-            if (e.source && (!before || !before->source))
+            return !before || !same(e, *before);
+        };
+        // One that is written has a brightness of its own; those that the reader made from less
+        // than a measurement would be judged by it anew, so they are written too.
+        const bool any = std::any_of(type_.emitters.begin(), type_.emitters.end(), changed);
+        for (const Emitter& e : type_.emitters) {
+            if (!changed(e) && !(any && e.modelled))
+                continue;
+            writeEmitter(list, e, nameOf(e.name), output());
+            if (e.source)
                 setSource(nameOf(e.name));
         }
         if (was_)
@@ -490,8 +518,9 @@ private:
             return;
         if (c.role != Role::Other && c.home != now(f.attribute("Default") ? f : node, "Default"))
             set(f, "Default", std::to_string(c.home) + "/" + bytes);
-        if (c.role == Role::Part && type_.part(c.part).kind == PartKind::Emitter)
-            set(f, "Emitter", nameOf(type_.emitters[c.part].name));
+        if (f.attribute("Emitter") && c.role == Role::Part &&
+            type_.part(c.part).kind == PartKind::Emitter)
+            link(f, type_.emitters[c.part]);
         const bool of_light =
             c.role == Role::Dimmer || (c.role == Role::Part && c.part < type_.emitters.size());
         if (of_light) {
@@ -607,15 +636,29 @@ private:
         set(a, "PhysicalUnit", "None");
     }
 
+    // What a link names is there, also where the reader made it from an attribute alone.
+    void link(Node f, const Emitter& e) {
+        const Node list = sub(physical_, "Emitters");
+        if (!named(list, "Emitter", nameOf(e.name)))
+            writeEmitter(list, e, nameOf(e.name), output());
+        set(f, "Emitter", nameOf(e.name));
+    }
+    void link(Node f, const Flag& flag) {
+        const Node list = sub(physical_, "Filters");
+        if (!named(list, "Filter", nameOf(flag.name)))
+            writeFilter(list, flag, nameOf(flag.name), behind());
+        set(f, "Filter", nameOf(flag.name));
+    }
+
     // Which part the function sets; true when its response is told by that.
     bool writeLinks(Node f, const Channel& c, const std::string& bytes) {
         const auto part = type_.part(c.part);
         switch (part.kind) {
         case PartKind::Emitter:
-            set(f, "Emitter", nameOf(type_.emitters[part.index].name));
+            link(f, type_.emitters[part.index]);
             return false;
         case PartKind::Flag:
-            set(f, "Filter", nameOf(type_.flags[part.index].name));
+            link(f, type_.flags[part.index]);
             return false;
         case PartKind::Wheel: {
             const auto& wheel = type_.wheels[part.index];
@@ -675,7 +718,8 @@ private:
     const std::optional<FixtureType>& was_;
     Node node_, physical_;
     std::vector<std::pair<std::string, light::Response>> profiles_;
-    std::map<std::string, std::string> renamed_;
+    std::map<std::string, std::string> renamed_; // names that GDTF does not allow
+    std::set<std::string> names_;                // all of the type
 };
 
 } // namespace
@@ -685,31 +729,38 @@ std::map<std::string, std::string> gdtfFiles(const FixtureType& type) {
     std::optional<FixtureType> was;
     pugi::xml_document doc;
     constexpr auto kAll = pugi::parse_full; // comments and the like stay too
-    const auto own_words = files.find("zelochrome.json");
-    if (const auto own = files.find("description.xml"); own != files.end())
-        if (auto read = parseGdtf(own->second, own_words == files.end() ? "" : own_words->second))
-            if (doc.load_buffer(own->second.data(), own->second.size(), kAll))
+    const auto words = files.find("zelochrome.json");
+    if (const auto text = files.find("description.xml"); text != files.end())
+        if (auto read = parseGdtf(text->second, words == files.end() ? "" : words->second))
+            if (doc.load_buffer(text->second.data(), text->second.size(), kAll))
                 was = std::move(*read);
     if (!was)
         doc.load_string(kSkeleton, kAll);
-    Writer writer(type, was, doc.child("GDTF"));
+    auto own = nlohmann::ordered_json::parse(files["zelochrome.json"], nullptr, false);
+    if (!own.is_object())
+        own = nlohmann::ordered_json::object();
+    std::map<std::string, std::string> renamed;
+    if (was && own.contains("names"))
+        for (const auto& [plain, name] : own["names"].items())
+            if (name.is_string())
+                renamed[plain] = name;
+    Writer writer(type, was, doc.child("GDTF"), std::move(renamed));
     writer.write();
     std::ostringstream text;
     doc.save(text, " ", pugi::format_default, pugi::encoding_utf8);
     files["description.xml"] = text.str();
 
-    auto power = nlohmann::ordered_json::parse(files["zelochrome.json"], nullptr, false);
-    if (!power.is_object())
-        power = nlohmann::ordered_json::object();
+    if (own.contains("emitters") && !own["emitters"].is_object())
+        own.erase("emitters"); // of somebody else's making
     for (const Emitter& e : type.emitters)
         if (e.power_w > 0)
-            power["emitters"][e.name]["power_w"] = e.power_w;
-    if (power.contains("names") || !writer.renamed().empty())
-        power["names"] = writer.renamed();
-    if (power.empty())
+            own["emitters"][e.name]["power_w"] = e.power_w;
+    if (!writer.renamed().empty())
+        own["names"] = writer.renamed();
+    if (own.empty())
         files.erase("zelochrome.json");
     else
-        files["zelochrome.json"] = power.dump(1) + "\n";
+        files["zelochrome.json"] = own.dump(1) + "\n";
     return files;
 }
 

@@ -4,10 +4,12 @@
 // spoil themselves alone.
 #include "files/archive.h"
 #include "files/gdtf_reader.h"
+#include "files/gdtf_writer.h"
 #include "light/levels.h"
 #include "mix/rounding.h"
 #include "support/test_types.h"
 
+#include <chrono>
 #include <filesystem>
 #include <fstream>
 #include <gmock/gmock.h>
@@ -153,6 +155,61 @@ TEST(ForeignGdtf, WhatReferencesDoNotSayIsStillBounded) {
     d.channels = channel("Offset='1' Geometry='Cell'", "ColorAdd_R", "Emitter='Red'");
     const auto type = d.read();
     EXPECT_LE(type.modes[0].footprint, 512);
+    // Many modes of many channels of many cells: none is read for minutes.
+    for (int i = 0; i < 500; ++i)
+        d.channels += channel("Offset='" + std::to_string(i + 1) + "' Geometry='Cell'", "Zoom");
+    for (int i = 0; i < 150; ++i)
+        d.more_modes += "<DMXMode Name='m" + std::to_string(i) + "' Geometry='Body'><DMXChannels>" +
+                        d.channels + "</DMXChannels></DMXMode>";
+    const auto begun = std::chrono::steady_clock::now();
+    (void)parseGdtf(d.text());
+    EXPECT_LT(std::chrono::steady_clock::now() - begun, std::chrono::seconds(20));
+}
+
+// What was not measured, and is written, is the same light when it is read again.
+TEST(ForeignGdtf, AnEditLeavesTheOthersLightAsItWas) {
+    const auto again = [](const FixtureType& type) {
+        auto back = typeOfFiles(gdtfFiles(type));
+        EXPECT_TRUE(back) << back.error().text();
+        return std::move(*back);
+    };
+    const auto kept = [](const Description& d) {
+        auto type = typeOfFiles({{"description.xml", d.text()}});
+        EXPECT_TRUE(type) << type.error().text();
+        return std::move(*type);
+    };
+    Description by_attribute;
+    by_attribute.channels =
+        channel(at(1), "ColorAdd_R") + channel(at(2), "ColorAdd_G") + channel(at(3), "ColorAdd_B");
+    auto rgb = kept(by_attribute);
+    EXPECT_EQ(again(rgb).emitters.size(), 3u);
+    rgb.emitters[0].spectrum = rgb.emitters[0].spectrum.scaled(3); // measured brighter
+    rgb.emitters[0].modelled = false;
+    const auto measured = again(rgb);
+    ASSERT_EQ(measured.emitters.size(), 3u);
+    for (std::size_t e = 0; e < 3; ++e) {
+        EXPECT_NEAR(measured.emitters[e].xyz().Y, rgb.emitters[e].xyz().Y,
+                    1e-6 * rgb.emitters[e].xyz().Y);
+        EXPECT_EQ(measured.modes[0].channels[e].part, e);
+    }
+
+    Description lamp;
+    lamp.geometries = "<Geometry Name='Body'><Beam Name='Beam' ColorTemperature='5600' "
+                      "LuminousFlux='8000' BeamAngle='20'/></Geometry>";
+    lamp.channels = channel(at(1), "ColorSub_C") + channel(at(2), "ColorSub_M");
+    auto cmy = kept(lamp);
+    const auto shines = [](const FixtureType& type, std::size_t mode) {
+        return light::xyzOf(type, light::drivesOf(type, type.modes[mode], {90, 30}));
+    };
+    EXPECT_LT(norm(shines(again(cmy), 0) - shines(cmy, 0)), 1e-6 * norm(shines(cmy, 0)))
+        << "untouched it burns as before";
+    cmy.modes.push_back(cmy.modes[0]);
+    cmy.modes[1].name = "of our own"; // written from nothing: its links have to lead somewhere
+    cmy.emitters[0].spectrum = cmy.emitters[0].spectrum.scaled(0.5);
+    const auto back = again(cmy);
+    ASSERT_EQ(back.modes.size(), 2u);
+    for (const std::size_t m : {0u, 1u})
+        EXPECT_LT(norm(shines(back, m) - shines(cmy, m)), 1e-6 * norm(shines(cmy, m))) << m;
 }
 
 // ColorAdd_* and ColorSub_* work by their attribute.

@@ -156,11 +156,32 @@ TEST(GdtfRules, NamesInOtherLettersComeBack) {
         EXPECT_EQ(back->emitters[e].name, type.emitters[e].name);
         EXPECT_NEAR(back->emitters[e].xyz().Y, type.emitters[e].xyz().Y, 1e-6);
     }
-    // And once more, after an edit of what came from the file.
+    // Untouched, and after an edit of one thing, all others keep theirs.
+    const auto same = typeOfFiles(gdtfFiles(*back));
+    ASSERT_TRUE(same);
+    EXPECT_EQ(same->modes[0].name, type.modes[0].name);
+    EXPECT_EQ(same->emitters[0].name, "Grün");
     const auto again = typeOfFiles(gdtfFiles(*light::setHome(*back, 0, 0, 0.5)));
     ASSERT_TRUE(again);
     EXPECT_EQ(again->emitters[2].name, "深い青");
     EXPECT_EQ(again->modes[0].channels[1].home, 128u);
+}
+
+TEST(GdtfRules, NamesOfAnotherHandAreTakenWithCare) {
+    auto files = *readGdtf(fs::path(ZELO_DATA) / "fixtures/tern-6")->kept;
+    for (const char* words : {R"({"names": {"Red": "Green", "Blue": ""}})",
+                              R"({"names": {"Red": "Same", "Blue": "Same"}})", R"({"names": 7})",
+                              R"({"names": [1, 2], "emitters": 5})", "null", "[]"}) {
+        files["zelochrome.json"] = words;
+        auto type = typeOfFiles(files);
+        ASSERT_TRUE(type) << words;
+        std::set<std::string> names;
+        for (auto& e : type->emitters) {
+            EXPECT_TRUE(!e.name.empty() && names.insert(e.name).second) << words << " " << e.name;
+            e.power_w = 3;
+        }
+        EXPECT_TRUE(typeOfFiles(gdtfFiles(*type))) << words;
+    }
 }
 
 TEST(GdtfRules, CellsOfATypeComeBackAsCells) {

@@ -19,7 +19,7 @@ int within(const pugi::xml_node& node, const char* attribute, int most) {
 
 } // namespace
 
-Cells::Cells(const pugi::xml_node& geometries, const std::string& root) {
+Cells::Cells(const pugi::xml_node& geometries) {
     for (const auto& top : geometries.children()) {
         const std::string name = top.attribute("Name").value();
         struct Walker : pugi::xml_tree_walker {
@@ -37,6 +37,11 @@ Cells::Cells(const pugi::xml_node& geometries, const std::string& root) {
         top_of_.insert_or_assign(name, name);
         pugi::xml_node(top).traverse(walker);
     }
+}
+
+void Cells::startAt(const std::string& root) {
+    instances_.clear();
+    count_ = 0;
     visit(root, {}, 0);
 }
 

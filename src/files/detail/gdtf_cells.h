@@ -19,9 +19,10 @@ struct Cell {
 
 class Cells {
 public:
-    // `root`: the geometry that the mode names.
-    Cells(const pugi::xml_node& geometries, const std::string& root);
+    explicit Cells(const pugi::xml_node& geometries);
 
+    // The mode's: from the geometry that it names.
+    void startAt(const std::string& root);
     // At least one: a geometry that nothing refers to stands once. A channel whose break is
     // "Overwrite" takes the last Break of each reference. At most kMostCells.
     std::vector<Cell> of(const pugi::xml_node& channel) const;

@@ -27,12 +27,13 @@ using light::Role;
 namespace {
 
 constexpr std::size_t kMostModes = 200;
-constexpr std::size_t kMostChannels = 512;
-constexpr double kMostDuv = 0.05; // a tint that runs farther is no Duv
+constexpr std::size_t kMostPlaces = 2048; // of channels, all cells of all breaks
+constexpr double kMostDuv = 0.05;         // a tint that runs farther is no Duv
 
 class ModesReader {
 public:
-    ModesReader(Named& named, FixtureType& type) : named_(named), type_(type) {}
+    ModesReader(Named& named, FixtureType& type)
+        : named_(named), type_(type), cells_(named.geometries) {}
 
     Result<std::vector<Mode>> read(const pugi::xml_node& modes) {
         for (const auto& m : modes.children("DMXMode"))
@@ -213,8 +214,9 @@ private:
         Mode mode;
         mode.name = node.attribute("Name").value();
         const bool additive = drivesEmitters(node);
-        const Cells cells(named_.geometries, node.attribute("Geometry").value());
+        cells_.startAt(node.attribute("Geometry").value());
         std::vector<Placed> placed;
+        std::size_t places = 0;
         for (const auto& c : node.child("DMXChannels").children("DMXChannel")) {
             auto channel = readChannel(c, additive);
             if (!channel) {
@@ -223,10 +225,11 @@ private:
             }
             if (channel->offsets.empty()) // "None": not on the wire
                 continue;
-            placed.push_back({std::move(*channel), c, cells.of(c)});
-            if (placed.size() > kMostChannels)
+            placed.push_back({std::move(*channel), c, cells_.of(c)});
+            places += placed.back().cells.size();
+            if (places > kMostPlaces)
                 return bad("DMXChannels",
-                           say(ZELO_TEXT("core", "more than {} channels"), kMostChannels));
+                           say(ZELO_TEXT("core", "more than {} channels"), kMostPlaces));
         }
         layOut(placed, mode);
         joinCells(placed);
@@ -545,6 +548,7 @@ private:
 
     Named& named_;
     FixtureType& type_;
+    Cells cells_;
     std::map<std::string, std::size_t> flags_, wheels_; // by name, places in the type
     std::map<EngineKind, std::size_t> engines_;
 };
