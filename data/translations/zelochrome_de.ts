@@ -3155,14 +3155,6 @@
         <translation>Universen {} bis {}: eine andere Zeile sendet schon an diese von {}: nicht gesendet</translation>
     </message>
     <message>
-        <source>{}: {} packets were not taken: {}</source>
-        <translation>{}: {} Pakete wurden nicht angenommen: {}</translation>
-    </message>
-    <message>
-        <source>{}: {} packets were not taken</source>
-        <translation>{}: {} Pakete wurden nicht angenommen</translation>
-    </message>
-    <message>
         <source>{}: no light has this chromaticity; expected one within the spectral colours</source>
         <translation>{}: kein Licht hat diese Farbart; erwartet eine innerhalb der Spektralfarben</translation>
     </message>
@@ -3177,6 +3169,14 @@
     <message>
         <source>vectors {} and {}: another kind of packet</source>
         <translation>Vektoren {} und {}: eine andere Art von Paket</translation>
+    </message>
+    <message>
+        <source>{}: lost packets: {} ({})</source>
+        <translation>{}: verlorene Pakete: {} ({})</translation>
+    </message>
+    <message>
+        <source>{}: lost packets: {}</source>
+        <translation>{}: verlorene Pakete: {}</translation>
     </message>
 </context>
 <context>

@@ -170,10 +170,10 @@ std::vector<Sentence> Outputs::lost() const {
         const auto lost = sender.e131 ? sender.e131->refused() : sender.art_net->refused();
         if (lost == 0)
             continue;
-        all.push_back(sender.e131 ? say(ZELO_TEXT("core", "{}: {} packets were not taken: {}"),
-                                        sender.address, lost, sender.e131->lastRefusal().message())
-                                  : say(ZELO_TEXT("core", "{}: {} packets were not taken"),
-                                        sender.address, lost));
+        all.push_back(sender.e131
+                          ? say(ZELO_TEXT("core", "{}: lost packets: {} ({})"), sender.address,
+                                lost, sender.e131->lastRefusal().message())
+                          : say(ZELO_TEXT("core", "{}: lost packets: {}"), sender.address, lost));
     }
     return all;
 }

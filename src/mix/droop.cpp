@@ -93,14 +93,6 @@ LinearEngine Droop::asIfAt(const Drives& drives, bool rendering) const {
     return LinearEngine(all, rendering);
 }
 
-Mix Droop::finished(const Drives& drives, MixEnd end, const Wanted& wanted,
-                    double brightest_cd) const {
-    Mix mix{drives, end, sum(drives), 0, brightest_cd};
-    if (colour::hasChromaticity(mix.got))
-        mix.miss_uv = colour::distance(colour::toUv(mix.got), wanted.uv());
-    return mix;
-}
-
 // The problem with the fixed ones' light as it is at their drives.
 Problem Droop::realProblem(const LinearEngine& full, const LinearEngine::Bounds& bounds) const {
     Problem p = full.problemOf(bounds);
@@ -133,11 +125,11 @@ std::optional<Mix> Droop::brightest(const LinearEngine& full, const Wanted& want
         if (moved < kSettled)
             break;
     }
-    const Mix mix = finished(drives, MixEnd::InReach, wanted, 0);
+    const Mix mix = mixOf(drives, MixEnd::InReach, sum(drives), wanted, 0);
     constexpr double kExact = 1e-7;
     if (mix.miss_uv > kExact)
         return std::nullopt;
-    return finished(drives, MixEnd::InReach, wanted, mix.got.Y);
+    return mixOf(drives, MixEnd::InReach, mix.got, wanted, mix.got.Y);
 }
 
 // Solved as if light added up, each emitter with the light it has at the drive it had last; then
@@ -187,7 +179,7 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
                 nearestTo(full, found, as_bright / wanted.xyz.Y * wanted.xyz, bounds))
             drives = *exact;
     }
-    return finished(drives, mix.end, wanted, mix.brightest_cd);
+    return mixOf(drives, mix.end, sum(drives), wanted, mix.brightest_cd);
 }
 
 // Light is taken along its tangents at the drives it had last, until it holds: between measured

@@ -39,8 +39,6 @@ private:
     Problem realProblem(const LinearEngine& full, const LinearEngine::Bounds& bounds) const;
     std::optional<Mix> brightest(const LinearEngine& full, const light::Wanted& wanted,
                                  const LinearEngine::Bounds& bounds) const;
-    Mix finished(const light::Drives& drives, MixEnd end, const light::Wanted& wanted,
-                 double brightest_cd) const;
 
     std::vector<light::Emitter> emitters_;
     std::vector<char> usable_;

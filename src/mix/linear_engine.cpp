@@ -14,11 +14,6 @@ namespace zelo::mix {
 
 using light::Wanted;
 
-namespace {
-// Colours this near the edge of the reach are on it: the edge has its own, well-conditioned solve.
-constexpr double kOnEdge = 1e-9;
-} // namespace
-
 LinearEngine::LinearEngine(std::span<const LinearEmitter> emitters, bool rendering) : solid_({}) {
     ZELO_ASSERT(emitters.size() <= light::kMostParts);
     const auto n = emitters.size();
@@ -81,18 +76,10 @@ Problem LinearEngine::problemOf(const Bounds& bounds) const {
     return p;
 }
 
-Mix LinearEngine::finished(const Drives& drives, MixEnd end, const Wanted& wanted,
-                           double brightest_cd) const {
-    Mix mix{drives, end, xyzOf(drives), 0, brightest_cd};
-    if (colour::hasChromaticity(mix.got))
-        mix.miss_uv = colour::distance(colour::toUv(mix.got), wanted.uv());
-    return mix;
-}
-
 Mix LinearEngine::solve(const Wanted& wanted, const MixWish& wish, const Bounds& bounds) const {
     const Problem p = problemOf(bounds);
     if (p.free.empty() && !p.has_pins)
-        return finished(p.held, MixEnd::Dark, wanted, 0);
+        return mixOf(p.held, MixEnd::Dark, {}, wanted, 0);
     if (!p.has_pins && nearestOnHull(p.reach(), wanted.uv()).distance > -kOnEdge)
         return nearest(p, wanted, wish);
     return inReach(p, wanted, wish);
@@ -105,8 +92,11 @@ Mix LinearEngine::inReach(const Problem& p, const Wanted& wanted, const MixWish&
         return nearest(p, wanted, wish);
     const Drives brightest = p.whole(end->drives);
     const double most = xyzOf(brightest).Y;
+    const auto made = [&](const Drives& drives) {
+        return mixOf(drives, MixEnd::InReach, xyzOf(drives), wanted, most);
+    };
     if (wish.intent == Intent::Brightest)
-        return finished(brightest, MixEnd::InReach, wanted, most);
+        return made(brightest);
     const double least = (1 - wish.give_up) * most;
     // As many emitters as equations, or nothing to choose among: the brightest is all there is.
     const Drives only = p.has_pins ? brightest : brightest.scaled(1 - wish.give_up);
@@ -125,7 +115,7 @@ Mix LinearEngine::inReach(const Problem& p, const Wanted& wanted, const MixWish&
                       : only;
     };
     if (wish.intent == Intent::Leanest)
-        return finished(lean(), MixEnd::InReach, wanted, most);
+        return made(lean());
     std::optional<colour::Spectrum> smoothest;
     if (!wanted.spectrum)
         smoothest = colour::smoothestSpectrum(wanted.xyz);
@@ -136,9 +126,8 @@ Mix LinearEngine::inReach(const Problem& p, const Wanted& wanted, const MixWish&
             bounded([&](bool exactly) { return truest(p, *spectrum, wanted.xyz, least, exactly); });
     const Drives best = true_mix.value_or(only);
     if (wish.intent == Intent::Truest)
-        return finished(best, MixEnd::InReach, wanted, most);
-    return finished(kindest(p, wanted, std::array{best, only, lean()}), MixEnd::InReach, wanted,
-                    most);
+        return made(best);
+    return made(kindest(p, wanted, std::array{best, only, lean()}));
 }
 
 } // namespace zelo::mix

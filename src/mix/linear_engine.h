@@ -51,8 +51,6 @@ public:
 private:
     Mix inReach(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
     Mix nearest(const Problem& p, const light::Wanted& wanted, const MixWish& wish) const;
-    Mix finished(const light::Drives& drives, MixEnd end, const light::Wanted& wanted,
-                 double brightest_cd) const;
     // The programs (programs.cpp). `exactly`: at Y = least_y, else at any brightness.
     std::optional<light::Drives> leanest(const Problem& p, const colour::Xyz& d, double least_y,
                                          bool exactly) const;

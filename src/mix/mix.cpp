@@ -46,7 +46,7 @@ Droop droopOf(std::vector<light::Emitter> emitters, const std::vector<char>& usa
 Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
     : type_(std::move(type)), mode_(&mode), usable_(usableParts(*type_, mode)),
       power_w_(powerOfParts(*type_)), droop_(droopOf(type_->emitters, usable_, power_w_)),
-      linear_(droop_.atFull(true)) {
+      linear_(droop_.atFull(true)), ready_(type_->ready(*mode_)) {
     const auto n = type_->emitters.size();
     bool driven = false; // any emitter has a channel
     for (std::size_t e = 0; e < n; ++e)
@@ -87,7 +87,7 @@ Xyz Mixer::emitterAt(std::size_t emitter, double drive) const {
 Xyz Mixer::partLight(std::size_t part) const {
     if (part < emitters().size())
         return emitters()[part];
-    Drives d = type_->ready(*mode_);
+    Drives d = ready_;
     if (type_->part(part).kind == light::PartKind::Flag) // the lamp through it
         d[part] = 1;
     return xyzOf(d);
@@ -104,17 +104,9 @@ double Mixer::spectralMiss(const Drives& drives, const colour::Spectrum& wanted)
     return mix::spectralMiss(light::spectrumOf(*type_, drives), wanted);
 }
 
-Mix Mixer::finished(const Drives& drives, MixEnd end, const Wanted& wanted,
-                    double brightest_cd) const {
-    Mix mix{drives, end, xyzOf(drives), 0, brightest_cd};
-    if (colour::hasChromaticity(mix.got))
-        mix.miss_uv = colour::distance(colour::toUv(mix.got), wanted.uv());
-    return mix;
-}
-
 Mixer::Held Mixer::heldBy(const MixWish& wish) const {
     const std::size_t n = emitters().size();
-    Held held{linear_.free(), alone_ && !droop_.any() ? type_->rest() : type_->ready(*mode_)};
+    Held held{linear_.free(), ready_};
     auto& bounds = held.bounds;
     const auto fix = [&](std::size_t part, double drive) {
         if (part >= n) {
@@ -164,7 +156,7 @@ Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
     }
     Drives all = held.parts;
     std::copy(mix.drives.begin(), mix.drives.end(), all.begin());
-    return finished(all, mix.end, wanted, mix.brightest_cd);
+    return mixOf(all, mix.end, xyzOf(all), wanted, mix.brightest_cd);
 }
 
 } // namespace zelo::mix

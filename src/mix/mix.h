@@ -67,8 +67,6 @@ private:
         light::Drives parts;
     };
     Held heldBy(const MixWish& wish) const;
-    Mix finished(const light::Drives& drives, MixEnd end, const light::Wanted& wanted,
-                 double brightest_cd) const;
 
     std::shared_ptr<const light::FixtureType> type_;
     const light::Mode* mode_;
@@ -76,6 +74,7 @@ private:
     std::vector<double> power_w_; // of all parts; radiant power where the data does not say
     Droop droop_;
     LinearEngine linear_;                    // of the emitters at full
+    light::Drives ready_;                    // all parts while nothing is asked for
     bool alone_ = true;                      // emitters, and nothing else that acts on their light
     std::unique_ptr<const Sampled> sampled_; // where no emitter is driven
 };

@@ -8,10 +8,6 @@
 
 namespace zelo::mix {
 
-namespace {
-constexpr double kOnEdge = 1e-9;
-} // namespace
-
 Mix LinearEngine::nearest(const Problem& p, const light::Wanted& wanted,
                           const MixWish& wish) const {
     // Corners of the reach and the drives that make them. Without pins the emitters themselves.
@@ -74,7 +70,8 @@ Mix LinearEngine::nearest(const Problem& p, const light::Wanted& wanted,
         const Drives brightest = p.whole(of_free);
         const double most = xyzOf(brightest).Y;
         const double keep = wish.intent == Intent::Brightest ? 1 : 1 - wish.give_up;
-        return finished(brightest.scaled(keep), end, wanted, most);
+        const Drives kept = brightest.scaled(keep);
+        return mixOf(kept, end, xyzOf(kept), wanted, most);
     }
     // With pins: the point lies between two corners; mix their drives so that the chromaticity is
     // the one asked for.
@@ -96,7 +93,8 @@ Mix LinearEngine::nearest(const Problem& p, const light::Wanted& wanted,
     for (std::size_t e = 0; e < drives.size(); ++e)
         if (std::find(p.free.begin(), p.free.end(), e) == p.free.end())
             drives[e] = p.held[e]; // to the last digit
-    return finished(drives, end, wanted, xyzOf(drives).Y);
+    const Xyz got = xyzOf(drives);
+    return mixOf(drives, end, got, wanted, got.Y);
 }
 
 } // namespace zelo::mix

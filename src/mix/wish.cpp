@@ -72,4 +72,12 @@ Done MixWish::check(std::size_t parts) const {
     return {};
 }
 
+Mix mixOf(const light::Drives& drives, MixEnd end, const colour::Xyz& got,
+          const light::Wanted& wanted, double brightest_cd) {
+    Mix mix{drives, end, got, 0, brightest_cd};
+    if (colour::hasChromaticity(got))
+        mix.miss_uv = colour::distance(colour::toUv(got), wanted.uv());
+    return mix;
+}
+
 } // namespace zelo::mix

@@ -63,4 +63,8 @@ struct Mix {
     double ofBrightest() const { return brightest_cd > 0 ? got.Y / brightest_cd : 0; }
 };
 
+// The drives, and how far the light that they make, `got`, is from the wanted one.
+Mix mixOf(const light::Drives& drives, MixEnd end, const colour::Xyz& got,
+          const light::Wanted& wanted, double brightest_cd);
+
 } // namespace zelo::mix

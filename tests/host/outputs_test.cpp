@@ -172,12 +172,18 @@ TEST_F(OutputsTest, APriorityIsChosenForEachLine) {
 }
 
 TEST_F(OutputsTest, WhatIsLostIsToldWithItsReason) {
-    EXPECT_TRUE(outputs->lost().empty());
-    // A network that this computer has no way to.
-    const auto troubles = outputs->set({{1, 1, Protocol::E131, "203.0.113.9", 1}}, {"127.0.0.1"});
-    EXPECT_EQ(troubles.size(), 1u) << "held back, not lost";
     outputs->send(frame);
     EXPECT_TRUE(outputs->lost().empty());
+    // Port 0 is nobody's: the system takes no packet for it.
+    Outputs nowhere(wire::Cid{}, OutputPorts{0, 0});
+    nowhere.set({{1, 1, Protocol::E131, "127.0.0.1", 1}, {2, 1, Protocol::ArtNet, "127.0.0.1", 0}},
+                {});
+    nowhere.send(frame);
+    EXPECT_EQ(nowhere.packets(), 0u);
+    const auto lost = nowhere.lost();
+    ASSERT_EQ(lost.size(), 2u);
+    EXPECT_NE(lost[0].english().find("127.0.0.1: lost packets: "), std::string::npos) << lost[0];
+    EXPECT_NE(lost[1].english().find("lost packets: 1"), std::string::npos) << lost[1];
 }
 
 TEST_F(OutputsTest, ThisComputerIsAmongTheCards) {

@@ -13,6 +13,9 @@ using light::Drives;
 
 struct Quadratic;
 
+// Colours this near the edge of the reach are on it: the edge has its own, well-conditioned solve.
+inline constexpr double kOnEdge = 1e-9;
+
 struct Problem {
     std::vector<std::size_t> own_free; // only with bounds; else the engine's own
     std::vector<Xyz> own_xyz;

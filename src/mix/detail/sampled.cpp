@@ -428,11 +428,9 @@ Drives Sampled::optimised(const Free& free, const Cost& cost, const std::optiona
 }
 
 Mix Sampled::finished(const Drives& drives, const Wanted& wanted, double most) const {
-    Mix mix{drives, MixEnd::Dark, xyzOf(drives), 0, most};
-    if (!colour::hasChromaticity(mix.got))
-        return mix;
-    mix.miss_uv = colour::distance(colour::toUv(mix.got), wanted.uv());
-    mix.end = mix.miss_uv <= kExact ? MixEnd::InReach : MixEnd::OutOfReach;
+    Mix mix = mixOf(drives, MixEnd::Dark, xyzOf(drives), wanted, most);
+    if (colour::hasChromaticity(mix.got))
+        mix.end = mix.miss_uv <= kExact ? MixEnd::InReach : MixEnd::OutOfReach;
     return mix;
 }
 
