@@ -20,7 +20,8 @@ public:
         std::mutex mutex;
         std::vector<Steady::time_point> at;
         light::Frame last;
-        std::chrono::milliseconds stall{0}; // of the next frame
+        std::chrono::milliseconds stall{0}; // behind the next frame
+        std::chrono::milliseconds late{0};  // before it goes out
 
         int value(std::size_t slot) {
             const std::lock_guard lock(mutex);
@@ -34,6 +35,12 @@ public:
     explicit Recorder(std::shared_ptr<Heard> heard) : heard_(std::move(heard)) {}
     void send(const light::Frame& frame) override {
         std::chrono::milliseconds stall{0};
+        std::chrono::milliseconds late{0};
+        {
+            const std::lock_guard lock(heard_->mutex);
+            std::swap(late, heard_->late);
+        }
+        std::this_thread::sleep_for(late);
         {
             const std::lock_guard lock(heard_->mutex);
             heard_->at.push_back(Steady::now());
@@ -91,6 +98,12 @@ TEST_F(PlayerTest, AfterAStallItGoesOnInTimeWithoutABurst) {
         EXPECT_TRUE(eventually([&] { return heard->frames() > then + 4; }));
         const std::lock_guard lock(heard->mutex);
         heard->stall = std::chrono::milliseconds(stall_ms);
+    }
+    const std::size_t stalled = heard->frames();
+    EXPECT_TRUE(eventually([&] { return heard->frames() > stalled + 4; }));
+    {
+        const std::lock_guard lock(heard->mutex);
+        heard->late = 8ms; // the frames behind it are on time: within a second of it one too many
     }
     const std::size_t then = heard->frames();
     EXPECT_TRUE(eventually([&] { return heard->frames() > then + 50; }));
