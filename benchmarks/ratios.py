@@ -9,7 +9,7 @@ import sys
 # what is compared: (ours, the package, at least this many times, with so many emitters)
 PAIRS = [("brightest", "glpk", 100, 8), ("truest", "nlopt", 20, 8), ("search", "plain loops", 20, 4)]
 # the work of a show: at most this long, ms
-WORK = {"colour change": 4, "book on 12 types": 100, "route": 10, "frame of 512": 1, "512 live solves": 20, "gradient change": 20, "frame/512": 1,
+WORK = {"colour change": 4, "two of Kindest": 40, "two of Truest": 8, "book on 12 types": 100, "route": 10, "frame of 512": 1, "512 live solves": 20, "gradient change": 20, "frame/512": 1,
         "frame/2000": 4, "ripple frame/512": 1, "take over of 2000": 4, "first compile": 2000, "compile one edit": 50,
         "stage picture": 1000 / 30}
 

@@ -46,6 +46,33 @@ void colourChange(benchmark::State& state) {
 }
 BENCHMARK(colourChange)->Name("work/colour change")->Unit(benchmark::kMillisecond);
 
+// Kindest of a white and of a gel, of emitters that add up, that droop, and of flags.
+void kindest(benchmark::State& state) {
+    const auto& type = kTypes[static_cast<std::size_t>(state.range(0))];
+    const auto mixer = test::shippedMixer(type);
+    const auto wish = test::wishOf(mix::Intent::Kindest);
+    const auto white = *light::parseColour("cct:6500", test::Shipped{});
+    const auto gel = test::gelWanted("104");
+    for (auto _ : state)
+        benchmark::DoNotOptimize(
+            std::max(mixer.solve(white, wish).miss_uv, mixer.solve(gel, wish).miss_uv));
+    state.SetLabel(type);
+}
+BENCHMARK(kindest)->Name("work/two of Kindest")->DenseRange(0, 11)->Unit(benchmark::kMillisecond);
+
+// Truest of the same two.
+void truest(benchmark::State& state) {
+    const auto& type = kTypes[static_cast<std::size_t>(state.range(0))];
+    const auto mixer = test::shippedMixer(type);
+    const auto white = *light::parseColour("cct:6500", test::Shipped{});
+    const auto gel = test::gelWanted("104");
+    for (auto _ : state)
+        benchmark::DoNotOptimize(
+            std::max(mixer.solve(white, {}).miss_uv, mixer.solve(gel, {}).miss_uv));
+    state.SetLabel(type);
+}
+BENCHMARK(truest)->Name("work/two of Truest")->DenseRange(0, 11)->Unit(benchmark::kMillisecond);
+
 // The whole swatch book on twelve types: Brightest and its miss.
 void wholeBook(benchmark::State& state) {
     std::vector<mix::Mixer> mixers;

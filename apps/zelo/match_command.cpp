@@ -73,7 +73,7 @@ Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& 
     if (o.nearest != "uv" && o.nearest != "hue")
         return fail(ErrorCode::BadValue, ZELO_TEXT("core", "--nearest {}: expected uv or hue"),
                     o.nearest);
-    wish.nearest = o.nearest == "uv" ? mix::Nearest::Uv : mix::Nearest::Hue;
+    wish.out_of_reach = o.nearest == "uv" ? mix::OutOfReach::NearestUv : mix::OutOfReach::SameHue;
     for (const auto& list : o.keep_out)
         for (const auto name : split(list, ',')) {
             auto e = partNamed(type, name);

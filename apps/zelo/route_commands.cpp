@@ -34,7 +34,7 @@ Done printReach(Context& context, const std::string& fixture, const std::string&
              {"peak_nm", type.emitters[e].spectrum.peakNm()}});
     }
     j["hull_uv"] = Json::array();
-    for (const auto& corner : (*mixer)->hull())
+    for (const auto& corner : (*mixer)->hull().corners())
         j["hull_uv"].push_back(uvJson(corner));
     j["whites"] = Json::array();
     mix::MixWish brightest;
@@ -144,7 +144,7 @@ Result<Mixers> otherTypes(Context& context, const FadeOptions& o, const mix::Mix
     }
     if (!others.empty())
         wish.reach = mix::commonReach(all);
-    if (!others.empty() && wish.reach.size() < 3)
+    if (!others.empty() && !wish.reach.hasInside())
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "--with: these fixture types share no reach"));
     return others;

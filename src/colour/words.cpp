@@ -2,6 +2,7 @@
 #include "colour/words.h"
 
 #include "base/sentence.h"
+#include "colour/hue_words.h"
 
 #include <cmath>
 #include <numbers>
@@ -12,26 +13,10 @@ namespace {
 
 constexpr double kWhiteChroma = 0.025;
 constexpr double kPaleChroma = 0.09;
-constexpr double kPinkChroma = 0.19; // beyond it a red is red
-constexpr double kDeepShare = 0.15;  // of the white's light
+constexpr HueStretch kWarm{350, 472}; // to 112
+constexpr HueStretch kCool{170, 300};
+constexpr double kDeepShare = 0.15; // of the white's light
 constexpr double kPaleShare = 0.6;
-
-struct Sector {
-    double from_deg, to_deg; // growing; may pass 360
-    const char* word;
-};
-constexpr Sector kSectors[] = {
-    {12, 45, ZELO_TEXT("core", "red")},         {42, 78, ZELO_TEXT("core", "orange")},
-    {55, 90, ZELO_TEXT("core", "amber")},       {85, 118, ZELO_TEXT("core", "yellow")},
-    {112, 135, ZELO_TEXT("core", "lime")},      {118, 178, ZELO_TEXT("core", "green")},
-    {165, 200, ZELO_TEXT("core", "turquoise")}, {175, 222, ZELO_TEXT("core", "cyan")},
-    {215, 285, ZELO_TEXT("core", "blue")},      {275, 315, ZELO_TEXT("core", "violet")},
-    {285, 332, ZELO_TEXT("core", "purple")},    {318, 357, ZELO_TEXT("core", "magenta")},
-};
-
-bool within(double hue, double from, double to) {
-    return (hue >= from && hue <= to) || (hue + 360 >= from && hue + 360 <= to);
-}
 
 } // namespace
 
@@ -60,18 +45,12 @@ std::vector<std::string> wordsOf(const Xyz& light, const Xyz& white) {
         if (share < kPaleShare)
             words.emplace_back(ZELO_TEXT("core", "grey"));
     } else {
-        for (const Sector& s : kSectors)
-            if (within(hue, s.from_deg, s.to_deg))
-                words.emplace_back(s.word);
-        if (within(hue, 330, 402) && chroma < kPinkChroma)
-            words.emplace_back(ZELO_TEXT("core", "pink"));
-        if (within(hue, 70, 112) && chroma_at_one < kPaleChroma * 1.6)
-            words.emplace_back(ZELO_TEXT("core", "straw"));
-        if (within(hue, 285, 330) && chroma < kPinkChroma * 0.8)
-            words.emplace_back(ZELO_TEXT("core", "lavender"));
-        if (within(hue, 350, 472)) // 350..112
+        for (const HueWord& w : hueWords())
+            if (w.oklab.holds(hue) && chroma < w.most_chroma && chroma_at_one < w.most_chroma_lit)
+                words.emplace_back(w.word);
+        if (kWarm.holds(hue))
             words.emplace_back(ZELO_TEXT("core", "warm"));
-        if (within(hue, 170, 300))
+        if (kCool.holds(hue))
             words.emplace_back(ZELO_TEXT("core", "cool"));
         if (chroma_at_one < kPaleChroma && share > 0.3)
             words.emplace_back(ZELO_TEXT("core", "pale"));

@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Colours in words, for searching: hue words by the angle in Oklab about the white that the eye is
-// adapted to, and words for how pale, deep, warm or cool it is. The sectors overlap, since people
-// do not agree where orange ends; they are ours, set so that the primaries and secondaries of sRGB
-// and the Planckian locus get the words they have in plain English.
+// A light in words, for searching: hue words (hue_words.h) by the angle in Oklab about the white
+// that the eye is adapted to, and words for how pale, deep, warm or cool it is.
 #pragma once
 
 #include "colour/oklab.h"

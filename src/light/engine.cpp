@@ -37,17 +37,19 @@ void Engine::arrange() {
     white_xyz_ = colour::toXyz(white);
     ZELO_ASSERT(colour::hasChromaticity(white_xyz_) && corners.size() >= 3);
     white_uv_ = colour::toUv(white_xyz_);
-    const auto angle = [&](const colour::Spectrum& s) {
-        return angleOf(colour::toUv(colour::toXyz(s)) - white_uv_);
-    };
-    std::stable_sort(corners.begin(), corners.end(),
-                     [&](const auto& a, const auto& b) { return angle(a) < angle(b); });
-    hull_.clear();
     corner_xyz_.clear();
+    std::vector<Uv> points;
     for (const auto& c : corners) {
         corner_xyz_.push_back(colour::toXyz(c));
-        hull_.push_back(colour::toUv(corner_xyz_.back()));
+        points.push_back(colour::hasChromaticity(corner_xyz_.back())
+                             ? colour::toUv(corner_xyz_.back())
+                             : white_uv_);
     }
+    hull_ = colour::Polygon(points);
+    corner_of_.clear(); // some lie within, or are named twice
+    for (const Uv& at : hull_.corners())
+        corner_of_.push_back(
+            static_cast<std::size_t>(std::find(points.begin(), points.end(), at) - points.begin()));
     table_.clear();
     if (kind == EngineKind::CctTint) {
         const double low = std::clamp(std::min(first.from, first.to), kColdestK, kHottestK);
@@ -64,20 +66,7 @@ void Engine::arrange() {
 
 // Distance from the white to the gamut's edge in a direction.
 double Engine::edge(double angle) const {
-    const Uv d{std::cos(angle * kDegree), std::sin(angle * kDegree)};
-    double nearest = HUGE_VAL;
-    for (std::size_t i = 0; i < hull_.size(); ++i) {
-        const Uv a = hull_[i] - white_uv_;
-        const Uv way = hull_[(i + 1) % hull_.size()] - hull_[i];
-        const double across = colour::cross(d, way);
-        if (std::abs(across) < 1e-15)
-            continue;
-        const double along = colour::cross(a, d) / across; // of the edge
-        const double far = colour::cross(a, way) / across;
-        if (far > 0 && along > -1e-9 && along < 1 + 1e-9)
-            nearest = std::min(nearest, far);
-    }
-    return std::isfinite(nearest) ? nearest : 0;
+    return hull_.ray(white_uv_, {std::cos(angle * kDegree), std::sin(angle * kDegree)}).far;
 }
 
 Uv Engine::held(const Uv& uv) const {
@@ -136,37 +125,22 @@ Engine::Setting Engine::settingFor(const Uv& uv) const {
 
 Engine::Shares Engine::sharesOf(const Uv& uv) const {
     const Uv out = uv - white_uv_;
-    const double far = std::hypot(out.u, out.v);
-    if (far < 1e-12)
+    if (std::hypot(out.u, out.v) < 1e-12)
         return {};
-    const double angle = angleOf(out);
-    const double most = edge(angle);
-    const double s = most > 0 ? std::min(1.0, far / most) : 0;
-    // The edge of the gamut that the direction meets.
-    Shares best;
-    double worst = HUGE_VAL;
-    for (std::size_t i = 0; i < hull_.size(); ++i) {
-        const std::size_t j = (i + 1) % hull_.size();
-        const Uv at = white_uv_ + most / far * out;
-        const Uv way = hull_[j] - hull_[i];
-        if (!(colour::dot(way, way) > 1e-24))
-            continue; // a corner that is named twice
-        const double t =
-            std::clamp(colour::dot(at - hull_[i], way) / colour::dot(way, way), 0.0, 1.0);
-        const double off = colour::distance(at, hull_[i] + t * way);
-        if (off >= worst)
-            continue;
-        worst = off;
-        // Shares of light from shares of the way, by the weights of the two lights.
-        const double wa = colour::weightUv(corner_xyz_[i]);
-        const double wb = colour::weightUv(corner_xyz_[j]);
-        const double b = t * wa / ((1 - t) * wb + t * wa);
-        const double we = (1 - b) * wa + b * wb;
-        const double e =
-            s * colour::weightUv(white_xyz_) / ((1 - s) * we + s * colour::weightUv(white_xyz_));
-        best = {i, j, e * (1 - b), e * b, 1 - e};
-    }
-    return best;
+    const auto ray = hull_.ray(white_uv_, out);
+    if (!(ray.far > 0))
+        return {};
+    const double s = std::min(1.0, 1 / ray.far);
+    const std::size_t i = corner_of_[ray.edge];
+    const std::size_t j = corner_of_[ray.edge + 1 < corner_of_.size() ? ray.edge + 1 : 0];
+    // Shares of light from shares of the way, by the weights of the two lights.
+    const double wa = colour::weightUv(corner_xyz_[i]);
+    const double wb = colour::weightUv(corner_xyz_[j]);
+    const double b = ray.part * wa / ((1 - ray.part) * wb + ray.part * wa);
+    const double we = (1 - b) * wa + b * wb;
+    const double ww = colour::weightUv(white_xyz_);
+    const double e = s * ww / ((1 - s) * we + s * ww);
+    return {i, j, e * (1 - b), e * b, 1 - e};
 }
 
 colour::Spectrum Engine::lightOf(const Uv& uv) const {

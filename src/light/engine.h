@@ -4,6 +4,7 @@
 // that its data declares.
 #pragma once
 
+#include "colour/polygon.h"
 #include "colour/spectrum.h"
 #include "colour/xyz.h"
 
@@ -37,7 +38,7 @@ public:
     colour::Spectrum white;                // absolute, at full
     bool modelled = false;                 // spectra made from the declared colours
 
-    // Corners that enclose the white, in order about it. Call once the above is set.
+    // Call once the above is set; requires three corners and a white that shine.
     void arrange();
 
     // The chromaticity a setting asks for, brought to the gamut's edge when outside it.
@@ -55,17 +56,18 @@ public:
     colour::Spectrum lightOf(const colour::Uv& uv) const;
     colour::Xyz xyzOf(const colour::Uv& uv) const; // the same, as XYZ
 
-    const std::vector<colour::Uv>& hull() const { return hull_; } // the gamut, counter-clockwise
+    const colour::Polygon& hull() const { return hull_; } // the gamut
 
 private:
     struct Shares {
-        std::size_t a = 0, b = 0; // corners
+        std::size_t a = 0, b = 0; // of the corners
         double of_a = 0, of_b = 0, of_white = 1;
     };
     Shares sharesOf(const colour::Uv& uv) const;
     double edge(double angle) const;
     colour::Uv held(const colour::Uv& uv) const;
-    std::vector<colour::Uv> hull_;
+    colour::Polygon hull_;
+    std::vector<std::size_t> corner_of_; // the corner that stands at each of the hull's
     std::vector<colour::Xyz> corner_xyz_;
     colour::Xyz white_xyz_;
     colour::Uv white_uv_;

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "light/filter.h"
 
+#include "base/clones.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -16,13 +18,6 @@ colour::Spectrum mapped(const colour::Spectrum& s, F&& f) {
     return colour::Spectrum(grid);
 }
 
-void add(const colour::Spectrum& density, double share, colour::Grid& to) {
-    if (share == 0)
-        return;
-    for (std::size_t i = 0; i < to.size(); ++i)
-        to[i] += share * density[i];
-}
-
 } // namespace
 
 colour::Spectrum densityOf(const colour::Spectrum& transmittance) {
@@ -34,7 +29,17 @@ colour::Spectrum transmittanceOf(const colour::Spectrum& density) {
     return mapped(density, [](double d) { return std::exp(-d); });
 }
 
+ZELO_CLONES void addScaled(double share, const double* from, double* to);
+ZELO_CLONES void addScaled(double share, const double* from, double* to) {
+    for (std::size_t i = 0; i < colour::kGridSize; ++i)
+        to[i] += share * from[i];
+}
+
 void Flag::addDensity(double position, colour::Grid& density) const {
+    const auto add = [&](const colour::Spectrum& of, double share) {
+        if (share != 0)
+            addScaled(share, of.values().data(), density.data());
+    };
     double from = 0; // position and point below; none: out of the beam
     const Point* below = nullptr;
     for (const Point& p : points) {
@@ -42,15 +47,15 @@ void Flag::addDensity(double position, colour::Grid& density) const {
             const double span = p.position - from;
             const double part = span > 0 ? (position - from) / span : 1;
             if (below)
-                add(below->density, 1 - part, density);
-            add(p.density, part, density);
+                add(below->density, 1 - part);
+            add(p.density, part);
             return;
         }
         from = p.position;
         below = &p;
     }
     if (below)
-        add(below->density, 1, density);
+        add(below->density, 1);
 }
 
 Flag::Slope Flag::slopeAt(double position) const {

@@ -31,7 +31,7 @@ ChannelValues homeValues(const Mode& mode) {
     return values;
 }
 
-std::uint32_t nearestValue(const Channel& channel, double drive) {
+std::uint32_t channelValue(const Channel& channel, double drive) {
     if (!channel.ranges.empty()) {
         const auto nearest =
             std::min_element(channel.ranges.begin(), channel.ranges.end(),

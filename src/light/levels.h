@@ -21,7 +21,7 @@ void takeSettings(const Mode& mode, const ChannelValues& from, ChannelValues& to
 
 // Value of a channel nearest to a drive, alone. (Colours are rounded together: mix/rounding.h.) Of
 // a wheel in steps the middle of the nearest one.
-std::uint32_t nearestValue(const Channel& channel, double drive);
+std::uint32_t channelValue(const Channel& channel, double drive);
 double driveOf(const Channel& channel, double value); // also of values on the way
 
 // Drives as they leave the fixture: lamps times the dimmer, the other parts as they are set.

@@ -22,11 +22,11 @@ ModeTable::ModeTable(const Mode& mode) : mode_(&mode) {
     }
 }
 
-std::uint32_t ModeTable::nearest(std::size_t channel, double drive) const {
+std::uint32_t ModeTable::value(std::size_t channel, double drive) const {
     const Channel& c = mode_->channels[channel];
     const auto& levels = levels_[channel];
     if (levels.empty())
-        return nearestValue(c, drive);
+        return channelValue(c, drive);
     const double x = std::sqrt(std::clamp(drive, 0.0, 1.0)) * kRows;
     const auto k = std::min(static_cast<std::size_t>(x), kRows - 1);
     const double part = x - static_cast<double>(k);

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Channel values of a mode, quickly: for frames, where nearestValue() would search a response anew
+// Channel values of a mode, quickly: for frames, where channelValue() would search a response anew
 // for every channel.
 #pragma once
 
@@ -10,8 +10,8 @@ namespace zelo::light {
 class ModeTable {
 public:
     explicit ModeTable(const Mode& mode); // which it outlives not
-    // Of the channel at this place, as nearestValue(). Cost: some ten nanoseconds.
-    std::uint32_t nearest(std::size_t channel, double drive) const;
+    // Of the channel at this place, as channelValue(). Cost: some ten nanoseconds.
+    std::uint32_t value(std::size_t channel, double drive) const;
 
 private:
     const Mode* mode_;

@@ -176,7 +176,7 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
         const Drives found = real(asIfAt(drives, true).solve(wanted, linear, shares).drives);
         const double as_bright = sum(drives).Y;
         if (const auto exact =
-                nearestTo(full, found, as_bright / wanted.xyz.Y * wanted.xyz, bounds))
+                closestDrives(full, found, as_bright / wanted.xyz.Y * wanted.xyz, bounds))
             drives = *exact;
     }
     return mixOf(drives, mix.end, sum(drives), wanted, mix.brightest_cd);
@@ -184,8 +184,9 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
 
 // Light is taken along its tangents at the drives it had last, until it holds: between measured
 // drives it is straight, so that two rounds mostly do.
-std::optional<Drives> Droop::nearestTo(const LinearEngine& full, const Drives& target,
-                                       const Xyz& exact, const LinearEngine::Bounds& bounds) const {
+std::optional<Drives> Droop::closestDrives(const LinearEngine& full, const Drives& target,
+                                           const Xyz& exact,
+                                           const LinearEngine::Bounds& bounds) const {
     constexpr int kTangentRounds = 12;
     constexpr double kHolds = 1e-9;
     constexpr double kNear = 1e-6; // of the light: less is no light of this colour
@@ -206,7 +207,7 @@ std::optional<Drives> Droop::nearestTo(const LinearEngine& full, const Drives& t
                 p.base += at(e, d) - d * steep;
         }
         p.xyz = p.own_xyz;
-        const auto free = nearestFree(p, target, exact);
+        const auto free = closestFree(p, target, exact);
         if (!free)
             break;
         found = p.whole(*free);

@@ -30,9 +30,10 @@ public:
               const LinearEngine::Bounds& bounds) const;
     // The drives nearest to `target` that make this light; nothing when none do or the light
     // would not settle.
-    std::optional<light::Drives> nearestTo(const LinearEngine& full, const light::Drives& target,
-                                           const colour::Xyz& exact,
-                                           const LinearEngine::Bounds& bounds) const;
+    std::optional<light::Drives> closestDrives(const LinearEngine& full,
+                                               const light::Drives& target,
+                                               const colour::Xyz& exact,
+                                               const LinearEngine::Bounds& bounds) const;
 
 private:
     LinearEngine asIfAt(const light::Drives& drives, bool rendering) const;

@@ -2,11 +2,11 @@
 #include "mix/linear_engine.h"
 
 #include "colour/observer.h"
+#include "colour/polygon.h"
 #include "colour/smoothest.h"
 #include "colour/surfaces.h"
 #include "mix/detail/inner.h"
 #include "mix/detail/problem.h"
-#include "mix/hull.h"
 
 #include <algorithm>
 
@@ -36,7 +36,7 @@ LinearEngine::LinearEngine(std::span<const LinearEmitter> emitters, bool renderi
         usable_xyz_.push_back(xyz_[e]);
     }
     solid_ = GamutSolid(usable_xyz_);
-    hull_ = convexHull(std::move(points));
+    hull_ = colour::Polygon(std::move(points));
     gram_.resize(n * n);
     for (std::size_t i = 0; i < n; ++i)
         for (std::size_t j = 0; j <= i; ++j)
@@ -69,7 +69,7 @@ Problem LinearEngine::problemOf(const Bounds& bounds) const {
             p.own_xyz.push_back(xyz_[e]);
             points.push_back(colour::toUv(xyz_[e]));
         }
-    p.own_hull = convexHull(std::move(points));
+    p.own_hull = colour::Polygon(std::move(points));
     p.hull = nullptr;
     p.free = p.own_free;
     p.xyz = p.own_xyz;
@@ -80,7 +80,7 @@ Mix LinearEngine::solve(const Wanted& wanted, const MixWish& wish, const Bounds&
     const Problem p = problemOf(bounds);
     if (p.free.empty() && !p.has_pins)
         return mixOf(p.held, MixEnd::Dark, {}, wanted, 0);
-    if (!p.has_pins && nearestOnHull(p.reach(), wanted.uv()).distance > -kOnEdge)
+    if (!p.has_pins && p.reach().nearest(wanted.uv()).distance > -kOnEdge)
         return nearest(p, wanted, wish);
     return inReach(p, wanted, wish);
 }

@@ -5,6 +5,7 @@
 // are bounds of its drives. Immutable; share it between threads.
 #pragma once
 
+#include "colour/polygon.h"
 #include "mix/gamut_solid.h"
 #include "mix/wish.h"
 
@@ -27,8 +28,8 @@ public:
     // needs, most of the cost.
     LinearEngine(std::span<const LinearEmitter> emitters, bool rendering);
 
-    const std::vector<colour::Xyz>& xyz() const { return xyz_; }  // at full
-    const std::vector<colour::Uv>& hull() const { return hull_; } // reach of the usable ones
+    const std::vector<colour::Xyz>& xyz() const { return xyz_; } // at full
+    const colour::Polygon& hull() const { return hull_; }        // reach of the usable ones
     colour::Xyz xyzOf(const light::Drives& drives) const;
     double powerOf(std::size_t emitter) const { return power_w_[emitter]; }
 
@@ -61,7 +62,7 @@ private:
                           std::span<const light::Drives> starts) const;
 
     std::vector<colour::Xyz> xyz_;
-    std::vector<colour::Uv> hull_;
+    colour::Polygon hull_;
     std::vector<double> gram_;    // ∫ SPD_i SPD_j, row by row
     std::vector<double> spectra_; // emitter by emitter, on the grid
     std::vector<double> power_w_;

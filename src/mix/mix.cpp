@@ -2,8 +2,8 @@
 #include "mix/mix.h"
 
 #include "light/levels.h"
+#include "mix/detail/non_additive.h"
 #include "mix/detail/problem.h"
-#include "mix/detail/sampled.h"
 #include "mix/miss.h"
 
 #include <algorithm>
@@ -57,24 +57,24 @@ Mixer::Mixer(std::shared_ptr<const light::FixtureType> type, const light::Mode& 
                  return c.role == light::Role::Part && c.part >= n;
              });
     if (!driven && (!alone_ || droop_.any()))
-        sampled_ = std::make_unique<const Sampled>(type_, *mode_);
+        non_additive_ = std::make_unique<const NonAdditive>(type_, *mode_);
 }
 
 Mixer::~Mixer() = default;
 Mixer::Mixer(Mixer&&) noexcept = default;
 Mixer& Mixer::operator=(Mixer&&) noexcept = default;
 
-const std::vector<Uv>& Mixer::hull() const {
-    return sampled_ ? sampled_->reach() : linear_.hull();
+const colour::Polygon& Mixer::hull() const {
+    return non_additive_ ? non_additive_->reach() : linear_.hull();
 }
 
 bool Mixer::slotsAlone() const {
-    return sampled_ && sampled_->slotsAlone();
+    return non_additive_ && non_additive_->slotsAlone();
 }
 
 Xyz Mixer::xyzOf(const Drives& drives) const {
-    if (sampled_)
-        return sampled_->xyzOf(drives);
+    if (non_additive_)
+        return non_additive_->xyzOf(drives);
     if (!alone_)
         return light::xyzOf(*type_, drives);
     return droop_.any() ? drives.dim * droop_.sum(drives) : linear_.xyzOf(drives);
@@ -133,8 +133,8 @@ Mixer::Held Mixer::heldBy(const MixWish& wish) const {
 // Flags and wheels that stand in the beam stand before all emitters alike.
 Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
     ZELO_ASSERT(wish.check(type_->partCount()).has_value());
-    if (sampled_)
-        return sampled_->solve(wanted, wish);
+    if (non_additive_)
+        return non_additive_->solve(wanted, wish);
     const Held held = heldBy(wish);
     const auto solved = [&](const Droop& droop, const LinearEngine& full) {
         return droop.any() ? droop.solve(full, wanted, wish, held.bounds)

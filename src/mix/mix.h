@@ -2,20 +2,21 @@
 // A mix: how the emitters of one fixture type make a wanted colour, and how well.
 #pragma once
 
+#include "colour/polygon.h"
 #include "mix/droop.h"
 
 #include <memory>
 
 namespace zelo::mix {
 
-class Sampled;
+class NonAdditive;
 
 // Everything about one fixture type and mode that mixes need, computed once. Immutable; share it
 // between threads.
 //
 // Where a mode drives emitters, their mix makes the colour and flags and wheels rest open unless
 // pinned. Where it drives none, flags or the fixture's own engine make it, found by an optimiser
-// from a sampled table; with wheels alone the nearest slot is taken (detail/sampled.h).
+// from a sampled table; with wheels alone the nearest slot is taken (detail/non_additive.h).
 class Mixer {
 public:
     // Keeps the type alive. Requires a mode of this type.
@@ -27,11 +28,11 @@ public:
     const light::FixtureType& type() const { return *type_; }
     const light::Mode& mode() const { return *mode_; }
     const std::vector<colour::Xyz>& emitters() const { return linear_.xyz(); } // XYZ at full
-    bool additive() const { return !sampled_; } // emitters make the colour
+    bool additive() const { return !non_additive_; } // emitters make the colour
     bool slotsAlone() const; // wheels or scrollers do: there is no way from one slot to the next
     // Reach: counter-clockwise hull of the chromaticities; empty when nothing shines. Of flags and
     // wheels it is the convex hull of samples: a colour inside may still be missed a little.
-    const std::vector<colour::Uv>& hull() const;
+    const colour::Polygon& hull() const;
     // The mode sets this part; of an emitter also: it is not dark.
     bool usable(std::size_t part) const { return usable_[part]; }
 
@@ -42,8 +43,9 @@ public:
     // The drives nearest to `target` (least squares) that make exactly this light, cd; nothing when
     // none do, or where droop would not settle. Keep-outs and pins of the wish hold. For following
     // a planned way with the least movement.
-    std::optional<light::Drives> nearestTo(const light::Drives& target, const colour::Xyz& exact,
-                                           const MixWish& wish = {}) const;
+    std::optional<light::Drives> closestDrives(const light::Drives& target,
+                                               const colour::Xyz& exact,
+                                               const MixWish& wish = {}) const;
 
     // Electrical watts of drives; radiant watts where a type's data gives no power.
     double powerOf(const light::Drives& drives) const;
@@ -73,10 +75,10 @@ private:
     std::vector<char> usable_;
     std::vector<double> power_w_; // of all parts; radiant power where the data does not say
     Droop droop_;
-    LinearEngine linear_;                    // of the emitters at full
-    light::Drives ready_;                    // all parts while nothing is asked for
-    bool alone_ = true;                      // emitters, and nothing else that acts on their light
-    std::unique_ptr<const Sampled> sampled_; // where no emitter is driven
+    LinearEngine linear_; // of the emitters at full
+    light::Drives ready_; // all parts while nothing is asked for
+    bool alone_ = true;   // emitters, and nothing else that acts on their light
+    std::unique_ptr<const NonAdditive> non_additive_; // where no emitter is driven
 };
 
 } // namespace zelo::mix

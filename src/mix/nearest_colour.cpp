@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Out of reach: the nearest colour that the emitters have, between two corners of their reach.
+#include "colour/polygon.h"
 #include "mix/detail/problem.h"
-#include "mix/hull.h"
 
 #include <algorithm>
 #include <cmath>
@@ -39,16 +39,17 @@ Mix LinearEngine::nearest(const Problem& p, const light::Wanted& wanted,
             add(one);
         }
     }
-    const auto hull = convexHull(points);
-    HullPoint nearest = nearestOnHull(hull, wanted.uv());
-    if (wish.nearest == Nearest::Hue && nearest.distance > kOnEdge)
-        if (const auto enters = entersHull(hull, wanted.uv(), wish.white))
-            nearest = nearestOnHull(hull, *enters);
+    const colour::Polygon hull(points);
+    colour::Polygon::Place nearest = hull.nearest(wanted.uv());
+    if (wish.out_of_reach == OutOfReach::SameHue && nearest.distance > kOnEdge)
+        if (const auto enters = hull.enters(wanted.uv(), wish.white))
+            nearest = hull.nearest(*enters);
     const bool reached = colour::distance(wanted.uv(), nearest.at) <= kOnEdge;
     const MixEnd end = reached ? MixEnd::InReach : MixEnd::OutOfReach;
 
-    const Uv a = hull[nearest.edge];
-    const Uv b = hull[(nearest.edge + 1) % hull.size()];
+    const auto& corners = hull.corners();
+    const Uv a = corners[nearest.edge];
+    const Uv b = corners[(nearest.edge + 1) % corners.size()];
     const double length = colour::distance(a, b);
     const auto along = [&](const Uv& q) { // near this edge of the hull, or its one corner
         if (length == 0 || nearest.part <= 0 || nearest.part >= 1)

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The programs of a linear engine: least power, nearest spectrum, nearest drives, at an exact
 // colour.
+#include "mix/closest_making.h"
 #include "mix/detail/inner.h"
 #include "mix/detail/problem.h"
-#include "mix/nearest_making.h"
 #include "mix/quadratic.h"
 
 #include <algorithm>
@@ -90,11 +90,11 @@ std::optional<Drives> LinearEngine::truest(const Problem& p, const colour::Spect
 }
 
 // Of the free emitters alone, in their order.
-std::optional<Drives> nearestFree(const Problem& p, const Drives& target, const Xyz& exact) {
+std::optional<Drives> closestFree(const Problem& p, const Drives& target, const Xyz& exact) {
     Drives wanted(p.free.size());
     for (std::size_t i = 0; i < p.free.size(); ++i)
         wanted[i] = target[p.free[i]];
-    if (const auto near = nearestMaking(wanted, p.xyz, exact - p.base))
+    if (const auto near = closestMaking(wanted, p.xyz, exact - p.base))
         return near;
     Quadratic q;
     q.n = p.free.size();

@@ -134,9 +134,9 @@ light::ChannelValues plainValues(const Mixer& mixer, const WantedParts& wanted) 
     for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
         const Channel& c = mixer.mode().channels[i];
         if (c.role == light::Role::Dimmer)
-            values[i] = light::nearestValue(c, wanted.dimmer);
+            values[i] = light::channelValue(c, wanted.dimmer);
         else if (c.role == light::Role::Part)
-            values[i] = light::nearestValue(c, wanted.parts[c.part]);
+            values[i] = light::channelValue(c, wanted.parts[c.part]);
     }
     return values;
 }

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mix/together.h"
 
-#include "mix/hull.h"
+#include "colour/polygon.h"
 
 #include <algorithm>
 
@@ -12,30 +12,27 @@ constexpr double kAsBright = 0.01; // share: the same brightness to the eye, and
 constexpr double kInward = 1e-6;   // u'v': a colour on the common edge is within every reach
 } // namespace
 
-std::vector<colour::Uv> commonReach(std::span<const Mixer* const> mixers) {
+colour::Polygon commonReach(std::span<const Mixer* const> mixers) {
     ZELO_ASSERT(!mixers.empty());
     auto reach = mixers[0]->hull();
     for (const Mixer* m : mixers.subspan(1))
-        reach = hullIntersection(reach, m->hull());
+        reach = reach.with(m->hull());
     return reach;
 }
 
 namespace {
 
-colour::Uv aHairInside(const std::vector<colour::Uv>& reach, const colour::Uv& target) {
-    colour::Uv middle;
-    for (const auto& p : reach)
-        middle = middle + 1.0 / static_cast<double>(reach.size()) * p;
-    const auto inward = middle - target;
+colour::Uv aHairInside(const colour::Polygon& reach, const colour::Uv& target) {
+    const auto inward = reach.middle() - target;
     const double far = std::hypot(inward.u, inward.v);
     return target + std::min(1.0, far > 0 ? kInward / far : 0) * inward;
 }
 
 } // namespace
 
-colour::Uv intoReach(const std::vector<colour::Uv>& reach, const colour::Uv& uv) {
+colour::Uv intoReach(const colour::Polygon& reach, const colour::Uv& uv) {
     ZELO_ASSERT(!reach.empty());
-    const HullPoint near = nearestOnHull(reach, uv);
+    const colour::Polygon::Place near = reach.nearest(uv);
     return near.distance > 0 ? aHairInside(reach, near.at) : uv;
 }
 
@@ -45,13 +42,13 @@ Together together(std::span<const Mixer* const> mixers, const light::Wanted& wan
     Together all;
     light::Wanted asked = wanted;
     all.uv = wanted.uv();
-    const auto reach = wish.common ? commonReach(mixers) : std::vector<colour::Uv>{};
+    const auto reach = wish.common ? commonReach(mixers) : colour::Polygon{};
     if (!reach.empty()) {
-        const HullPoint near = nearestOnHull(reach, all.uv);
-        if (near.distance > (reach.size() < 3 ? kInward : 0)) {
+        const colour::Polygon::Place near = reach.nearest(all.uv);
+        if (near.distance > (!reach.hasInside() ? kInward : 0)) {
             auto target = near.at;
-            if (wish.mix.nearest == Nearest::Hue)
-                target = entersHull(reach, all.uv, wish.mix.white).value_or(target);
+            if (wish.mix.out_of_reach == OutOfReach::SameHue)
+                target = reach.enters(all.uv, wish.mix.white).value_or(target);
             target = aHairInside(reach, target);
             all.moved_uv = colour::distance(target, all.uv);
             all.uv = target;

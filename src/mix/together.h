@@ -2,6 +2,7 @@
 // Several fixture types at once: one colour, and one brightness, on all of them.
 #pragma once
 
+#include "colour/polygon.h"
 #include "mix/mix.h"
 
 #include <span>
@@ -10,10 +11,10 @@ namespace zelo::mix {
 
 // What all of them can show: the part of u'v' that their reaches share, with fewer than three
 // corners a line or a point; empty when there is none.
-std::vector<colour::Uv> commonReach(std::span<const Mixer* const> mixers);
+colour::Polygon commonReach(std::span<const Mixer* const> mixers);
 
 // `uv` where it lies in the reach; else the nearest in it, a hair inside. Requires a corner.
-colour::Uv intoReach(const std::vector<colour::Uv>& reach, const colour::Uv& uv);
+colour::Uv intoReach(const colour::Polygon& reach, const colour::Uv& uv);
 
 struct TogetherWish {
     MixWish mix;         // keep-outs and pins are by part and so must be empty

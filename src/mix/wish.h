@@ -22,7 +22,7 @@ enum class Intent { // stored in shows by name
 const char* nameOf(Intent intent); // "brightest"
 std::optional<Intent> intentNamed(std::string_view name);
 
-enum class Nearest { Uv, Hue }; // what to take when the colour is out of reach
+enum class OutOfReach { NearestUv, SameHue }; // which colour to take then
 
 struct Pin {
     std::size_t part = 0; // index in the fixture type: an emitter, flag, wheel or axis
@@ -35,8 +35,8 @@ struct MixWish {
     double give_up = 0.3;              // share of the brightness it may cost, 0..1
     std::vector<std::size_t> keep_out; // parts the mix must not use: dark, out of the beam, open
     std::vector<Pin> pins;             // parts held at a drive; one pin each at most
-    Nearest nearest = Nearest::Uv;
-    colour::Uv white; // where Nearest::Hue goes to; unused otherwise
+    OutOfReach out_of_reach = OutOfReach::NearestUv;
+    colour::Uv white; // where OutOfReach::SameHue goes to; unused otherwise
 
     // BadValue: "give-up 1.4: must be within 0..1".
     Done check(std::size_t parts) const;

@@ -161,7 +161,7 @@ Fading played(Fading f, const show::Show& show) {
 }
 
 Result<SeenWay> asPlanned(const Fading& given, const std::optional<route::StopWay>& way,
-                          const std::vector<Uv>& common, const show::Show& show) {
+                          const colour::Polygon& common, const show::Show& show) {
     const Fading f = played(given, show);
     const Uv white = whiteOf(show);
     route::FadeWish wish = route::fadeWish(way.value_or(route::StopWay{}), white,
@@ -276,11 +276,11 @@ CrossfadePicture crossfadePicture(const show::State& state, const show::Lineup& 
         picture.trouble = say(ZELO_TEXT("core", "the types of these lamps are not there"));
         return picture;
     }
-    std::vector<Uv> common;
+    colour::Polygon common;
     if (fade.way && fade.way->common) {
         common = mix::commonReach(mixers);
         if (!route::Disc::of(common, whiteOf(show)))
-            common.clear();
+            common = {};
     }
     picture.reach = common.empty() ? starts[focus].mixer->hull() : common;
     picture.of.assign(lineup.size(), CrossfadePicture::npos);
@@ -336,7 +336,7 @@ std::vector<ComparedWay> comparedWays(const show::Show& show, const CrossfadePic
         return all;
     const Fading& f = picture.focus().fading;
     const route::StopWay now = show.crossfade->way.value_or(route::StopWay{});
-    const std::vector<Uv> common = now.common ? picture.reach : std::vector<Uv>{};
+    const colour::Polygon common = now.common ? picture.reach : colour::Polygon{};
     const auto add = [&](route::Kind kind, route::Side side, const char* by) {
         route::StopWay way = now;
         way.kind = kind;

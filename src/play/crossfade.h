@@ -4,6 +4,7 @@
 // Colour and intensity fade each on its own, as the engine plays them.
 #pragma once
 
+#include "colour/polygon.h"
 #include "play/mixes.h"
 #include "route/fade.h"
 #include "route/fade_check.h"
@@ -65,7 +66,7 @@ struct CrossfadePicture {
     std::vector<FadingCase> cases; // the one in focus first
     std::vector<std::size_t> of;   // by place in the lineup: its case; npos: its type is not there
     std::vector<show::FixtureId> lamps;
-    std::vector<colour::Uv> reach; // that the way in focus goes in
+    colour::Polygon reach; // that the way in focus goes in
     // Of the one in focus:
     std::vector<double> most_cd; // that the colours of the planned way can have at these levels
     std::vector<Capped> capped;

@@ -61,7 +61,7 @@ route::Curve levelsWay(const mix::Mixer& mixer, const mix::MixWish& wish, const 
 // The gradient's colours at these places, on ways within this reach. A way that cannot be gone is
 // gone straight, and told.
 std::vector<Uv> coloursAt(const Gradient& g, const std::vector<Uv>& stops,
-                          const std::vector<Uv>& reach, const Uv& white,
+                          const colour::Polygon& reach, const Uv& white,
                           const std::vector<double>& places, const mix::Mixer* mixer,
                           const mix::MixWish& mixing, std::vector<Sentence>& troubles) {
     std::vector<route::Stop> all;
@@ -105,7 +105,7 @@ mix::Mix calibratedMix(const mix::Mixer& mixer, const Uv& uv, const Uv& off,
     mix::Mix made = mixer.solve(light::wantedUv(aim.v > 0.01 ? aim : uv), wish);
     if (!near || !mixer.additive() || made.end != mix::MixEnd::InReach)
         return made;
-    if (const auto drives = mixer.nearestTo(*near, made.got, wish)) {
+    if (const auto drives = mixer.closestDrives(*near, made.got, wish)) {
         made.drives = *drives;
         made.got = mixer.xyzOf(*drives);
     }
@@ -192,16 +192,16 @@ void giveIntensities(const show::Show& show, const Gradient& g, const Sources& f
         all.lamps[i].intensity = most_cd[i] > 0 ? least_cd / most_cd[i] : 1;
 }
 
-std::vector<Uv> reachOfAll(const std::vector<Group>& groups) {
+colour::Polygon reachOfAll(const std::vector<Group>& groups) {
     std::vector<const mix::Mixer*> mixers;
     for (const Group& group : groups)
-        if (group.told.colours && !group.told.takes_slots && group.mixer->hull().size() >= 3)
+        if (group.told.colours && !group.told.takes_slots && group.mixer->hull().hasInside())
             mixers.push_back(group.mixer.get());
-    return mixers.empty() ? std::vector<Uv>{} : mix::commonReach(mixers);
+    return mixers.empty() ? colour::Polygon{} : mix::commonReach(mixers);
 }
 
 // With the points of its ways where light is, and in this reach; empty: in none.
-Gradient withinReach(const Gradient& gradient, const std::vector<Uv>& reach) {
+Gradient withinReach(const Gradient& gradient, const colour::Polygon& reach) {
     Gradient within = gradient;
     for (route::StopWay& way : within.ways)
         for (Uv& via : way.via) {
@@ -272,7 +272,7 @@ LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources
             LaidType& told = groups.back().told;
             told.type = f->type;
             told.mode = f->mode;
-            told.colours = groups.back().mixer && groups.back().mixer->hull().size() >= 2;
+            told.colours = groups.back().mixer && groups.back().mixer->hull().corners().size() >= 2;
             told.takes_slots = told.colours && groups.back().mixer->slotsAlone();
         }
         groups[at->second].told.lamps.push_back(all.lamps.size());
@@ -286,15 +286,15 @@ LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources
         positions.push_back(stop.at);
     all.at = *route::standingAt(positions);
     const Uv white = colour::planckianUv({show.white_cct_k});
-    all.reach = g.common_reach ? reachOfAll(groups) : std::vector<Uv>{};
-    if (all.reach.size() < 3) {
+    all.reach = g.common_reach ? reachOfAll(groups) : colour::Polygon{};
+    if (!all.reach.hasInside()) {
         const bool any = std::any_of(groups.begin(), groups.end(), [](const Group& group) {
-            return group.told.colours && group.mixer->hull().size() >= 3;
+            return group.told.colours && group.mixer->hull().hasInside();
         });
         if (g.common_reach && any)
             all.troubles.push_back(
                 say(ZELO_TEXT("core", "these types share no reach: each goes in its own")));
-        all.reach.clear();
+        all.reach = {};
     }
     const Gradient within = withinReach(g, all.reach);
     for (Uv& uv : all.stops)
@@ -497,8 +497,8 @@ std::vector<Uv> ribbonOf(const show::Show& show, const Gradient& gradient, const
                          Mixes& mixes, int places) {
     std::vector<Sentence> troubles;
     const auto stops = stopColours(show, gradient, from, mixes, troubles);
-    static const std::vector<Uv> kWide{
-        {0.62, 0.52}, {0.06, 0.585}, {0.02, 0.5}, {0.2, 0.03}, {0.3, 0.06}};
+    static const colour::Polygon kWide(
+        {{0.62, 0.52}, {0.06, 0.585}, {0.02, 0.5}, {0.2, 0.03}, {0.3, 0.06}});
     Gradient plain = withinReach(gradient, {});
     for (route::StopWay& way : plain.ways)
         if (way.kind == Kind::Levels)

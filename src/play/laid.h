@@ -3,6 +3,7 @@
 // function of the show's gradient, its lamps and the types they are; Mixes remembers.
 #pragma once
 
+#include "colour/polygon.h"
 #include "play/mixes.h"
 
 namespace zelo::play {
@@ -35,7 +36,7 @@ struct LaidOut {
     std::vector<double> at;             // where the stops stand, 0..1
     std::vector<colour::Uv> asked;      // colour of each stop
     std::vector<colour::Uv> stops;      // as laid: within the common reach where so chosen
-    std::vector<colour::Uv> reach;      // that its ways go in; empty: each type in its own
+    colour::Polygon reach;              // that its ways go in; empty: each type in its own
     std::vector<double> intensities_at; // where the stops of intensity stand
     std::vector<Sentence> troubles;     // what could not be had as asked
 

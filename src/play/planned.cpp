@@ -78,7 +78,7 @@ Ways::Key Ways::keyOf(const Ask& ask) {
         add(static_cast<double>(pin.part));
         add(pin.drive);
     }
-    for (const colour::Uv& corner : ask.wish.reach) {
+    for (const colour::Uv& corner : ask.wish.reach.corners()) {
         add(corner.u);
         add(corner.v);
     }

@@ -2,6 +2,7 @@
 // Planned ways of fades, as the engine plays them: drives at even shares of the time.
 #pragma once
 
+#include "colour/polygon.h"
 #include "mix/mix.h"
 #include "route/gradient.h"
 
@@ -16,7 +17,7 @@ namespace zelo::play {
 // How a colour is to fade.
 struct WayWish {
     std::optional<route::StopWay> way = {}; // nothing: as needed
-    std::vector<colour::Uv> reach = {};     // of all that fade together; empty: each its own
+    colour::Polygon reach = {};             // of all that fade together; empty: each its own
     friend bool operator==(const WayWish&, const WayWish&) = default;
 };
 

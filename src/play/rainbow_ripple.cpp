@@ -16,7 +16,7 @@ Result<show::Ripple> rainbowRipple(const show::Show& show,
     for (const show::FixtureId id : lamps)
         if (const auto* fixture = show.fixture(id))
             if (auto mixer = mixes.mixer(from, fixture->type, fixture->mode);
-                mixer && mixer->hull().size() >= 3)
+                mixer && mixer->hull().hasInside())
                 types.insert(std::move(mixer));
     if (types.empty())
         return fail(ErrorCode::BadValue,

@@ -41,8 +41,8 @@ void level(const mix::Mixer& mixer, std::vector<Drives>& steps) {
         if (!(xyz.Y > least_cd))
             continue;
         const double factor = least_cd / xyz.Y;
-        if (const auto exact =
-                mixer.nearestTo(d.scaled(factor), {factor * xyz.X, factor * xyz.Y, factor * xyz.Z}))
+        if (const auto exact = mixer.closestDrives(
+                d.scaled(factor), {factor * xyz.X, factor * xyz.Y, factor * xyz.Z}))
             d = *exact;
         else if (mixer.additive())
             d = d.scaled(factor);

@@ -122,7 +122,7 @@ bool SentValues::follow(const Shown& row) {
             std::uint32_t& value = values_[lamp][i];
             if (set_[lamp] && to == before[i])
                 continue;
-            const std::uint32_t nearest = compiled_->tables[lamp]->nearest(i, to);
+            const std::uint32_t nearest = compiled_->tables[lamp]->value(i, to);
             value = set_[lamp] ? followed(c, nearest, value, before[i], to) : nearest;
             before[i] = to;
         }

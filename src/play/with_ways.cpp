@@ -177,7 +177,7 @@ private:
         return colour::hasChromaticity(xyz) ? colour::toUv(xyz) : white_;
     }
     // Of all that fade together; empty where they share none that holds the white.
-    const std::vector<colour::Uv>& reachOf(const Mixers& fading) {
+    const colour::Polygon& reachOf(const Mixers& fading) {
         const auto [at, fresh] = reaches_.try_emplace(fading);
         if (fresh) {
             std::vector<const mix::Mixer*> all;
@@ -186,7 +186,7 @@ private:
                     all.push_back(mixer.get());
             at->second = mix::commonReach(all);
             if (!route::Disc::of(at->second, white_))
-                at->second.clear();
+                at->second = {};
         }
         return at->second;
     }
@@ -268,7 +268,7 @@ private:
     Ways& ways_;
     const std::function<bool()>& enough_;
     colour::Uv white_;
-    std::map<Mixers, std::vector<colour::Uv>> reaches_;
+    std::map<Mixers, colour::Polygon> reaches_;
 };
 
 } // namespace

@@ -4,9 +4,7 @@
 #pragma once
 
 #include "base/result.h"
-#include "colour/xyz.h"
-
-#include <vector>
+#include "colour/polygon.h"
 
 namespace zelo::route {
 
@@ -18,19 +16,18 @@ struct Polar { // in the unit disc
 class Disc {
 public:
     // BadValue when the white does not lie inside the reach, or the reach has no inside.
-    static Result<Disc> of(std::vector<colour::Uv> hull, const colour::Uv& white);
+    static Result<Disc> of(colour::Polygon hull, const colour::Uv& white);
 
     const colour::Uv& white() const { return white_; }
-    const std::vector<colour::Uv>& hull() const { return hull_; }
+    const colour::Polygon& hull() const { return hull_; }
     double edge(double angle) const; // distance from white to the edge of the reach
     Polar toDisc(const colour::Uv& p) const;
     colour::Uv fromDisc(const Polar& p) const;
     double saturation(const colour::Uv& p) const { return toDisc(p).rho; }
 
 private:
-    Disc(std::vector<colour::Uv> hull, const colour::Uv& white)
-        : hull_(std::move(hull)), white_(white) {}
-    std::vector<colour::Uv> hull_; // counter-clockwise
+    Disc(colour::Polygon hull, const colour::Uv& white) : hull_(std::move(hull)), white_(white) {}
+    colour::Polygon hull_;
     colour::Uv white_;
 };
 

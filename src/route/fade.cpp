@@ -185,8 +185,8 @@ Drives levelsBetween(const mix::Mixer& mixer, const Drives& from, const Drives& 
         if (c.role != light::Role::Part)
             continue;
         if (!c.ranges.empty()) { // a wheel goes through the slots between
-            const double v = light::nearestValue(c, from[c.part]);
-            drives[c.part] = light::driveOf(c, v + t * (light::nearestValue(c, to[c.part]) - v));
+            const double v = light::channelValue(c, from[c.part]);
+            drives[c.part] = light::driveOf(c, v + t * (light::channelValue(c, to[c.part]) - v));
             continue;
         }
         const double a = c.response.level(from[c.part]);
@@ -285,14 +285,14 @@ Result<Fade> planFade(const mix::Mixer& mixer, const Drives& from, const Drives&
     return fade;
 }
 
-FadeWish fadeWish(const StopWay& way, const Uv& white, const std::vector<Uv>& reach) {
+FadeWish fadeWish(const StopWay& way, const Uv& white, const colour::Polygon& reach) {
     FadeWish wish;
     wish.kind = way.kind;
     wish.floor = way.floor;
     wish.side = way.side;
     for (Uv via : way.via) {
         via.v = std::max(via.v, 0.01);
-        wish.via.push_back(reach.size() < 3 ? via : mix::intoReach(reach, via));
+        wish.via.push_back(!reach.hasInside() ? via : mix::intoReach(reach, via));
     }
     wish.keep_out = way.keep_out;
     wish.jump_at = way.jump_at;

@@ -3,6 +3,7 @@
 // the eye sees it, mixes chosen along the whole way together, and the steps a console can follow.
 #pragma once
 
+#include "colour/polygon.h"
 #include "mix/mix.h"
 #include "mix/rounding.h"
 #include "route/gradient.h"
@@ -18,7 +19,7 @@ struct FadeWish {
     Side side = Side::Short;             // of Around
     std::vector<colour::Uv> via = {};    // colours on the way, of Straight and Around
     std::optional<Sector> keep_out = {}; // hues that Around is to stay out of
-    std::vector<colour::Uv> reach = {};  // of several types together; empty: the mixer's own
+    colour::Polygon reach = {};          // of several types together; empty: the mixer's own
     colour::Uv white;        // what colour goes round, and Oklab's white; inside the reach
     double dark_share = 0.3; // of the time with no light, for Dark: 0..1
     double jump_at = 0.5;    // moment of Jump: 0..1
@@ -31,8 +32,7 @@ struct FadeWish {
 };
 
 // As a way is kept. Points on it are taken into the reach: they may come from another lamp.
-FadeWish fadeWish(const StopWay& way, const colour::Uv& white,
-                  const std::vector<colour::Uv>& reach);
+FadeWish fadeWish(const StopWay& way, const colour::Uv& white, const colour::Polygon& reach);
 
 struct FadePoint {
     double t = 0; // share of the time

@@ -192,7 +192,7 @@ std::vector<double> evenPlaces(const Stretch& s, const std::vector<double>& gaps
 
 } // namespace
 
-Result<Gradient> spread(const std::vector<Uv>& reach, const std::vector<Stop>& stops,
+Result<Gradient> spread(const colour::Polygon& reach, const std::vector<Stop>& stops,
                         const std::vector<double>& places, const GradientWish& wish) {
     if (stops.size() < 2)
         return fail(ErrorCode::BadValue,

@@ -3,6 +3,7 @@
 // to the eye or to the place.
 #pragma once
 
+#include "colour/polygon.h"
 #include "route/way.h"
 
 #include <functional>
@@ -72,7 +73,7 @@ struct Gradient {
 // Dark changes the colour as Jump does; lightAt() has its dip.
 // BadValue: fewer than two stops, positions that do not grow, places outside 0..1, a white outside
 // the reach for Around. Cost: some milliseconds for hundreds of places.
-Result<Gradient> spread(const std::vector<colour::Uv>& reach, const std::vector<Stop>& stops,
+Result<Gradient> spread(const colour::Polygon& reach, const std::vector<Stop>& stops,
                         const std::vector<double>& places, const GradientWish& wish);
 
 // What is left of the light at a place on ways through dark, 0..1: evenly in perceived brightness

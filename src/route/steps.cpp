@@ -59,7 +59,7 @@ public:
                 continue;
             values[i] = c.ranges.empty()
                             ? c.first + c.response.level(drives[c.part]) * (c.end() - c.first)
-                            : light::nearestValue(c, drives[c.part]);
+                            : light::channelValue(c, drives[c.part]);
         }
         std::copy(drives.begin(), drives.end(),
                   values.begin() + static_cast<std::ptrdiff_t>(mixer_.mode().channels.size()));

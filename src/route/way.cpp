@@ -3,6 +3,7 @@
 
 #include "base/assert.h"
 #include "base/text.h"
+#include "colour/hue_words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -157,16 +158,15 @@ double Sector::overlap(double start, double swing) const {
 }
 
 std::span<const HueName> hueNames() {
-    constexpr double kDegree = kPi / 180;
-    static const HueName kNames[] = {{ZELO_TEXT("core", "red"), {-15 * kDegree, 15 * kDegree}},
-                                     {ZELO_TEXT("core", "orange"), {15 * kDegree, 40 * kDegree}},
-                                     {ZELO_TEXT("core", "yellow"), {40 * kDegree, 80 * kDegree}},
-                                     {ZELO_TEXT("core", "green"), {80 * kDegree, 165 * kDegree}},
-                                     {ZELO_TEXT("core", "cyan"), {165 * kDegree, 225 * kDegree}},
-                                     {ZELO_TEXT("core", "blue"), {225 * kDegree, 280 * kDegree}},
-                                     {ZELO_TEXT("core", "violet"), {280 * kDegree, 310 * kDegree}},
-                                     {ZELO_TEXT("core", "pink"), {310 * kDegree, 345 * kDegree}}};
-    return kNames;
+    static const std::vector<HueName> names = [] {
+        constexpr double kDegree = kPi / 180;
+        std::vector<HueName> all;
+        for (const colour::HueWord& w : colour::hueWords())
+            if (w.uv)
+                all.push_back({w.word, {w.uv->from_deg * kDegree, w.uv->to_deg * kDegree}});
+        return all;
+    }();
+    return names;
 }
 
 const char* hueNameAt(double angle) {

@@ -42,8 +42,8 @@ struct Sector {
     double overlap(double start, double swing) const;
     friend bool operator==(const Sector&, const Sector&) = default;
 };
-// Stretches of hue by the angle about the white in u'v', all round. How colours are called for
-// searching is finer and overlaps (colour/words.h); which way a miss went is no hue (mix/miss.h).
+// Stretches of hue by the angle about the white in u'v', all round (colour/hue_words.h). Which way
+// a miss went is no hue (mix/miss.h).
 struct HueName {
     const char* name; // in English, marked (base/sentence.h)
     Sector sector;

@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "colour/cct.h"
+#include "colour/hue_words.h"
 #include "colour/srgb.h"
 #include "colour/words.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
+#include <numbers>
 
 namespace zelo::colour {
 namespace {
@@ -52,6 +54,23 @@ TEST(Words, PaleDeepWarmAndCool) {
     EXPECT_TRUE(has(incandescent, "warm"));
     EXPECT_TRUE(has(incandescent, "white", incandescent)) << "to an eye adapted to it";
     EXPECT_TRUE(has({0, 0, 0}, "black"));
+}
+
+// Which way round the white, and what to search for: the same words for the same colours.
+TEST(Words, AreOnesOwnInTheMiddleOfTheirStretch) {
+    double last = -10;
+    for (const HueWord& w : hueWords()) {
+        if (!w.uv)
+            continue;
+        EXPECT_EQ(w.uv->from_deg, last) << w.word;
+        last = w.uv->to_deg;
+        const double angle = (w.uv->from_deg + w.uv->to_deg) / 2 * std::numbers::pi / 180;
+        for (const double far : {0.03, 0.05}) {
+            const Uv uv = toUv(kD65) + far * Uv{std::cos(angle), std::sin(angle)};
+            EXPECT_TRUE(has(toXyz(uv), w.word)) << w.word << " " << far;
+        }
+    }
+    EXPECT_EQ(last, 360 - 10) << "all round";
 }
 
 TEST(Words, HueTurnsOnceAroundTheWhite) {

@@ -156,7 +156,8 @@ void mixes() {
         std::vector<colour::Uv> hull;
         for (const auto& c : match["fixtures"][row["fixture"].get<std::string>()]["hull_uv"])
             hull.push_back({c[0], c[1]});
-        const auto disc = route::Disc::of(hull, {row["white_uv"][0], row["white_uv"][1]});
+        const auto disc =
+            route::Disc::of(colour::Polygon(hull), {row["white_uv"][0], row["white_uv"][1]});
         for (const auto& around : row["around"])
             for (const char* side : {"ccw", "cw"})
                 length.see(route::aroundWay(*disc, {row["from_uv"][0], row["from_uv"][1]},

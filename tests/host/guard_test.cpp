@@ -450,6 +450,7 @@ TEST_P(KilledAtAnyMoment, ItLosesNothingOlderThanASecond) {
     const bool slow = GetParam() > 0;
     const int rounds = slow ? 8 : 50;
     std::chrono::nanoseconds oldest{0};
+    int kept = 0;
     for (int round = 0; round < rounds; ++round) {
         Folder own;
         const auto shown = own.path / "a.zelo";
@@ -498,15 +499,20 @@ TEST_P(KilledAtAnyMoment, ItLosesNothingOlderThanASecond) {
         EXPECT_EQ(nameIn(shown), "0") << "the file itself is untouched";
         Guard next({own.path / "state"});
         const auto left = next.leftWork();
-        ASSERT_EQ(left.size(), 1u) << round;
-        const auto back = next.recover(left[0]);
-        ASSERT_TRUE(back) << back.error().text();
-        const auto reached = static_cast<std::size_t>(std::stoi(back->work.state.show->name));
+        ASSERT_LE(left.size(), 1u) << round;
+        std::size_t reached = 0; // on a machine that stalls, killed before the first was kept
+        if (!left.empty()) {
+            const auto back = next.recover(left[0]);
+            ASSERT_TRUE(back) << back.error().text();
+            reached = static_cast<std::size_t>(std::stoi(back->work.state.show->name));
+        }
+        kept += reached > 0;
         ASSERT_LE(reached, when.size());
         if (reached + 1 < when.size()) // the first edit that was lost
             oldest = std::max(oldest, killed - std::chrono::nanoseconds(when[reached + 1]));
         next.letGo();
     }
+    EXPECT_GT(kept, rounds / 2);
     RecordProperty("oldest_lost_ms", static_cast<int>(oldest / 1ms));
     std::printf("oldest lost edit: %d ms\n", static_cast<int>(oldest / 1ms));
     EXPECT_LT(oldest, 1s);

@@ -110,7 +110,7 @@ TEST(Levels, NearestValueIsTheNearest) {
     c.offsets = {1};
     c.response = Response::square();
     for (double drive = 0; drive <= 1; drive += 0.003) {
-        const auto v = nearestValue(c, drive);
+        const auto v = channelValue(c, drive);
         for (const std::uint32_t other : {v - 1, v + 1})
             if (other <= 255)
                 EXPECT_LE(std::abs(c.response.level(drive) * 255 - v),
@@ -250,8 +250,8 @@ TEST(ModeTable, GivesTheNearestValues) {
     for (std::size_t i = 0; i < mode.channels.size(); ++i)
         for (int k = -1; k <= 4001; ++k) {
             const double drive = k / 4000.0;
-            const auto searched = nearestValue(mode.channels[i], drive);
-            const auto quick = table.nearest(i, drive);
+            const auto searched = channelValue(mode.channels[i], drive);
+            const auto quick = table.value(i, drive);
             if (quick != searched) // only where both are as near
                 EXPECT_NEAR(driveOf(mode.channels[i], (double(quick) + searched) / 2),
                             std::clamp(drive, 0.0, 1.0), 1e-9)

@@ -90,7 +90,7 @@ TEST(Parts, FiltersMultiplyAndTheDimmerLeavesThemAlone) {
     EXPECT_NEAR(at({255, 0, 50}), 0.4, 1e-12) << "red slot";
     EXPECT_NEAR(at({255, 255, 200}), 0.3, 1e-12) << "flag and blue slot together";
     EXPECT_NEAR(at({51, 255, 200}), 0.06, 1e-12) << "a fifth of the light, of the same colour";
-    EXPECT_EQ(nearestValue(mode.channels[2], type.wheels[0].settingOf(0)), 54u)
+    EXPECT_EQ(channelValue(mode.channels[2], type.wheels[0].settingOf(0)), 54u)
         << "the middle of the stretch of values";
     EXPECT_EQ(type.partName(1), "F");
     EXPECT_EQ(type.partNamed("w"), 2u);
@@ -109,7 +109,7 @@ TEST(Parts, AFunctionOnPartOfItsChannelRestsOutsideIt) {
     EXPECT_EQ(drive(100), 0);
     EXPECT_NEAR(drive(199), 1, 1e-12);
     EXPECT_EQ(drive(220), 0) << "after it";
-    EXPECT_EQ(nearestValue(flag, 1), 199u);
+    EXPECT_EQ(channelValue(flag, 1), 199u);
 }
 
 Engine engineOf(EngineKind kind, EngineAxis first, EngineAxis second) {

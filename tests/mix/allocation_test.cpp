@@ -44,7 +44,8 @@ TEST_F(Allocations, ABrightestAndATruestMixMakeNone) {
 TEST_F(Allocations, FollowingAWayAndWritingSlotsMakeNone) {
     const auto mixer = test::shippedMixer("gannet-8");
     const auto mix = mixer.solve(test::gelWanted("214"), {});
-    EXPECT_EQ(test::allocationsOf([&] { (void)mixer.nearestTo(mix.drives, 0.9 * mix.got); }), 0);
+    EXPECT_EQ(test::allocationsOf([&] { (void)mixer.closestDrives(mix.drives, 0.9 * mix.got); }),
+              0);
     const auto values = light::homeValues(mixer.mode());
     std::array<std::uint8_t, 64> slots{};
     EXPECT_EQ(test::allocationsOf([&] { light::writeSlots(mixer.mode(), values, slots); }), 0);

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The 146 cases of tests/data/reference/match.json against an independent implementation.
+#include "colour/polygon.h"
 #include "files/gdtf_reader.h"
 #include "files/spectrum_file.h"
 #include "files/swatch_book_file.h"
-#include "mix/hull.h"
 #include "mix/mix.h"
 #include "support/vectors.h"
 
@@ -156,9 +156,9 @@ TEST(MatchVectors, Hulls) {
     const auto vectors = test::readJson("reference/match.json")["fixtures"];
     for (const auto& [name, mixer] : mixers()) {
         const auto& expected = vectors[name]["hull_uv"];
-        ASSERT_EQ(mixer->hull().size(), expected.size()) << name;
+        ASSERT_EQ(mixer->hull().corners().size(), expected.size()) << name;
         for (const auto& corner : expected)
-            EXPECT_LT(std::abs(nearestOnHull(mixer->hull(), {corner[0], corner[1]}).distance), 5e-4)
+            EXPECT_LT(std::abs(mixer->hull().nearest({corner[0], corner[1]}).distance), 5e-4)
                 << name;
         for (const auto& e : vectors[name]["emitters"]) {
             const auto& xyz = mixer->emitters()[emitterNamed(mixer->type(), e["name"])];

@@ -4,7 +4,6 @@
 #include "colour/lamp.h"
 #include "colour/rendering.h"
 #include "mix/gamut_solid.h"
-#include "mix/hull.h"
 #include "mix/miss.h"
 #include "mix/mix.h"
 #include "mix/rounding.h"
@@ -255,7 +254,7 @@ TEST(Mix, OutOfReachTakesTheNearestColour) {
         if (colour::toXyz(uv).Z < 0)
             continue;
         const Mix mix = mixer.solve(test::wantedXyz(colour::toXyz(uv)), {});
-        const double distance = nearestOnHull(mixer.hull(), uv).distance;
+        const double distance = mixer.hull().nearest(uv).distance;
         if (distance <= 1e-9)
             continue;
         ++outside;
@@ -268,14 +267,14 @@ TEST(Mix, OutOfReachTakesTheNearestColour) {
 TEST(Mix, NearestOfTheSameHueLiesOnTheWayToWhite) {
     const auto mixer = mixerOf(kThree);
     MixWish wish;
-    wish.nearest = Nearest::Hue;
+    wish.out_of_reach = OutOfReach::SameHue;
     wish.white = colour::planckianUv({4300});
     const Uv asked{0.05, 0.52};
     const Mix mix = mixer.solve(test::wantedXyz(colour::toXyz(asked)), wish);
     ASSERT_EQ(mix.end, MixEnd::OutOfReach);
     const Uv got = colour::toUv(mix.got);
     EXPECT_NEAR(colour::cross(got - wish.white, asked - wish.white), 0, 1e-9);
-    EXPECT_GE(mix.miss_uv, nearestOnHull(mixer.hull(), asked).distance);
+    EXPECT_GE(mix.miss_uv, mixer.hull().nearest(asked).distance);
 }
 
 TEST(Mix, KeepOutsAndPinsAreKept) {
@@ -388,7 +387,7 @@ TEST(Degenerate, EmittersOnOneLineOfTheDiagram) {
     type->emitters[2].spectrum =
         type->emitters[0].spectrum.scaled(0.5) + type->emitters[1].spectrum.scaled(0.5);
     const Mixer mixer(type, type->modes[0]);
-    EXPECT_EQ(mixer.hull().size(), 3u);
+    EXPECT_EQ(mixer.hull().corners().size(), 3u);
     for (const Xyz& c : coloursInReach(mixer, 100, 6)) {
         const Mix mix = mixer.solve(test::wantedXyz(c), brightestWish());
         expectSound(mix);
@@ -582,24 +581,6 @@ TEST(Miss, GradesAndWays) {
     EXPECT_EQ(wayOf(white, {0.18, 0.51}, white), MissWay::Greener);
     EXPECT_EQ(wayOf(white, {0.20, 0.45}, white), MissWay::Bluer);
     EXPECT_EQ(wayOf(white, white, white), MissWay::None);
-}
-
-TEST(Hull, DropsPointsInsideAndOnEdges) {
-    const auto hull = convexHull({{0, 0}, {1, 0}, {1, 1}, {0, 1}, {0.5, 0.5}, {0.5, 0}, {0, 0}});
-    EXPECT_EQ(hull.size(), 4u);
-    EXPECT_NEAR(nearestOnHull(hull, {0.5, 0.25}).distance, -0.25, 1e-12);
-    EXPECT_NEAR(nearestOnHull(hull, {2, 0.5}).distance, 1, 1e-12);
-    EXPECT_EQ(convexHull({{0, 0}, {1, 1}, {0.5, 0.5}}).size(), 2u);
-    EXPECT_EQ(convexHull({{0.3, 0.3}, {0.3, 0.3}}).size(), 1u);
-}
-
-TEST(Hull, IntersectionIsWhatIsInBoth) {
-    const std::vector<Uv> a{{0, 0}, {2, 0}, {2, 2}, {0, 2}};
-    const std::vector<Uv> b{{1, 1}, {3, 1}, {3, 3}, {1, 3}};
-    const auto both = hullIntersection(a, b);
-    ASSERT_EQ(both.size(), 4u);
-    EXPECT_NEAR(nearestOnHull(both, {1.5, 1.5}).distance, -0.5, 1e-12);
-    EXPECT_TRUE(hullIntersection(a, {{5, 5}, {6, 5}, {6, 6}}).empty());
 }
 
 } // namespace

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Laws that every mix keeps, tried on colours and wishes that nobody thought of.
+#include "colour/polygon.h"
 #include "light/levels.h"
-#include "mix/hull.h"
-#include "mix/nearest_making.h"
+#include "mix/closest_making.h"
 #include "mix/quadratic.h"
 #include "mix/rounding.h"
 #include "support/shipped.h"
@@ -99,7 +99,7 @@ RC_GTEST_PROP(AnyMix, TruestMovesLittleWhenTheColourDoes, ()) {
                                    test::shippedMixer("gannet-8")};
     const Mixer& mixer = mixers[*rc::gen::inRange(0, 3)];
     const auto wanted = colourFor(mixer, true);
-    const double room = -nearestOnHull(mixer.hull(), wanted.uv()).distance;
+    const double room = -mixer.hull().nearest(wanted.uv()).distance;
     RC_PRE(room > 0.01);
     const auto here = mixer.solve(wanted, {});
     const double step = 1e-6;
@@ -155,7 +155,7 @@ RC_GTEST_PROP(AnyProjection, IsTheNearestThatMakesTheLight, ()) {
     }
     q.rhs = {light.X / scale, light.Y / scale, light.Z / scale};
     const auto general = minimise(q);
-    const auto quick = nearestMaking(target, xyz, light);
+    const auto quick = closestMaking(target, xyz, light);
     if (!quick || !general)
         return;
     for (std::size_t e = 0; e < n; ++e)
@@ -166,9 +166,9 @@ RC_GTEST_PROP(AnyProjection, IsTheNearestThatMakesTheLight, ()) {
 TEST(Projection, SaysNothingWhereItCannotSettle) {
     const std::vector<colour::Xyz> xyz{{1, 0.5, 0}, {0.4, 1, 0.1}, {0.2, 0.1, 1}};
     const light::Drives target(3);
-    EXPECT_FALSE(nearestMaking(target, xyz, {9, 9, 9})) << "more than there is";
-    EXPECT_FALSE(nearestMaking(target, std::span(xyz).first(2), {1, 1, 0.05}));
-    const auto made = nearestMaking(target, xyz, {0.58, 0.69, 0.45});
+    EXPECT_FALSE(closestMaking(target, xyz, {9, 9, 9})) << "more than there is";
+    EXPECT_FALSE(closestMaking(target, std::span(xyz).first(2), {1, 1, 0.05}));
+    const auto made = closestMaking(target, xyz, {0.58, 0.69, 0.45});
     ASSERT_TRUE(made);
     colour::Xyz sum;
     for (std::size_t e = 0; e < 3; ++e)

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Several types at once, what an intent gains, nearest gels, other observers.
+#include "colour/polygon.h"
 #include "light/levels.h"
-#include "mix/hull.h"
 #include "mix/miss.h"
 #include "mix/nearest_gels.h"
 #include "mix/together.h"
@@ -27,10 +27,10 @@ struct Rig {
 TEST(Together, CommonReachIsInEveryReach) {
     const Rig rig;
     const auto reach = commonReach(rig.all);
-    ASSERT_GE(reach.size(), 3u);
-    for (const Uv& corner : reach)
+    ASSERT_TRUE(reach.hasInside());
+    for (const Uv& corner : reach.corners())
         for (const Mixer* m : rig.all)
-            EXPECT_LT(nearestOnHull(m->hull(), corner).distance, 1e-9);
+            EXPECT_LT(m->hull().nearest(corner).distance, 1e-9);
     std::mt19937 random(5);
     std::uniform_real_distribution<double> share(0, 0.62);
     int inside_all = 0;
@@ -39,53 +39,31 @@ TEST(Together, CommonReachIsInEveryReach) {
         bool all = true;
         double edge = 1;
         for (const Mixer* m : rig.all) {
-            const double d = nearestOnHull(m->hull(), p).distance;
+            const double d = m->hull().nearest(p).distance;
             all &= d < 0;
             edge = std::min(edge, std::abs(d));
         }
         if (edge < 1e-9)
             continue;
         inside_all += all;
-        EXPECT_EQ(nearestOnHull(reach, p).distance < 0, all);
+        EXPECT_EQ(reach.nearest(p).distance < 0, all);
     }
     EXPECT_GT(inside_all, 100);
 }
 
-TEST(Together, LinesAndPointsHaveACommonReachToo) {
-    using Points = std::vector<Uv>;
-    const Points square{{0, 0}, {1, 0}, {1, 1}, {0, 1}};
-    const Points line{{-1, 0.5}, {0.5, 0.5}};
-    const Points point{{0.25, 0.5}};
-    const auto expectSame = [](Points got, const Points& wanted, const char* what) {
-        ASSERT_EQ(got.size(), wanted.size()) << what;
-        for (std::size_t i = 0; i < got.size(); ++i)
-            EXPECT_LT(colour::distance(got[i], wanted[i]), 1e-9) << what;
-    };
-    for (const bool other_way : {false, true}) {
-        const auto shared = [&](const Points& a, const Points& b) {
-            return other_way ? hullIntersection(b, a) : hullIntersection(a, b);
-        };
-        expectSame(shared(square, line), {{0, 0.5}, {0.5, 0.5}}, "the part of a line");
-        expectSame(shared(square, point), point, "a point inside");
-        expectSame(shared(square, {{2, 2}}), {}, "a point outside");
-        expectSame(shared(line, point), point, "a point on a line");
-        expectSame(shared(line, {{0.2, 0.2}, {0.2, 0.8}}), {{0.2, 0.5}}, "two lines that cross");
-        expectSame(shared(line, {{0, 0.5}, {2, 0.5}}), {{0, 0.5}, {0.5, 0.5}}, "one along another");
-        expectSame(shared(line, {{0, 0.6}, {2, 0.6}}), {}, "one beside another");
-        expectSame(shared(square, {}), {}, "nothing");
-    }
+TEST(Together, LampsOfOneColourAndOfTwoHaveACommonReachToo) {
     // Tungsten and RGB: the one white that both have; two whites and RGB: what they have of it.
     const Mixer tungsten = test::shippedMixer("eider-1000");
     const Mixer whites = test::shippedMixer("knot-2");
     const Mixer dunlin = test::shippedMixer("dunlin-3");
-    ASSERT_EQ(tungsten.hull().size(), 1u);
-    ASSERT_EQ(whites.hull().size(), 2u);
+    ASSERT_EQ(tungsten.hull().corners().size(), 1u);
+    ASSERT_EQ(whites.hull().corners().size(), 2u);
     const std::array<const Mixer*, 2> one{&dunlin, &tungsten}, two{&dunlin, &whites};
-    ASSERT_LT(nearestOnHull(dunlin.hull(), tungsten.hull()[0]).distance, 0);
-    expectSame(commonReach(one), tungsten.hull(), "one lamp");
-    EXPECT_EQ(commonReach(two).size(), 2u);
+    ASSERT_LT(dunlin.hull().nearest(tungsten.hull().corners()[0]).distance, 0);
+    EXPECT_EQ(commonReach(one), tungsten.hull());
+    EXPECT_EQ(commonReach(two).corners().size(), 2u);
     const auto made = together(two, light::wantedUv({0.24, 0.56}), {wishOf(Intent::Truest), true});
-    EXPECT_LT(nearestOnHull(whites.hull(), made.uv).distance, 1e-6);
+    EXPECT_LT(whites.hull().nearest(made.uv).distance, 1e-6);
     for (std::size_t i = 0; i < 2; ++i)
         EXPECT_LT(colour::distance(colour::toUv(two[i]->xyzOf(made.mixes[i].drives)), made.uv),
                   1e-5)
@@ -101,7 +79,7 @@ TEST(Together, AHairBeyondTheCommonEdgeIsAHairAway) {
     for (const auto intent : {Intent::Truest, Intent::Kindest})
         for (const auto& gel : test::shippedBook().gels) {
             auto wanted = test::gelWanted(gel.id);
-            const HullPoint near = nearestOnHull(reach, wanted.uv());
+            const colour::Polygon::Place near = reach.nearest(wanted.uv());
             if (near.distance < 0 || near.distance > 0.02)
                 continue;
             // The gel's spectrum, its colour moved to either side of the edge.

@@ -81,7 +81,7 @@ TEST_F(LaidTest, ThreeTypesMakeOneGradient) {
     const auto out = laid(gradientOf({"gel:214", "gel:118", "gel:341"}));
     ASSERT_EQ(out.lamps.size(), 20u);
     ASSERT_EQ(out.types.size(), 3u);
-    ASSERT_GE(out.reach.size(), 3u);
+    ASSERT_GE(out.reach.corners().size(), 3u);
     EXPECT_TRUE(out.troubles.empty());
     for (const LaidLamp& lamp : out.lamps) {
         ASSERT_TRUE(lamp.colour);
@@ -168,7 +168,7 @@ TEST_F(LaidTest, LampsThatMakeNoColourAreLeftAloneAndWheelsTakeSlots) {
     EXPECT_FALSE(out.types[1].colours);
     ASSERT_TRUE(out.lamp(scroller[0])->colour);
     EXPECT_TRUE(out.types[2].takes_slots);
-    EXPECT_GE(out.reach.size(), 3u) << "neither makes the common reach smaller";
+    EXPECT_GE(out.reach.corners().size(), 3u) << "neither makes the common reach smaller";
     const auto before =
         computeStage({show, show::withIntensity(show::emptyHand(), all, 1)}, {}, sources, mixes);
     const auto after = stage(g);

@@ -679,7 +679,7 @@ TEST_F(TakeOverTest, ChannelsFollowTheirDrivesAndNeverGoAgainstThem) {
                 const auto step = static_cast<double>(m.values[lamp][i]) - last[lamp][i];
                 EXPECT_GE(way * step, 0) << t << ", lamp " << lamp << ", channel " << i;
                 EXPECT_LE(
-                    std::abs(double(m.values[lamp][i]) - light::nearestValue(c, now.parts[c.part])),
+                    std::abs(double(m.values[lamp][i]) - light::channelValue(c, now.parts[c.part])),
                     2)
                     << t;
                 moves += step != 0;

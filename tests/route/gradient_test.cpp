@@ -18,7 +18,7 @@ using colour::Uv;
 
 const Uv kWhite{0.21, 0.48};
 const Uv kRed{0.45, 0.52}, kBlue{0.17, 0.20}, kGreen{0.10, 0.57}, kAmber{0.30, 0.54};
-const std::vector<Uv> kReach{{0.52, 0.51}, {0.07, 0.58}, {0.16, 0.12}};
+const colour::Polygon kReach({{0.52, 0.51}, {0.07, 0.58}, {0.16, 0.12}});
 
 GradientWish wishOf(Kind kind) {
     GradientWish wish;

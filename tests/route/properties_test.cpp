@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Laws of routes and gradients on ends that nobody thought of.
-#include "mix/hull.h"
+#include "colour/polygon.h"
 #include "route/arrangement.h"
 #include "route/fade.h"
 #include "route/gradient.h"

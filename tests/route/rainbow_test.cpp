@@ -16,7 +16,7 @@ using colour::Uv;
 
 // A lopsided reach: far in the reds, near in the greens.
 Disc reach() {
-    return *Disc::of({{0.5, 0.52}, {0.08, 0.55}, {0.16, 0.2}, {0.3, 0.25}},
+    return *Disc::of(colour::Polygon({{0.5, 0.52}, {0.08, 0.55}, {0.16, 0.2}, {0.3, 0.25}}),
                      colour::planckianUv({4300}));
 }
 

@@ -27,7 +27,7 @@ std::vector<Case> cases() {
         std::vector<Uv> hull;
         for (const auto& corner : fixtures[row["fixture"].get<std::string>()]["hull_uv"])
             hull.push_back(uvOf(corner));
-        auto disc = Disc::of(hull, uvOf(row["white_uv"]));
+        auto disc = Disc::of(colour::Polygon(hull), uvOf(row["white_uv"]));
         EXPECT_TRUE(disc.has_value());
         found.push_back({row, *disc, uvOf(row["from_uv"]), uvOf(row["to_uv"]),
                          row["fixture"].get<std::string>() + " " + row["from"].get<std::string>() +
@@ -69,10 +69,10 @@ TEST(Disc, MapsThereAndBack) {
 }
 
 TEST(Disc, RefusesAWhiteOutsideTheReach) {
-    const std::vector<Uv> hull{{0, 0}, {1, 0}, {0, 1}};
+    const colour::Polygon hull({{0, 0}, {1, 0}, {0, 1}});
     EXPECT_FALSE(Disc::of(hull, {0.9, 0.9}));
     EXPECT_FALSE(Disc::of(hull, {0.5, 0}));
-    EXPECT_FALSE(Disc::of({{0, 0}, {1, 1}}, {0.5, 0.5}));
+    EXPECT_FALSE(Disc::of(colour::Polygon({{0, 0}, {1, 1}}), {0.5, 0.5}));
     EXPECT_TRUE(Disc::of(hull, {0.3, 0.3}));
 }
 

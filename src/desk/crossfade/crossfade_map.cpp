@@ -159,7 +159,7 @@ void CrossfadeMap::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     picture_.paintLocus(p);
     const auto* picture = model_.picture();
-    if (!picture || picture->reach.size() < 3)
+    if (!picture || !picture->reach.hasInside())
         return;
     const auto& colours = model_.document().colours();
     picture_.paintReach(p, picture->reach, colours);

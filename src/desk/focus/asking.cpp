@@ -3,10 +3,10 @@
 
 #include "base/text.h"
 #include "colour/cct.h"
+#include "colour/polygon.h"
 #include "colour/srgb.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/words.h"
-#include "mix/hull.h"
 #include "mix/together.h"
 
 #include <algorithm>
@@ -304,7 +304,7 @@ void Asking::askCommonReach() {
     const auto common = mix::commonReach(mixers);
     if (common.empty())
         return document_.tell(tr("There is no colour that all these types can show."));
-    const auto nearest = mix::nearestOnHull(common, light->uv());
+    const auto nearest = common.nearest(light->uv());
     if (nearest.distance <= 1e-6)
         return document_.tell(tr("All of these types reach this colour."));
     as_hue_ = false;

@@ -52,7 +52,7 @@ void GradientMap::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::Antialiasing);
     picture_.paintLocus(p);
     const auto reach = model_.reach();
-    if (reach.size() < 3 || !model_.gradient())
+    if (!reach.hasInside() || !model_.gradient())
         return;
     picture_.paintReach(p, reach, document_.colours());
     picture_.paintOutline(p, reach, QPen(theme().text, 1));

@@ -101,15 +101,15 @@ std::vector<Uv> GradientModel::ribbon(int places) const {
     return play::ribbonOf(*laid_, document_.show(), places);
 }
 
-std::vector<Uv> GradientModel::reach() const {
+colour::Polygon GradientModel::reach() const {
     if (!laid_->reach.empty())
         return laid_->reach;
-    return focus_.focus() ? focus_.focus()->lamp.mixer->hull() : std::vector<Uv>{};
+    return focus_.focus() ? focus_.focus()->lamp.mixer->hull() : colour::Polygon();
 }
 
 namespace {
 
-std::optional<route::AroundWay> around(const std::vector<Uv>& reach, const Uv& white,
+std::optional<route::AroundWay> around(const colour::Polygon& reach, const Uv& white,
                                        const Uv& from, const Uv& to, const route::StopWay& way,
                                        std::optional<route::Side> side = {}) {
     const auto disc = route::Disc::of(reach, white);

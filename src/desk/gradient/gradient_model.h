@@ -3,6 +3,7 @@
 // it: what the lamps are told to show, in hand or kept. Every edit lays it over the lineup anew.
 #pragma once
 
+#include "colour/polygon.h"
 #include "desk/focus/focus_model.h"
 #include "play/laid.h"
 
@@ -34,7 +35,7 @@ public:
     // As a desk that knows levels only would make it: the light of each lamp of the laying.
     // Worked out when it is first asked for.
     const std::vector<colour::Xyz>& plain() const;
-    std::vector<colour::Uv> reach() const; // that its ways go in, of the type in focus else
+    colour::Polygon reach() const; // that its ways go in, of the type in focus else
     std::vector<colour::Uv> wayOf(std::size_t way) const; // as a line on the map
     // What the two ways round are called: by the hue half way, counter-clockwise first.
     std::pair<QString, QString> sideNames(std::size_t way) const;

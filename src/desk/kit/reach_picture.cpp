@@ -4,8 +4,8 @@
 #include "colour/cct.h"
 #include "colour/lamp.h"
 #include "colour/observer.h"
+#include "colour/polygon.h"
 #include "desk/kit/draw.h"
-#include "mix/hull.h"
 
 #include <QPainterPath>
 #include <algorithm>
@@ -51,9 +51,9 @@ void ReachPicture::paintLocus(QPainter& p) const {
     p.drawPolygon(locus);
 }
 
-void ReachPicture::paintReach(QPainter& p, const std::vector<Uv>& hull,
+void ReachPicture::paintReach(QPainter& p, const colour::Polygon& hull,
                               const LightColours& colours) {
-    if (hull.size() < 3)
+    if (!hull.hasInside())
         return;
     if (hull != image_hull_ || image_.size() != size_ / 2 || colours != image_colours_) {
         image_hull_ = hull;
@@ -64,12 +64,12 @@ void ReachPicture::paintReach(QPainter& p, const std::vector<Uv>& hull,
             for (int x = 0; x < image_.width(); ++x) {
                 const Uv uv{(2 * x + 1) / scale(), (size_.height() - 2 * y - 1) / scale()};
                 // A little over the edge, so that the smooth scaling does not fade it.
-                if (uv.v > 0.01 && mix::nearestOnHull(hull, uv).distance < 3 / scale())
+                if (uv.v > 0.01 && hull.nearest(uv).distance < 3 / scale())
                     image_.setPixelColor(x, y, colours.of(colour::toXyz(uv), kMapLevel));
             }
     }
     QPainterPath inside;
-    inside.addPolygon(polygon(hull));
+    inside.addPolygon(polygon(hull.corners()));
     p.save();
     p.setRenderHint(QPainter::SmoothPixmapTransform);
     p.setClipPath(inside);
@@ -77,10 +77,10 @@ void ReachPicture::paintReach(QPainter& p, const std::vector<Uv>& hull,
     p.restore();
 }
 
-void ReachPicture::paintOutline(QPainter& p, const std::vector<Uv>& hull, const QPen& pen) const {
+void ReachPicture::paintOutline(QPainter& p, const colour::Polygon& hull, const QPen& pen) const {
     p.setPen(pen);
     p.setBrush(Qt::NoBrush);
-    p.drawPolygon(polygon(hull));
+    p.drawPolygon(polygon(hull.corners()));
 }
 
 void ReachPicture::paintWhites(QPainter& p) const {

@@ -3,6 +3,7 @@
 // outlines of others, the whites, ways, dots of light, and a loupe with rings.
 #pragma once
 
+#include "colour/polygon.h"
 #include "colour/xyz.h"
 #include "desk/kit/light_colours.h"
 
@@ -22,8 +23,8 @@ public:
 
     // Layers, from the lowest.
     void paintLocus(QPainter& p) const;
-    void paintReach(QPainter& p, const std::vector<colour::Uv>& hull, const LightColours& colours);
-    void paintOutline(QPainter& p, const std::vector<colour::Uv>& hull, const QPen& pen) const;
+    void paintReach(QPainter& p, const colour::Polygon& hull, const LightColours& colours);
+    void paintOutline(QPainter& p, const colour::Polygon& hull, const QPen& pen) const;
     void paintWhites(QPainter& p) const; // of lamps, with marks in kelvin, and of daylight
     void paintWay(QPainter& p, const std::vector<colour::Uv>& points) const;
     void paintDot(QPainter& p, const colour::Uv& uv, const QColor& fill = Qt::white,
@@ -42,7 +43,7 @@ private:
     QPolygonF polygon(const std::vector<colour::Uv>& points) const;
     QSize size_;
     QImage image_; // of the reach; made anew when one of these is another
-    std::vector<colour::Uv> image_hull_;
+    colour::Polygon image_hull_;
     std::optional<LightColours> image_colours_;
 };
 

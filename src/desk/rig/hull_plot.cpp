@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/rig/hull_plot.h"
 
+#include "colour/polygon.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
-#include "mix/hull.h"
 
 namespace zelo::desk {
 
@@ -20,7 +20,7 @@ void HullPlot::show(std::shared_ptr<const light::FixtureType> type, const LightC
         for (const auto& e : type_->emitters)
             if (const auto xyz = e.xyz(); colour::hasChromaticity(xyz))
                 points.push_back(colour::toUv(xyz));
-    hull_ = mix::convexHull(points);
+    hull_ = colour::Polygon(points);
     update();
 }
 

@@ -2,6 +2,7 @@
 // A fixture type's emitters in the u'v' diagram and the hull that they span.
 #pragma once
 
+#include "colour/polygon.h"
 #include "desk/kit/accessible.h"
 #include "desk/kit/reach_picture.h"
 #include "light/fixture_type.h"
@@ -17,7 +18,7 @@ public:
     explicit HullPlot(QWidget* parent);
     // Null shows nothing. `colours` outlives the plot's next repaint.
     void show(std::shared_ptr<const light::FixtureType> type, const LightColours& colours);
-    const std::vector<colour::Uv>& hull() const { return hull_; }
+    const colour::Polygon& hull() const { return hull_; }
     std::vector<PaintedPart> parts() override; // the emitters
 
 protected:
@@ -26,7 +27,7 @@ protected:
 
 private:
     std::shared_ptr<const light::FixtureType> type_;
-    std::vector<colour::Uv> hull_;
+    colour::Polygon hull_;
     ReachPicture picture_;
     const LightColours* colours_ = nullptr;
 };

@@ -336,7 +336,7 @@ private:
             if (c.role != Role::Dimmer || c.offsets.empty() || !std::exchange(found, true))
                 continue;
             c.role = Role::Other;
-            c.home = light::nearestValue(c, 1);
+            c.home = light::channelValue(c, 1);
             note(say(ZELO_TEXT("core", "mode '{}': a second dimmer stays at full"), mode.name));
         }
     }

@@ -19,16 +19,16 @@ inline constexpr double kOnEdge = 1e-9;
 struct Problem {
     std::vector<std::size_t> own_free; // only with bounds; else the engine's own
     std::vector<Xyz> own_xyz;
-    std::vector<Uv> own_hull;
+    colour::Polygon own_hull;
     std::span<const std::size_t> free;     // places in the engine
     std::span<const Xyz> xyz;              // of the free ones
-    const std::vector<Uv>* hull = nullptr; // of the free ones; null: its own
+    const colour::Polygon* hull = nullptr; // of the free ones; null: its own
     Drives held;                           // drives of the fixed ones, 0 elsewhere
     Xyz base;                              // their light
     bool has_pins = false;
     bool unbounded = true;
 
-    const std::vector<Uv>& reach() const { return hull ? *hull : own_hull; }
+    const colour::Polygon& reach() const { return hull ? *hull : own_hull; }
     Drives whole(const Drives& of_free) const {
         Drives all = held;
         for (std::size_t k = 0; k < free.size(); ++k)
@@ -41,7 +41,7 @@ struct Problem {
 void setColourRows(Quadratic& q, const Problem& p, const Xyz& d, double least_y);
 
 // The drives of the free ones, in their order, nearest to `target` (of all) that make this light.
-std::optional<Drives> nearestFree(const Problem& p, const Drives& target, const Xyz& exact);
+std::optional<Drives> closestFree(const Problem& p, const Drives& target, const Xyz& exact);
 
 // What Kindest maximises: R_f for a white, agreement with the wanted light for a colour; without a
 // spectrum to agree with, nothing.

@@ -34,7 +34,7 @@ Drives follow(const mix::Mixer& mixer, const CalmPoint& point, const Drives& tar
     if (!(point.brightness_cd > 0))
         return mixer.type().dimmed(target, 0);
     if (const auto near =
-            mixer.nearestTo(target, point.brightness_cd * colour::toXyz(point.uv), wish))
+            mixer.closestDrives(target, point.brightness_cd * colour::toXyz(point.uv), wish))
         return *near;
     mix::MixWish brightest_wish = wish;
     brightest_wish.intent = mix::Intent::Brightest;

@@ -4,6 +4,7 @@
 // to it and is finished by a general optimiser (SLSQP of NLopt).
 #pragma once
 
+#include "colour/polygon.h"
 #include "light/fixture_type.h"
 #include "mix/wish.h"
 
@@ -12,12 +13,12 @@
 
 namespace zelo::mix {
 
-class Sampled {
+class NonAdditive {
 public:
-    Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode);
+    NonAdditive(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode);
 
-    const std::vector<colour::Uv>& reach() const { return reach_; } // convex hull of the samples
-    bool slotsAlone() const { return axes_.empty(); }               // wheels and nothing else
+    const colour::Polygon& reach() const { return reach_; } // convex hull of the samples
+    bool slotsAlone() const { return axes_.empty(); }       // wheels and nothing else
     colour::Xyz xyzOf(const light::Drives& drives) const;
 
     // Brightest, Truest and Kindest as for emitters. Leanest is Brightest: the lamp takes the same
@@ -26,8 +27,8 @@ public:
 
     // The setting nearest to `target` with this light; nothing when it cannot be that bright.
     // Wheels take the nearest slot whatever it misses. Keep-outs and pins of the wish hold.
-    std::optional<light::Drives> nearestTo(const light::Drives& target, const colour::Xyz& exact,
-                                           const MixWish& wish) const;
+    std::optional<light::Drives> closestDrives(const light::Drives& target,
+                                               const colour::Xyz& exact, const MixWish& wish) const;
 
 private:
     struct Sample {
@@ -47,24 +48,29 @@ private:
     void add(std::vector<Sample>& samples, const light::Drives& drives) const;
     void refineReach(std::vector<colour::Uv>& points) const;
 
-    // The light of a setting, and how it changes with each free axis.
-    struct Slopes {
+    bool quick(const light::Drives& drives) const; // flags alone stand before the lamp
+    // The light of a setting, and how it changes with each free axis, in the order of Free::axes.
+    struct Seen {
         colour::Xyz here;
-        std::array<colour::Xyz, light::kMostParts> along; // in the order of Free::axes
+        std::array<colour::Xyz, light::kMostParts> along; // once slopes were asked for
+        colour::Grid through;                             // of flags, times the lamp's level
+        bool dark = true;                                 // no lamp is lit
+
         colour::Uv uv() const { return colour::toUv(here); }
         colour::Uv uvAlong(std::size_t axis) const;
         bool lit() const { return colour::hasChromaticity(here); }
     };
-    bool quick(const light::Drives& drives) const; // flags alone stand before the lamp
-    Slopes slopesAt(const Free& free, const light::Drives& drives) const;
+    void see(const light::Drives& drives, Seen& seen) const; // without slopes
+    void seeSlopes(const Free& free, const light::Drives& drives, Seen& seen) const;
 
     // Moves the axes as little as possible until the colour is exactly `uv`, and its light `y`
-    // unless that is 0; false where it cannot.
-    bool settle(const Free& free, const colour::Uv& uv, light::Drives& drives, double y = 0) const;
+    // unless that is 0; what it comes to, or nothing where it cannot.
+    std::optional<colour::Xyz> settle(const Free& free, const colour::Uv& uv, light::Drives& drives,
+                                      double y = 0) const;
     // Minimises `cost` over the axes from `drives`, keeping the colour (when given) and Y >=
     // least_y.
     // A cost gives its slope along each free axis too, unless that is null.
-    using Cost = std::function<double(const light::Drives&, const Slopes&, double* slope)>;
+    using Cost = std::function<double(const light::Drives&, const Seen&, double* slope)>;
     light::Drives optimised(const Free& free, const Cost& cost,
                             const std::optional<colour::Uv>& keep, double least_y,
                             const light::Drives& from) const;
@@ -83,7 +89,7 @@ private:
     // Of the sources at full: spectrum times K_m and each matching function.
     std::array<colour::Grid, 3> lamp_{};
     std::vector<Sample> samples_; // of everything free
-    std::vector<colour::Uv> reach_;
+    colour::Polygon reach_;
 };
 
 } // namespace zelo::mix

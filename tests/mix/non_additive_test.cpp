@@ -2,8 +2,8 @@
 // Fixtures whose parts do not add up: flags, wheels, engines, droop. The shipped types, against
 // brute force.
 #include "colour/cct.h"
+#include "colour/polygon.h"
 #include "colour/rendering.h"
-#include "mix/hull.h"
 #include "mix/rounding.h"
 #include "support/shipped.h"
 
@@ -143,7 +143,7 @@ TEST(Flags, RoundedTogetherTheyAreNearerThanAlone) {
 TEST(Flags, ReachHoldsWhatTheyCanShow) {
     const auto mixer = mixerOf("skua-cmy");
     for (const auto& d : randomSettings(mixer, 500))
-        EXPECT_LT(nearestOnHull(mixer.hull(), colour::toUv(mixer.xyzOf(d))).distance, 2e-3);
+        EXPECT_LT(mixer.hull().nearest(colour::toUv(mixer.xyzOf(d))).distance, 2e-3);
 }
 
 TEST(Scroller, TakesTheNearestFrame) {
@@ -175,7 +175,7 @@ TEST(Scroller, TakesTheNearestFrame) {
 TEST(Scroller, TheSameHueCanBeAskedFor) {
     const auto mixer = mixerOf("eider-scroll");
     MixWish wish = wishOf(Intent::Truest);
-    wish.nearest = Nearest::Hue;
+    wish.out_of_reach = OutOfReach::SameHue;
     wish.white = colour::toUv(colour::toXyz(colour::lampOf({3200})));
     double uv_way = 0;
     double hue_way = 0;
@@ -198,7 +198,7 @@ TEST(EngineModes, ShowWhatTheirGamutHolds) {
     int inside = 0;
     for (const auto& wanted : gels(4)) {
         const Mix mix = hs.solve(wanted, wishOf(Intent::Brightest));
-        const auto place = nearestOnHull(hs.hull(), wanted.uv());
+        const auto place = hs.hull().nearest(wanted.uv());
         if (place.distance < -1e-3) {
             ++inside;
             EXPECT_LT(mix.miss_uv, 1e-6);
@@ -282,7 +282,7 @@ TEST(Droop, DimmingLightsNothingThatIsKeptOut) {
                 const Drives less = mixer.dimmed(mix.drives, factor);
                 EXPECT_EQ(less[out], 0) << mixer.type().partName(out);
                 EXPECT_NEAR(mixer.xyzOf(less).Y / mix.got.Y, factor, 1e-5);
-                const auto near = mixer.nearestTo(less, factor * mix.got, wish);
+                const auto near = mixer.closestDrives(less, factor * mix.got, wish);
                 if (near)
                     EXPECT_EQ((*near)[out], 0) << mixer.type().partName(out);
             }
@@ -303,7 +303,7 @@ TEST(Droop, FollowingSaysWhenItDoesNotSettle) {
             to[e] = std::pow(share(random), 3);
         }
         const auto light = (i % 2 ? 1.0 : 1.3) * mixer.xyzOf(to);
-        if (const auto near = mixer.nearestTo(from, light)) {
+        if (const auto near = mixer.closestDrives(from, light)) {
             ++found;
             EXPECT_LT(norm(mixer.xyzOf(*near) - light), 1e-6 * norm(light));
         }
@@ -321,7 +321,7 @@ TEST(Flags, FollowingKeepsPinsAndKeepOuts) {
         wish.pins = {{part, 0.4}};
         for (const auto& wanted : gels(20)) {
             const Mix mix = mixer.solve(wanted, wish);
-            const auto near = mixer.nearestTo(from.drives, 0.9 * mix.got, wish);
+            const auto near = mixer.closestDrives(from.drives, 0.9 * mix.got, wish);
             if (near)
                 EXPECT_EQ((*near)[part], 0.4) << mixer.type().partName(part);
             if (mix.end == MixEnd::InReach)

@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "mix/detail/sampled.h"
+#include "mix/detail/non_additive.h"
 
+#include "colour/polygon.h"
 #include "colour/smoothest.h"
 #include "colour/surfaces.h"
 #include "light/levels.h"
 #include "mix/detail/inner.h"
 #include "mix/detail/problem.h"
-#include "mix/hull.h"
 
 #include <Eigen/QR>
 #include <algorithm>
@@ -24,7 +24,7 @@ constexpr std::size_t kTable = 3000; // samples of a mode, and of a wish with so
 constexpr std::size_t kSmallTable = 400;
 constexpr double kExact = 1e-7;  // Δu'v': the colour is met
 constexpr double kNudge = 1e-5;  // for slopes
-constexpr double kHueWeight = 3; // Nearest::Hue among slots: across the hue counts more
+constexpr double kHueWeight = 3; // OutOfReach::SameHue among slots: across the hue counts more
 constexpr double kAlike = 1e-9;
 constexpr double kAlike2 = 1e-14;  // of squared misses
 constexpr double kMissScale = 1e4; // of squared u'v', to about 1
@@ -34,16 +34,20 @@ double missOf(const Uv& uv, const Wanted& wanted, const MixWish& wish) {
     const Uv off = uv - wanted.uv();
     const Uv along = wanted.uv() - wish.white;
     const double length2 = colour::dot(along, along);
-    if (wish.nearest == Nearest::Uv || length2 < kAlike * kAlike)
+    if (wish.out_of_reach == OutOfReach::NearestUv || length2 < kAlike * kAlike)
         return colour::dot(off, off);
     const double in_way = colour::dot(off, along);
     const double across = kHueWeight * colour::cross(along, off);
     return (in_way * in_way + across * across) / length2;
 }
 
+Xyz xyzFrom(const std::array<double, 3>& sums) {
+    return {sums[0], sums[1], sums[2]};
+}
+
 } // namespace
 
-Sampled::Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
+NonAdditive::NonAdditive(std::shared_ptr<const light::FixtureType> type, const light::Mode& mode)
     : type_(std::move(type)), mode_(&mode) {
     for (std::size_t i = 0; i < type_->partCount(); ++i) {
         if (!mode_->channelOf(i))
@@ -72,19 +76,19 @@ Sampled::Sampled(std::shared_ptr<const light::FixtureType> type, const light::Mo
     std::vector<Uv> points;
     for (const Sample& s : samples_)
         points.push_back(s.uv);
-    points = convexHull(std::move(points));
+    points = colour::Polygon(std::move(points)).corners();
     if (!axes_.empty())
         refineReach(points);
     for (const std::size_t a : axes_) // a gamut's corners lie between samples
         if (const auto p = type_->part(a);
             p.kind == PartKind::EngineFirst &&
             type_->engines[p.index].kind != light::EngineKind::CctTint)
-            for (const Uv& corner : type_->engines[p.index].hull())
+            for (const Uv& corner : type_->engines[p.index].hull().corners())
                 points.push_back(corner);
-    reach_ = convexHull(std::move(points));
+    reach_ = colour::Polygon(std::move(points));
 }
 
-bool Sampled::quick(const Drives& drives) const {
+bool NonAdditive::quick(const Drives& drives) const {
     if (!flags_only_)
         return false;
     for (std::size_t w = 0; w < type_->wheels.size(); ++w)
@@ -95,60 +99,69 @@ bool Sampled::quick(const Drives& drives) const {
 
 // With flags alone before a lamp all is one exponential: Σ lamp · exp(−density) · x̄ and so on; its
 // slope along a flag is that of −density under the same sum.
-Sampled::Slopes Sampled::slopesAt(const Free& free, const Drives& drives) const {
-    Slopes s;
+void NonAdditive::see(const Drives& drives, Seen& seen) const {
+    seen.here = {};
+    seen.dark = true;
     if (!quick(drives)) {
-        s.here = light::xyzOf(*type_, drives);
-        for (std::size_t k = 0; k < free.axes.size(); ++k) {
-            Drives nudged = drives;
-            double& a = nudged[free.axes[k]];
-            const double h = a < 0.5 ? kNudge : -kNudge;
-            a += h;
-            s.along[k] = (1 / h) * (light::xyzOf(*type_, nudged) - s.here);
-        }
-        return s;
+        seen.here = light::xyzOf(*type_, drives);
+        return;
     }
     double level = 0; // sources are dimmed together
     for (std::size_t e = 0; e < type_->emitters.size() && level == 0; ++e)
         level = drives[e];
     if (level == 0)
-        return s;
+        return;
     colour::Grid density{};
     for (std::size_t f = 0; f < type_->flags.size(); ++f)
         if (const double position = drives[type_->emitters.size() + f]; position > 0)
             type_->flags[f].addDensity(position, density);
-    colour::Grid through;
-    expOfMinus(density.data(), level, through.data());
-    const auto xyz = [](const std::array<double, 3>& sums) {
-        return Xyz{sums[0], sums[1], sums[2]};
-    };
-    s.here = xyz(inner3(through.data(), lamp_));
-    for (std::size_t k = 0; k < free.axes.size(); ++k) {
+    expOfMinus(density.data(), level, seen.through.data());
+    seen.here = xyzFrom(inner3(seen.through.data(), lamp_));
+    seen.dark = false;
+}
+
+void NonAdditive::seeSlopes(const Free& free, const Drives& drives, Seen& seen) const {
+    for (std::size_t k = 0; k < free.axes.size(); ++k)
+        seen.along[k] = {};
+    if (!quick(drives)) {
+        for (std::size_t k = 0; k < free.axes.size(); ++k) {
+            Drives nudged = drives;
+            double& a = nudged[free.axes[k]];
+            const double h = a < 0.5 ? kNudge : -kNudge;
+            a += h;
+            seen.along[k] = (1 / h) * (light::xyzOf(*type_, nudged) - seen.here);
+        }
+        return;
+    }
+    for (std::size_t k = 0; k < free.axes.size() && !seen.dark; ++k) {
         const auto& flag = type_->flags[free.axes[k] - type_->emitters.size()];
         const auto slope = flag.slopeAt(drives[free.axes[k]]);
+        const auto under = [&](const colour::Spectrum& density) {
+            return xyzFrom(inner3(seen.through.data(), density.values().data(), lamp_));
+        };
         if (!slope.above)
             continue;
-        s.along[k] = -slope.rate * xyz(inner3(through.data(), slope.above->values().data(), lamp_));
+        seen.along[k] = -slope.rate * under(*slope.above);
         if (slope.below)
-            s.along[k] +=
-                slope.rate * xyz(inner3(through.data(), slope.below->values().data(), lamp_));
+            seen.along[k] += slope.rate * under(*slope.below);
     }
-    return s;
 }
 
 // u' = 4X / S and v' = 9Y / S with S the weight.
-Uv Sampled::Slopes::uvAlong(std::size_t axis) const {
+Uv NonAdditive::Seen::uvAlong(std::size_t axis) const {
     const Xyz& d = along[axis];
     const double s = colour::weightUv(here);
     const double ds = colour::weightUv(d);
     return {(4 * d.X - 4 * here.X / s * ds) / s, (9 * d.Y - 9 * here.Y / s * ds) / s};
 }
 
-Xyz Sampled::xyzOf(const Drives& drives) const {
-    return quick(drives) ? slopesAt({}, drives).here : light::xyzOf(*type_, drives);
+Xyz NonAdditive::xyzOf(const Drives& drives) const {
+    Seen seen;
+    see(drives, seen);
+    return seen.here;
 }
 
-Sampled::Free Sampled::freeOf(const MixWish& wish) const {
+NonAdditive::Free NonAdditive::freeOf(const MixWish& wish) const {
     Free free{type_->ready(*mode_), {}, {}};
     std::array<char, light::kMostParts> held{};
     for (const std::size_t part : wish.keep_out)
@@ -168,7 +181,7 @@ Sampled::Free Sampled::freeOf(const MixWish& wish) const {
     return free;
 }
 
-void Sampled::add(std::vector<Sample>& samples, const Drives& drives) const {
+void NonAdditive::add(std::vector<Sample>& samples, const Drives& drives) const {
     const Xyz xyz = xyzOf(drives);
     if (colour::hasChromaticity(xyz))
         samples.push_back({drives, colour::toUv(xyz), xyz.Y});
@@ -176,7 +189,7 @@ void Sampled::add(std::vector<Sample>& samples, const Drives& drives) const {
 
 // More axes than a table has room for: each alone and each two, at their ends and between, then
 // settings spread evenly over all of them (multiples of roots of φᵏ⁺¹ = φ + 1; M. Roberts, 2018).
-std::vector<Sampled::Sample> Sampled::spreadOver(const Free& free, std::size_t most) const {
+std::vector<NonAdditive::Sample> NonAdditive::spreadOver(const Free& free, std::size_t most) const {
     std::vector<Sample> samples;
     add(samples, free.base);
     for (const std::size_t a : free.axes) {
@@ -211,7 +224,7 @@ std::vector<Sampled::Sample> Sampled::spreadOver(const Free& free, std::size_t m
 }
 
 // All combinations: evenly spaced settings of the axes, every slot of the wheels.
-std::vector<Sampled::Sample> Sampled::samplesOf(const Free& free, std::size_t most) const {
+std::vector<NonAdditive::Sample> NonAdditive::samplesOf(const Free& free, std::size_t most) const {
     std::vector<std::pair<std::size_t, std::vector<double>>> choices;
     if (!free.axes.empty()) {
         const double each = std::floor(
@@ -256,10 +269,8 @@ std::vector<Sampled::Sample> Sampled::samplesOf(const Free& free, std::size_t mo
 }
 
 // Each corner of the hull is pushed outwards by a compass search over the axes.
-void Sampled::refineReach(std::vector<Uv>& points) const {
-    Uv middle;
-    for (const Uv& p : points)
-        middle = middle + 1.0 / static_cast<double>(points.size()) * p;
+void NonAdditive::refineReach(std::vector<Uv>& points) const {
+    const Uv middle = colour::Polygon(points).middle();
     const auto corners = points;
     for (const Uv& corner : corners) {
         const auto start =
@@ -288,23 +299,26 @@ void Sampled::refineReach(std::vector<Uv>& points) const {
 
 // Newton's method with the smallest step that meets the colour, and the light where it is asked
 // for; axes that would leave 0..1 stop at their end and the others carry on.
-bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives, double y) const {
+std::optional<Xyz> NonAdditive::settle(const Free& free, const Uv& uv, Drives& drives,
+                                       double y) const {
     constexpr int kRounds = 40;
     constexpr double kMet = 1e-10;
     constexpr double kShareOfY = 0.1; // of a share of the light, beside u'v'
     using Columns = Eigen::Matrix<double, 3, Eigen::Dynamic, 0, 3, light::kMostParts>;
     using Step = Eigen::Matrix<double, Eigen::Dynamic, 1, 0, light::kMostParts, 1>;
     const auto k = static_cast<Eigen::Index>(free.axes.size());
-    const auto offOf = [&](const Slopes& at) {
+    const auto offOf = [&](const Seen& at) {
         const Uv off = at.uv() - uv;
         return Eigen::Vector3d(off.u, off.v, y > 0 ? kShareOfY * (at.here.Y / y - 1) : 0);
     };
-    Slopes at = slopesAt(free, drives);
+    Seen at, there;
+    see(drives, at);
     for (int round = 0; at.lit() && round < kRounds; ++round) {
         const Eigen::Vector3d off = offOf(at);
         const double miss = off.norm();
         if (miss <= kMet)
-            return true;
+            return at.here;
+        seeSlopes(free, drives, at);
         Columns slopes(3, k);
         for (Eigen::Index i = 0; i < k; ++i) {
             const Uv along = at.uvAlong(static_cast<std::size_t>(i));
@@ -335,7 +349,7 @@ bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives, double y) c
                 double& a = tried[free.axes[static_cast<std::size_t>(i)]];
                 a = std::clamp(a + share * step[i], 0.0, 1.0);
             }
-            const Slopes there = slopesAt(free, tried);
+            see(tried, there);
             if (there.lit() && offOf(there).norm() < miss) {
                 drives = tried;
                 at = there;
@@ -345,24 +359,24 @@ bool Sampled::settle(const Free& free, const Uv& uv, Drives& drives, double y) c
         if (!better)
             break;
     }
-    return at.lit() && offOf(at).norm() <= kExact;
+    return at.lit() && offOf(at).norm() <= kExact ? std::optional(at.here) : std::nullopt;
 }
 
-Drives Sampled::optimised(const Free& free, const Cost& cost, const std::optional<Uv>& keep,
-                          double least_y, const Drives& from) const {
+Drives NonAdditive::optimised(const Free& free, const Cost& cost, const std::optional<Uv>& keep,
+                              double least_y, const Drives& from) const {
     constexpr int kMostTries = 80;
     constexpr double kScale = 100; // of u'v' in the constraints, to the size of the cost
     const auto k = static_cast<unsigned>(free.axes.size());
 
     // NLopt asks for cost and constraints one after the other at the same point: one evaluation.
     struct Shared {
-        const Sampled& self;
+        const NonAdditive& self;
         const Free& free;
         const Cost& cost;
         Uv keep;
         double least_y;
         Drives drives;
-        Slopes slopes;
+        Seen seen;
         bool known = false;
 
         void moveTo(const double* x) {
@@ -371,25 +385,27 @@ Drives Sampled::optimised(const Free& free, const Cost& cost, const std::optiona
                 moved |= drives[free.axes[i]] != x[i];
                 drives[free.axes[i]] = x[i];
             }
-            if (moved)
-                slopes = self.slopesAt(free, drives);
+            if (moved) {
+                self.see(drives, seen);
+                self.seeSlopes(free, drives, seen);
+            }
             known = true;
         }
     } shared{*this, free, cost, keep.value_or(Uv{}), least_y, from, {}, false};
     const auto of_cost = [](unsigned, const double* x, double* slope, void* data) {
         auto& s = *static_cast<Shared*>(data);
         s.moveTo(x);
-        return s.cost(s.drives, s.slopes, slope);
+        return s.cost(s.drives, s.seen, slope);
     };
     const auto of_colour = [](unsigned, double* out, unsigned n, const double* x, double* slope,
                               void* data) {
         auto& s = *static_cast<Shared*>(data);
         s.moveTo(x);
-        const Uv off = s.slopes.lit() ? s.slopes.uv() - s.keep : Uv{1, 1};
+        const Uv off = s.seen.lit() ? s.seen.uv() - s.keep : Uv{1, 1};
         out[0] = kScale * off.u;
         out[1] = kScale * off.v;
         for (unsigned i = 0; slope && i < n; ++i) {
-            const Uv along = s.slopes.lit() ? s.slopes.uvAlong(i) : Uv{};
+            const Uv along = s.seen.lit() ? s.seen.uvAlong(i) : Uv{};
             slope[i] = kScale * along.u;
             slope[n + i] = kScale * along.v;
         }
@@ -398,8 +414,8 @@ Drives Sampled::optimised(const Free& free, const Cost& cost, const std::optiona
         auto& s = *static_cast<Shared*>(data);
         s.moveTo(x);
         for (unsigned i = 0; slope && i < n; ++i)
-            slope[i] = -s.slopes.along[i].Y / s.least_y;
-        return 1 - s.slopes.here.Y / s.least_y;
+            slope[i] = -s.seen.along[i].Y / s.least_y;
+        return 1 - s.seen.here.Y / s.least_y;
     };
     const auto deleter = [](nlopt_opt o) { nlopt_destroy(o); };
     const std::unique_ptr<nlopt_opt_s, decltype(deleter)> opt(nlopt_create(NLOPT_LD_SLSQP, k),
@@ -427,15 +443,15 @@ Drives Sampled::optimised(const Free& free, const Cost& cost, const std::optiona
     return drives;
 }
 
-Mix Sampled::finished(const Drives& drives, const Wanted& wanted, double most) const {
+Mix NonAdditive::finished(const Drives& drives, const Wanted& wanted, double most) const {
     Mix mix = mixOf(drives, MixEnd::Dark, xyzOf(drives), wanted, most);
     if (colour::hasChromaticity(mix.got))
         mix.end = mix.miss_uv <= kExact ? MixEnd::InReach : MixEnd::OutOfReach;
     return mix;
 }
 
-Mix Sampled::nearestSample(const std::vector<Sample>& samples, const Wanted& wanted,
-                           const MixWish& wish) const {
+Mix NonAdditive::nearestSample(const std::vector<Sample>& samples, const Wanted& wanted,
+                               const MixWish& wish) const {
     const Sample* best = nullptr;
     double least = HUGE_VAL;
     for (const Sample& s : samples) {
@@ -450,15 +466,15 @@ Mix Sampled::nearestSample(const std::vector<Sample>& samples, const Wanted& wan
 }
 
 // Out of reach: the nearest colour, in u'v' or along the way to the white.
-Drives Sampled::nearestColour(const Free& free, const std::vector<const Sample*>& starts,
-                              const Wanted& wanted, const MixWish& wish) const {
+Drives NonAdditive::nearestColour(const Free& free, const std::vector<const Sample*>& starts,
+                                  const Wanted& wanted, const MixWish& wish) const {
     const auto missAt = [&](const Drives& d) {
         const Xyz xyz = xyzOf(d);
         return colour::hasChromaticity(xyz) ? missOf(colour::toUv(xyz), wanted, wish) : 1.0;
     };
     Drives best = starts.front()->drives;
     for (const Sample* start : starts) {
-        const auto miss2 = [&](const Drives&, const Slopes& at, double* slope) {
+        const auto miss2 = [&](const Drives&, const Seen& at, double* slope) {
             const double miss = at.lit() ? missOf(at.uv(), wanted, wish) : 1;
             for (std::size_t i = 0; slope && i < free.axes.size(); ++i) {
                 slope[i] = 0;
@@ -479,8 +495,8 @@ Drives Sampled::nearestColour(const Free& free, const std::vector<const Sample*>
 
 // The null ways of a few flags are few: each axis is set to some places, the colour settled again
 // by the others, and the kindest of all taken.
-Drives Sampled::kindest(const Free& free, const Wanted& wanted, double least_y,
-                        const Drives& truest, const Drives& brightest) const {
+Drives NonAdditive::kindest(const Free& free, const Wanted& wanted, double least_y,
+                            const Drives& truest, const Drives& brightest) const {
     constexpr int kPlaces = 6;
     const auto kindness = kindnessFor(wanted);
     if (!kindness)
@@ -516,7 +532,7 @@ Drives Sampled::kindest(const Free& free, const Wanted& wanted, double least_y,
     return best;
 }
 
-Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
+Mix NonAdditive::solve(const Wanted& wanted, const MixWish& wish) const {
     constexpr std::size_t kStarts = 3;
     const Free free = freeOf(wish);
     const bool whole = wish.keep_out.empty() && wish.pins.empty();
@@ -545,10 +561,9 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
     std::optional<Drives> brightest;
     double most = 0;
     const auto take = [&](Drives d) {
-        if (!settle(free, wanted.uv(), d))
-            return;
-        if (const double y = xyzOf(d).Y; y > most) {
-            most = y;
+        const auto got = settle(free, wanted.uv(), d);
+        if (got && got->Y > most) {
+            most = got->Y;
             brightest = d;
         }
     };
@@ -573,7 +588,7 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
     }
     if (free.axes.size() > 2) {
         const Drives found = *brightest; // take() changes it
-        const auto darkness = [&](const Drives&, const Slopes& at, double* slope) {
+        const auto darkness = [&](const Drives&, const Seen& at, double* slope) {
             const double y = std::max(at.here.Y, 1e-9);
             for (std::size_t i = 0; slope && i < free.axes.size(); ++i)
                 slope[i] = -at.along[i].Y / y;
@@ -597,7 +612,7 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
                 sum += std::pow(light[i] / y - (*spectrum)[i] / yw, 2);
             return y > 0 ? 1e6 * sum : HUGE_VAL;
         };
-        const auto cost = [&](const Drives& d, const Slopes&, double* slope) {
+        const auto cost = [&](const Drives& d, const Seen&, double* slope) {
             const double here = off(d);
             for (std::size_t i = 0; slope && i < free.axes.size(); ++i) {
                 Drives nudged = d;
@@ -617,8 +632,8 @@ Mix Sampled::solve(const Wanted& wanted, const MixWish& wish) const {
     return finished(kindest(free, wanted, least, truest, *brightest), wanted, most);
 }
 
-std::optional<Drives> Sampled::nearestTo(const Drives& target, const Xyz& exact,
-                                         const MixWish& wish) const {
+std::optional<Drives> NonAdditive::closestDrives(const Drives& target, const Xyz& exact,
+                                                 const MixWish& wish) const {
     Free free = freeOf(wish);
     Drives drives = target;
     for (const std::size_t part : wish.keep_out)
@@ -650,14 +665,12 @@ std::optional<Drives> Sampled::nearestTo(const Drives& target, const Xyz& exact,
         drives = nearest->drives;
         return type_->dimmed(drives, std::min(1.0, exact.Y / nearest->y));
     }
-    if (!settle(free, uv, drives))
+    auto got = settle(free, uv, drives);
+    if (got && exact.Y > got->Y) // flags that let more through
+        got = settle(free, uv, drives, exact.Y);
+    if (!got)
         return std::nullopt;
-    double level = exact.Y / xyzOf(drives).Y;
-    if (level > 1) { // flags that let more through
-        if (!settle(free, uv, drives, exact.Y))
-            return std::nullopt;
-        level = exact.Y / xyzOf(drives).Y;
-    }
+    const double level = exact.Y / got->Y;
     if (level > 1 + 1e-4)
         return std::nullopt;
     return type_->dimmed(drives, std::min(1.0, level));

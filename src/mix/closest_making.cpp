@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "mix/nearest_making.h"
+#include "mix/closest_making.h"
 
 #include "mix/symmetric3.h"
 
@@ -10,7 +10,7 @@ namespace zelo::mix {
 using colour::Xyz;
 using light::Drives;
 
-std::optional<Drives> nearestMaking(const Drives& target, std::span<const Xyz> xyz,
+std::optional<Drives> closestMaking(const Drives& target, std::span<const Xyz> xyz,
                                     const Xyz& light) {
     constexpr int kSteps = 12;
     constexpr double kHolds = 1e-13; // of the light

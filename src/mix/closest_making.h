@@ -15,7 +15,7 @@ namespace zelo::mix {
 // dual: Boyd and Vandenberghe, Convex Optimization, 5.2). Much quicker than `minimise`, and the
 // same answer to rounding; nothing where it does not settle in a few steps, be it that no drives
 // make the light or that fewer than three may move: then `minimise` decides. Allocates nothing.
-std::optional<light::Drives> nearestMaking(const light::Drives& target,
+std::optional<light::Drives> closestMaking(const light::Drives& target,
                                            std::span<const colour::Xyz> xyz,
                                            const colour::Xyz& light);
 
