@@ -51,7 +51,7 @@ void kindest(benchmark::State& state) {
     const auto& type = kTypes[static_cast<std::size_t>(state.range(0))];
     const auto mixer = test::shippedMixer(type);
     const auto wish = test::wishOf(mix::Intent::Kindest);
-    const auto white = *light::parseColour("cct:6500", test::Shipped{});
+    const auto white = *light::parseColour("cct:6500", test::Gels{});
     const auto gel = test::gelWanted("104");
     for (auto _ : state)
         benchmark::DoNotOptimize(
@@ -64,7 +64,7 @@ BENCHMARK(kindest)->Name("work/two of Kindest")->DenseRange(0, 11)->Unit(benchma
 void truest(benchmark::State& state) {
     const auto& type = kTypes[static_cast<std::size_t>(state.range(0))];
     const auto mixer = test::shippedMixer(type);
-    const auto white = *light::parseColour("cct:6500", test::Shipped{});
+    const auto white = *light::parseColour("cct:6500", test::Gels{});
     const auto gel = test::gelWanted("104");
     for (auto _ : state)
         benchmark::DoNotOptimize(

@@ -83,7 +83,7 @@ public:
     }
 
 private:
-    static constexpr std::size_t kEvery = 5;
+    static constexpr std::size_t kEvery = 10;
     static constexpr double kSafe = 0.1;
     static constexpr double kLess = 0.985; // surely to be had
     const mix::Mixer& mixer_;

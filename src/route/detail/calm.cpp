@@ -47,7 +47,7 @@ Drives follow(const mix::Mixer& mixer, const CalmPoint& point, const Drives& tar
 void mixTogether(const mix::Mixer& mixer, std::vector<CalmPoint>& points, const mix::MixWish& wish,
                  Ends ends, const std::vector<Drives>& near) {
     // Each step of flags costs more, and there is less to even out: few ways lead to one colour.
-    const int sweeps = mixer.additive() ? 8 : 2;
+    const int sweeps = mixer.additive() ? 8 : 1;
     const auto fill = [&](auto&& self, std::size_t a, std::size_t b) -> void {
         if (b - a < 2)
             return;
