@@ -26,22 +26,63 @@ Result<light::Wanted> chooseWhite(Context& context, const std::string& white) {
 }
 
 void addIntentOptions(CLI::App& command, IntentOptions& o) {
-    command.add_option("--intent", o.intent, "brightest, truest, kindest or leanest")
+    command.add_option("--intent", o.intent, "brightest, truest, kindest, leanest or filmed")
         ->capture_default_str();
     command.add_option("--give-up", o.give_up, "share of brightness it may cost, 0..1")
         ->capture_default_str();
+    command.add_option("--camera", o.cameras,
+                       "whom filmed minds: a camera's name or a file; up to three");
+    command.add_option("--balance", o.balance, "the white that the cameras are balanced to")
+        ->capture_default_str();
+    command.add_option("--exact-for", o.exact_for, "eye, or camera: the first sees it exactly")
+        ->capture_default_str();
 }
 
-Result<mix::MixWish> wishFrom(const IntentOptions& o, const light::FixtureType& type) {
+namespace {
+
+Result<colour::CamerasPtr> chooseCameras(Context& context, const IntentOptions& o) {
+    colour::Cameras all;
+    auto balance = light::parseAsked(o.balance);
+    if (!balance)
+        return passOn(balance.error(), "--balance");
+    for (const std::string& name : o.cameras) {
+        auto camera = context.library.camera(name);
+        if (!camera)
+            return passOn(camera.error(), "--camera");
+        camera->balance = *balance;
+        auto made = play::cameraFrom(*camera, context.library);
+        if (!made)
+            return passOn(made.error(), "--balance");
+        all.push_back(std::move(*made));
+    }
+    return all.empty() ? nullptr : std::make_shared<const colour::Cameras>(std::move(all));
+}
+
+} // namespace
+
+Result<mix::MixWish> wishFrom(Context& context, const IntentOptions& o,
+                              const light::FixtureType& type) {
     mix::MixWish wish;
     wish.give_up = o.give_up;
     const auto intent = mix::intentNamed(o.intent);
     if (!intent)
         return fail(
             ErrorCode::BadValue,
-            ZELO_TEXT("core", "--intent {}: expected brightest, truest, kindest or leanest"),
+            ZELO_TEXT("core",
+                      "--intent {}: expected brightest, truest, kindest, leanest or filmed"),
             o.intent);
     wish.intent = *intent;
+    if (o.exact_for != "eye" && o.exact_for != "camera")
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "--exact-for {}: expected eye or camera"), o.exact_for);
+    wish.exact_for_camera = o.exact_for == "camera";
+    auto cameras = chooseCameras(context, o);
+    if (!cameras)
+        return passOn(cameras.error());
+    wish.cameras = *cameras;
+    if (!wish.cameras && (wish.exact_for_camera || *intent == mix::Intent::Filmed))
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{}: needs a --camera"),
+                    wish.exact_for_camera ? "--exact-for camera" : "--intent filmed");
     if (auto sound = wish.check(type.partCount()); !sound)
         return passOn(sound.error());
     return wish;

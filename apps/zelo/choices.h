@@ -19,9 +19,13 @@ Result<light::Wanted> chooseWhite(Context& context, const std::string& white);
 struct IntentOptions {
     std::string intent = "truest";
     double give_up = 0.3;
+    std::vector<std::string> cameras;
+    std::string balance = "cct:5600";
+    std::string exact_for = "eye";
 };
 void addIntentOptions(CLI::App& command, IntentOptions& options);
-Result<mix::MixWish> wishFrom(const IntentOptions& options, const light::FixtureType& type);
+Result<mix::MixWish> wishFrom(Context& context, const IntentOptions& options,
+                              const light::FixtureType& type);
 
 struct Way {
     route::Kind kind;

@@ -79,7 +79,7 @@ Done printGradient(Context& context, const GradientOptions& o) {
     const auto arrangement = route::parseArrangement(o.arrange);
     if (!arrangement)
         return passOn(arrangement.error(), "--arrange");
-    const auto mix_wish = wishFrom(o.intent, (*mixer)->type());
+    const auto mix_wish = wishFrom(context, o.intent, (*mixer)->type());
     if (!mix_wish)
         return passOn(mix_wish.error());
     const auto places = route::arranged(o.count, *arrangement);

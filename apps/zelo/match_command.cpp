@@ -63,9 +63,9 @@ Result<double> pinnedAt(const light::FixtureType& type, std::size_t part, std::s
                 wheel.name, text, names);
 }
 
-Result<mix::MixWish> matchWish(const MatchOptions& o, const light::FixtureType& type,
-                               const colour::Uv& white) {
-    auto read = wishFrom(o.intent, type);
+Result<mix::MixWish> matchWish(Context& context, const MatchOptions& o,
+                               const light::FixtureType& type, const colour::Uv& white) {
+    auto read = wishFrom(context, o.intent, type);
     if (!read)
         return read;
     mix::MixWish wish = *read;
@@ -108,7 +108,7 @@ using Mixers = std::vector<std::shared_ptr<const mix::Mixer>>;
 Json tradeOffJson(const mix::Mixer& mixer, const light::Wanted& wanted, const mix::MixWish& wish,
                   const colour::Spectrum& white_light) {
     Json j;
-    const auto gain = mix::gainOf(wish.intent, wanted);
+    const auto gain = mix::gainOf(wish, wanted);
     j["of"] = gain ? Json(mix::nameOf(*gain)) : Json(nullptr);
     j["points"] = Json::array();
     for (const auto& p : mix::tradeOff(mixer, wanted, wish, white_light))
@@ -148,7 +148,7 @@ void report(const Context& context, const MatchOptions& o, const Mixers& mixers,
     }
     for (std::size_t i = 0; i < mixers.size(); ++i) {
         const mix::Mixer& mixer = *mixers[i];
-        auto m = matched(mixer, wanted, mixes[i], o.dim * dim[i], white_light);
+        auto m = matched(mixer, wanted, mixes[i], o.dim * dim[i], white_light, wish);
         if (several) // a colour moved into the common reach is still missed by that much
             m.mix.miss_uv = colour::hasChromaticity(m.mix.got)
                                 ? colour::distance(colour::toUv(m.mix.got), wanted.uv())
@@ -201,7 +201,7 @@ Done runMatch(Context& context, const MatchOptions& o) {
     const auto white = chooseWhite(context, o.white);
     if (!white)
         return passOn(white.error());
-    const auto wish = matchWish(o, mixer.type(), white->uv());
+    const auto wish = matchWish(context, o, mixer.type(), white->uv());
     if (!wish)
         return passOn(wish.error());
     const auto white_cct = cctOf(white->xyz);

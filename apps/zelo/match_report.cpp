@@ -23,8 +23,8 @@ double powerOf(const light::FixtureType& type, const light::Drives& drives) {
 } // namespace
 
 Matched matched(const mix::Mixer& mixer, const light::Wanted& wanted, const mix::Mix& mix,
-                double dim, const colour::Spectrum& white) {
-    Matched m{wanted, mix, {}, {}, NAN, {}};
+                double dim, const colour::Spectrum& white, const mix::MixWish& wish) {
+    Matched m{wanted, mix, {}, {}, NAN, {}, {}, {}};
     m.sent = mix::rounded(mixer, m.mix.drives, dim);
     if (m.mix.got.Y > 0) {
         m.light = light::spectrumOf(mixer.type(), m.mix.drives);
@@ -32,6 +32,9 @@ Matched matched(const mix::Mixer& mixer, const light::Wanted& wanted, const mix:
         if (wanted.spectrum)
             m.agreement =
                 colour::agreementOf(*wanted.spectrum, m.light, wanted.lamp.value_or(white));
+        if (wanted.spectrum && wish.cameras)
+            m.cameras = mix::missByCamera(*wanted.spectrum, m.light, *wish.cameras);
+        m.room = mix::cameraRoom(mixer, wish);
     }
     return m;
 }
@@ -57,6 +60,10 @@ Json matchJson(const mix::Mixer& mixer, const Matched& m) {
         for (const auto& o : mix::missByObserver(*m.wanted.spectrum, m.light))
             j["observers"].push_back(
                 {{"observer", mix::words(o.observer)}, {"miss_uv", orNull(o.miss_uv)}});
+    for (const auto& c : m.cameras)
+        j["cameras"].push_back({{"name", c.name},
+                                {"miss", c.miss ? Json(*c.miss) : Json(nullptr)},
+                                {"rgb", {c.rgb[0], c.rgb[1], c.rgb[2]}}});
     return j;
 }
 
@@ -92,6 +99,13 @@ void printMatch(const mix::Mixer& mixer, const Matched& m, const colour::Uv& whi
             }
         put("  others    see it up to {:.4f} off ({})\n", farthest, whose);
     }
+    for (const auto& c : m.cameras)
+        if (c.miss)
+            put("  camera    {} sees it {:.4f} off\n", c.name, *c.miss);
+        else
+            put("  camera    {} does not see it\n", c.name);
+    if (!m.room.empty())
+        put("  room      {}\n", m.room.english());
     for (std::size_t i = 0; i < mixer.mode().channels.size(); ++i) {
         const auto& c = mixer.mode().channels[i];
         if (c.role == light::Role::Part)

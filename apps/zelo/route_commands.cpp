@@ -179,7 +179,7 @@ Done printFade(Context& context, const FadeOptions& o) {
     if (!(o.tolerance > 0 && o.tolerance <= 1))
         return fail(ErrorCode::BadValue,
                     ZELO_TEXT("core", "--tolerance {}: must be above 0, up to 1"), o.tolerance);
-    const auto mix_wish = wishFrom(o.intent, (*mixer)->type());
+    const auto mix_wish = wishFrom(context, o.intent, (*mixer)->type());
     if (!mix_wish)
         return passOn(mix_wish.error());
     const auto from = endOf(context, **mixer, o.from, *mix_wish);

@@ -637,6 +637,94 @@
         <source>Ripple</source>
         <translation>Welle</translation>
     </message>
+    <message>
+        <source>Filmed</source>
+        <translation>Gefilmt</translation>
+    </message>
+    <message>
+        <source>camera miss</source>
+        <translation>Fehler der Kamera</translation>
+    </message>
+    <message>
+        <source>%1 K</source>
+        <translation>%1 K</translation>
+    </message>
+    <message>
+        <source>Balance of %1</source>
+        <translation>Abgleich von %1</translation>
+    </message>
+    <message>
+        <source>as the lamp behind this gel</source>
+        <translation>wie die Lampe hinter dieser Folie</translation>
+    </message>
+    <message>
+        <source>as this colour</source>
+        <translation>wie diese Farbe</translation>
+    </message>
+    <message>
+        <source>Typed…</source>
+        <translation>Getippt …</translation>
+    </message>
+    <message>
+        <source>Kelvin</source>
+        <translation>Kelvin</translation>
+    </message>
+    <message>
+        <source>%1, at %2%3</source>
+        <translation>%1, bei %2%3</translation>
+    </message>
+    <message>
+        <source>, not used</source>
+        <translation>, nicht benutzt</translation>
+    </message>
+    <message>
+        <source>Filmed minds it</source>
+        <translation>Gefilmt achtet auf sie</translation>
+    </message>
+    <message>
+        <source>Mind %1</source>
+        <translation>Auf %1 achten</translation>
+    </message>
+    <message>
+        <source>Leave %1 out</source>
+        <translation>%1 auslassen</translation>
+    </message>
+    <message>
+        <source>Balanced to</source>
+        <translation>Abgeglichen auf</translation>
+    </message>
+    <message>
+        <source>Remove from the show</source>
+        <translation>Aus der Show entfernen</translation>
+    </message>
+    <message>
+        <source>Remove camera %1</source>
+        <translation>Kamera %1 entfernen</translation>
+    </message>
+    <message>
+        <source>Add %1</source>
+        <translation>%1 hinzufügen</translation>
+    </message>
+    <message>
+        <source>Add camera %1</source>
+        <translation>Kamera %1 hinzufügen</translation>
+    </message>
+    <message>
+        <source>From a file…</source>
+        <translation>Aus einer Datei …</translation>
+    </message>
+    <message>
+        <source>Sensitivities of a camera</source>
+        <translation>Empfindlichkeiten einer Kamera</translation>
+    </message>
+    <message>
+        <source>Sensitivities (*.csv *.txt *.cgats);;All files (*)</source>
+        <translation>Empfindlichkeiten (*.csv *.txt *.cgats);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>%1, shares of r g</source>
+        <translation>%1, Anteile von r g</translation>
+    </message>
 </context>
 <context>
     <name>Sheets</name>
@@ -1209,10 +1297,6 @@
     <message>
         <source>{}: {}; taken for the colour kept with it</source>
         <translation>{}: {}; genommen wird die damit bewahrte Farbe</translation>
-    </message>
-    <message>
-        <source>&apos;{}&apos;: expected brightest, truest, kindest or leanest</source>
-        <translation>„{}“: erwartet brightest, truest, kindest oder leanest</translation>
     </message>
     <message>
         <source>expected the name of an emitter</source>
@@ -3177,6 +3261,114 @@
     <message>
         <source>{}: lost packets: {}</source>
         <translation>{}: verlorene Pakete: {}</translation>
+    </message>
+    <message>
+        <source>{}: known from {} to {} nm: expected 400 to 700 at least</source>
+        <translation>{}: bekannt von {} bis {} nm: erwartet sind mindestens 400 bis 700</translation>
+    </message>
+    <message>
+        <source>{}, row {}: a gap from {} to {} nm: at most {} nm</source>
+        <translation>{}, Zeile {}: eine Lücke von {} bis {} nm: höchstens {} nm</translation>
+    </message>
+    <message>
+        <source>{} sees nothing</source>
+        <translation>{} sieht nichts</translation>
+    </message>
+    <message>
+        <source>{} sees all wavelengths alike: it tells no colours apart</source>
+        <translation>{} sieht alle Wellenlängen gleich: er unterscheidet keine Farben</translation>
+    </message>
+    <message>
+        <source>the white that {} is balanced to is dark</source>
+        <translation>das Weiß, auf das {} abgeglichen ist, ist dunkel</translation>
+    </message>
+    <message>
+        <source>{} of {} does not see the white it is balanced to</source>
+        <translation>{} von {} sieht das Weiß nicht, auf das sie abgeglichen ist</translation>
+    </message>
+    <message>
+        <source>no camera: read one from a file</source>
+        <translation>keine Kamera: lies eine aus einer Datei</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos;: expected a wavelength in nm, r, g and b</source>
+        <translation>„{}“: erwartet sind eine Wellenlänge in nm, r, g und b</translation>
+    </message>
+    <message>
+        <source>{} rows: a camera has three, r, g and b</source>
+        <translation>{} Zeilen: eine Kamera hat drei, r, g und b</translation>
+    </message>
+    <message>
+        <source>no field {}: expected NM, RGB_R, RGB_G and RGB_B</source>
+        <translation>kein Feld {}: erwartet sind NM, RGB_R, RGB_G und RGB_B</translation>
+    </message>
+    <message>
+        <source>line {}: {} must be a number</source>
+        <translation>Zeile {}: {} muss eine Zahl sein</translation>
+    </message>
+    <message>
+        <source>{} values a little below 0 are taken for 0</source>
+        <translation>{} Werte wenig unter 0 gelten als 0</translation>
+    </message>
+    <message>
+        <source>known from {} to {} nm: beyond it is taken to see nothing</source>
+        <translation>bekannt von {} bis {} nm: darüber hinaus gilt, dass sie nichts sieht</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos;: expected brightest, truest, kindest, leanest or filmed</source>
+        <translation>„{}“: erwartet ist brightest, truest, kindest, leanest oder filmed</translation>
+    </message>
+    <message>
+        <source>{}: {}; left out</source>
+        <translation>{}: {}; ausgelassen</translation>
+    </message>
+    <message>
+        <source>no camera &apos;{}&apos;: expected {}or a file of sensitivities</source>
+        <translation>keine Kamera „{}“: erwartet ist {}oder eine Datei von Empfindlichkeiten</translation>
+    </message>
+    <message>
+        <source>{} emitters or filters leave no room for a camera: as Truest</source>
+        <translation>{} Emitter oder Filter lassen einer Kamera keinen Platz: wie Treueste</translation>
+    </message>
+    <message>
+        <source>{} emitters or filters leave {} ways free, exact for {} cameras takes {}</source>
+        <translation>{} Emitter oder Filter lassen {} Wege frei, genau für {} Kameras braucht {}</translation>
+    </message>
+    <message>
+        <source>{} cameras: at most {}</source>
+        <translation>{} Kameras: höchstens {}</translation>
+    </message>
+    <message>
+        <source>{}: no light has the colour {} that it is balanced to</source>
+        <translation>{}: kein Licht hat die Farbe {}, auf die sie abgeglichen ist</translation>
+    </message>
+    <message>
+        <source>balanced to {} K: must be within {} to {} K</source>
+        <translation>abgeglichen auf {} K: muss zwischen {} und {} K liegen</translation>
+    </message>
+    <message>
+        <source>camera {}: sees nothing</source>
+        <translation>Kamera {}: sieht nichts</translation>
+    </message>
+    <message>
+        <source>a camera needs a name</source>
+        <translation>eine Kamera braucht einen Namen</translation>
+    </message>
+    <message>
+        <source>camera</source>
+        <translation>Kamera</translation>
+    </message>
+    <message>
+        <source>{} cameras in use: at most {} at once</source>
+        <translation>{} Kameras in Gebrauch: höchstens {} zugleich</translation>
+    </message>
+    <message>
+        <source>a show has {} cameras at most</source>
+        <translation>eine Show hat höchstens {} Kameras</translation>
+    </message>
+    <message>
+        <source>no camera &apos;{}&apos;</source>
+        <translation>keine Kamera „{}“</translation>
     </message>
 </context>
 <context>
@@ -8502,16 +8694,20 @@ Gebaut mit Qt %1. %2</translation>
         <source>Level to %1 cd</source>
         <translation>Angleichen auf %1 cd</translation>
     </message>
+    <message>
+        <source>A camera for Filmed</source>
+        <translation>Eine Kamera für Gefilmt</translation>
+    </message>
+    <message>
+        <source>No camera is minded: choose one.</source>
+        <translation>Auf keine Kamera wird geachtet: wähle eine.</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::MixPanel</name>
     <message>
         <source>Intent</source>
         <translation>Absicht</translation>
-    </message>
-    <message>
-        <source>What to favour among all mixes that show the colour: the most light, the spectrum nearest the wanted one, the best colour on skin and cloth, or the least power</source>
-        <translation>Was unter allen Mischungen dieser Farbe vorgeht: das meiste Licht, das Spektrum nächst dem gewünschten, die schönste Farbe auf Haut und Stoff oder die kleinste Leistung</translation>
     </message>
     <message>
         <source>Give-up</source>
@@ -8564,6 +8760,18 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>The most light this colour can have: %1 cd</source>
         <translation>Das meiste Licht, das diese Farbe haben kann: %1 cd</translation>
+    </message>
+    <message>
+        <source>What to favour among all mixes that show the colour: the most light, the spectrum nearest the wanted one, the best colour on skin and cloth, the least power, or that the camera sees it too</source>
+        <translation>Was unter allen Mischungen der Farbe vorgeht: das meiste Licht, das Spektrum nächst dem gewünschten, die beste Farbe auf Haut und Stoff, die geringste Leistung, oder dass auch die Kamera sie sieht</translation>
+    </message>
+    <message>
+        <source>cameras</source>
+        <translation>Kameras</translation>
+    </message>
+    <message>
+        <source>Which cameras Filmed minds, and what they are balanced to</source>
+        <translation>Auf welche Kameras Gefilmt achtet und worauf sie abgeglichen sind</translation>
     </message>
 </context>
 <context>

@@ -172,6 +172,7 @@ Result<OpenedShow> parseShow(std::string_view text) {
     readLooks(top, to);
     readStage(top, to);
     readMeasured(top, to);
+    readCameras(top, to);
     readTypes(top, to);
     readOutputs(top, to);
     readRoutes(top, to);
@@ -346,6 +347,8 @@ Result<std::string> showText(const Show& show, const show::Values& hand) {
     if (show.stage)
         text.member("stage", stageJson(*show.stage));
     text.list("measured", show.measured, [](const auto& e) { return measuredJson(*e.second); });
+    if (!show.cameras.empty())
+        text.list("cameras", show.cameras, [](const auto& e) { return cameraJson(*e.second); });
     std::vector<Json> types;
     std::size_t left = kMostUnpacked;
     for (const auto& [id, type] : show.types) {

@@ -20,7 +20,9 @@ Changes changesBetween(const show::State& before, const show::State& now) {
          Change::Values);
     note(!(a.cue_lists == b.cue_lists && a.faders == b.faders && a.ripples == b.ripples),
          Change::Cues);
-    note(!(a.palettes == b.palettes && a.measured == b.measured && a.favourites == b.favourites),
+    // Cameras too: what is filmed follows them as what uses a palette follows that.
+    note(!(a.palettes == b.palettes && a.measured == b.measured && a.cameras == b.cameras &&
+           a.favourites == b.favourites),
          Change::Palettes);
     note(!(*before.hand == *now.hand), Change::Hand);
     note(a.outputs != b.outputs, Change::Outputs);

@@ -2,6 +2,7 @@
 #include "host/library.h"
 
 #include "base/text.h"
+#include "files/camera_file.h"
 #include "files/gdtf_reader.h"
 #include "files/spectrum_file.h"
 #include "files/swatch_book_file.h"
@@ -32,6 +33,9 @@ public:
     std::vector<std::shared_ptr<const light::SwatchBook>> books;
     show::ShowPtr show; // may be null
     std::uint64_t colours = 0;
+    colour::CamerasPtr filming; // of the show, in use
+
+    colour::CamerasPtr cameras() const override { return filming; }
 
     std::uint64_t version() const override { return colours; }
 
@@ -76,6 +80,21 @@ public:
     }
 };
 
+namespace {
+
+// In use, and balanced to a light that is to be had.
+colour::CamerasPtr camerasOf(const play::Sources& from, const show::Show* show) {
+    colour::Cameras all;
+    if (show)
+        for (const auto& [name, camera] : show->cameras)
+            if (camera->used)
+                if (auto made = play::cameraFrom(*camera, from))
+                    all.push_back(std::move(*made));
+    return all.empty() ? nullptr : std::make_shared<const colour::Cameras>(std::move(all));
+}
+
+} // namespace
+
 Library::Library() : now_(std::make_shared<const Moment>()) {}
 
 std::shared_ptr<const Library::Moment> Library::now() const {
@@ -113,6 +132,12 @@ Library::Library(const fs::path& data) : Library() {
     for (const auto& path : sortedEntries(data / "gels"))
         if (auto added = addBook(path); !added)
             troubles_.push_back(added.error().sentence());
+    for (const auto& path : sortedEntries(data / "cameras")) {
+        if (auto read = files::readCamera(path))
+            cameras_.push_back({std::move(read->name), std::move(read->channels)});
+        else
+            troubles_.push_back(read.error().sentence());
+    }
     for (const auto& path : sortedEntries(data / "surfaces")) {
         auto read = files::readSwatchBook(path);
         if (!read)
@@ -156,9 +181,15 @@ Done Library::addBook(const fs::path& path) {
 
 void Library::setShow(show::ShowPtr show) {
     const auto before = now()->show;
-    const bool same =
-        before && show && before->palettes == show->palettes && before->measured == show->measured;
-    change([&](Moment& m) { m.show = std::move(show); }, !same);
+    const bool same = before && show && before->palettes == show->palettes &&
+                      before->measured == show->measured && before->cameras == show->cameras;
+    change(
+        [&](Moment& m) {
+            m.show = std::move(show);
+            if (!same)
+                m.filming = camerasOf(m, m.show.get());
+        },
+        !same);
 }
 
 std::vector<std::shared_ptr<const light::FixtureType>> Library::types() const {
@@ -172,6 +203,31 @@ std::vector<std::shared_ptr<const light::FixtureType>> Library::types() const {
     for (const auto& [id, t] : merged)
         all.push_back(t);
     return all;
+}
+
+Result<show::FilmCamera> Library::camera(const std::string& name_or_path) const {
+    const std::string wanted = lowered(name_or_path);
+    std::string names;
+    if (const auto show = now()->show)
+        for (const auto& [name, camera] : show->cameras) {
+            if (lowered(name) == wanted)
+                return *camera;
+            names += name + ", ";
+        }
+    for (const show::FilmCamera& camera : cameras_) {
+        if (lowered(camera.name) == wanted)
+            return camera;
+        names += camera.name + ", ";
+    }
+    std::error_code error;
+    if (!fs::exists(name_or_path, error))
+        return fail(ErrorCode::NotFound,
+                    ZELO_TEXT("core", "no camera '{}': expected {}or a file of sensitivities"),
+                    name_or_path, names);
+    auto read = files::readCamera(name_or_path);
+    if (!read)
+        return passOn(read.error());
+    return show::FilmCamera{std::move(read->name), std::move(read->channels)};
 }
 
 bool Library::ships(const std::string& id) const {

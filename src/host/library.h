@@ -14,8 +14,8 @@ namespace zelo::host {
 
 class Library : public light::ColourSources {
 public:
-    // Reads DATA/fixtures/*, DATA/gels/* and DATA/surfaces/*. What cannot be read is left out and
-    // told in troubles().
+    // Reads DATA/fixtures/*, DATA/gels/*, DATA/surfaces/* and DATA/cameras/*. What cannot be read
+    // is left out and told in troubles().
     explicit Library(const std::filesystem::path& data);
     Library();
 
@@ -32,6 +32,10 @@ public:
     std::vector<std::shared_ptr<const light::FixtureType>> types() const; // by id, the show's too
     // Skin and cloth: reflectances to judge a light on. Fixed once loaded.
     const light::SwatchBook& surfaces() const { return surfaces_; }
+    // The cameras that ship, by name, balanced to 5 600 K. Fixed once loaded.
+    const std::vector<show::FilmCamera>& shippedCameras() const { return cameras_; }
+    // One of the show, one that ships, or one read from a file by its path.
+    Result<show::FilmCamera> camera(const std::string& name_or_path) const;
     bool ships(const std::string& id) const; // without the show's own types
     std::vector<std::shared_ptr<const light::SwatchBook>> books() const;
     const std::vector<Sentence>& troubles() const { return troubles_; }
@@ -54,6 +58,7 @@ private:
     mutable std::mutex mutex_;
     std::shared_ptr<const Moment> now_;
     light::SwatchBook surfaces_;
+    std::vector<show::FilmCamera> cameras_;
     std::vector<Sentence> troubles_;
 };
 

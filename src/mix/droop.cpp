@@ -73,15 +73,16 @@ Xyz Droop::sum(const Drives& drives) const {
     return all;
 }
 
-LinearEngine Droop::atFull(bool rendering) const {
+LinearEngine Droop::atFull(bool rendering, const colour::Camera* exact_for) const {
     std::vector<LinearEmitter> all;
     for (std::size_t e = 0; e < emitters_.size(); ++e)
         all.push_back({emitters_[e].spectrum, power_w_[e], usable_[e] != 0});
-    return LinearEngine(all, rendering);
+    return LinearEngine(all, rendering, exact_for);
 }
 
 // Each emitter with the light it has at this drive, made as bright as at full.
-LinearEngine Droop::asIfAt(const Drives& drives, bool rendering) const {
+LinearEngine Droop::asIfAt(const Drives& drives, bool rendering,
+                           const colour::Camera* exact_for) const {
     std::vector<LinearEmitter> all;
     for (std::size_t e = 0; e < emitters_.size(); ++e) {
         const double d = std::max(drives[e], kLeastDrive);
@@ -90,7 +91,7 @@ LinearEngine Droop::asIfAt(const Drives& drives, bool rendering) const {
             {of_full > 0 ? emitters_[e].lightAt(d).scaled(1 / of_full) : emitters_[e].spectrum,
              power_w_[e], usable_[e] != 0});
     }
-    return LinearEngine(all, rendering);
+    return LinearEngine(all, rendering, exact_for);
 }
 
 // The problem with the fixed ones' light as it is at their drives.
@@ -138,11 +139,11 @@ std::optional<Mix> Droop::brightest(const LinearEngine& full, const Wanted& want
 // for once, on the settled problem of Truest, and its colour then made exact.
 Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& wish,
                  const LinearEngine::Bounds& bounds) const {
-    if (wish.intent == Intent::Brightest)
+    if (wish.intent == Intent::Brightest && !wish.exactFor())
         if (auto mix = brightest(full, wanted, bounds))
             return *mix;
     const auto n = emitters_.size();
-    const bool searches = wish.intent == Intent::Kindest;
+    const bool searches = wish.intent == Intent::Kindest && !wish.exactFor();
     MixWish linear = wish;
     if (searches)
         linear.intent = Intent::Truest;
@@ -162,7 +163,7 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
             drives[e] = bounds.held[e];
     Mix mix;
     for (int round = 0; round < kRounds; ++round) {
-        mix = asIfAt(drives, false).solve(wanted, linear, shares);
+        mix = asIfAt(drives, false, wish.exactFor()).solve(wanted, linear, shares);
         const Drives before = drives;
         drives = real(mix.drives);
         double moved = 0;
@@ -179,7 +180,9 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
                 closestDrives(full, found, as_bright / wanted.xyz.Y * wanted.xyz, bounds))
             drives = *exact;
     }
-    return mixOf(drives, mix.end, sum(drives), wanted, mix.brightest_cd);
+    const Xyz got = sum(drives);
+    return mixOf(drives, mix.end, got, wanted,
+                 wish.exactFor() ? brightestForEye(mix, got) : mix.brightest_cd);
 }
 
 // Light is taken along its tangents at the drives it had last, until it holds: between measured

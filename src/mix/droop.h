@@ -23,7 +23,7 @@ public:
     colour::Xyz sum(const light::Drives& drives) const;         // of all
 
     // A linear engine of the emitters at full.
-    LinearEngine atFull(bool rendering) const;
+    LinearEngine atFull(bool rendering, const colour::Camera* exact_for = nullptr) const;
 
     // As LinearEngine::solve, with drives as they are set.
     Mix solve(const LinearEngine& full, const light::Wanted& wanted, const MixWish& wish,
@@ -36,7 +36,8 @@ public:
                                                const LinearEngine::Bounds& bounds) const;
 
 private:
-    LinearEngine asIfAt(const light::Drives& drives, bool rendering) const;
+    LinearEngine asIfAt(const light::Drives& drives, bool rendering,
+                        const colour::Camera* exact_for = nullptr) const;
     Problem realProblem(const LinearEngine& full, const LinearEngine::Bounds& bounds) const;
     std::optional<Mix> brightest(const LinearEngine& full, const light::Wanted& wanted,
                                  const LinearEngine::Bounds& bounds) const;

@@ -14,13 +14,15 @@ namespace zelo::mix {
 
 using light::Wanted;
 
-LinearEngine::LinearEngine(std::span<const LinearEmitter> emitters, bool rendering) : solid_({}) {
+LinearEngine::LinearEngine(std::span<const LinearEmitter> emitters, bool rendering,
+                           const colour::Camera* exact_for)
+    : for_camera_(exact_for != nullptr), solid_({}) {
     ZELO_ASSERT(emitters.size() <= light::kMostParts);
     const auto n = emitters.size();
     std::vector<Uv> points;
     for (std::size_t e = 0; e < n; ++e) {
         const auto& spectrum = emitters[e].spectrum;
-        xyz_.push_back(colour::toXyz(spectrum));
+        xyz_.push_back(exact_for ? exact_for->chart(spectrum) : colour::toXyz(spectrum));
         power_w_.push_back(emitters[e].power_w);
         const auto& values = spectrum.values();
         spectra_.insert(spectra_.end(), values.begin(), values.end());
@@ -120,12 +122,18 @@ Mix LinearEngine::inReach(const Problem& p, const Wanted& wanted, const MixWish&
     if (!wanted.spectrum)
         smoothest = colour::smoothestSpectrum(wanted.xyz);
     const auto& spectrum = wanted.spectrum ? wanted.spectrum : smoothest;
-    std::optional<Drives> true_mix;
-    if (spectrum && choice)
-        true_mix =
-            bounded([&](bool exactly) { return truest(p, *spectrum, wanted.xyz, least, exactly); });
-    const Drives best = true_mix.value_or(only);
-    if (wish.intent == Intent::Truest)
+    if (!spectrum || !choice)
+        return made(wish.intent == Intent::Kindest ? kindest(p, wanted, std::array{only, lean()})
+                                                   : only);
+    if (wish.intent == Intent::Filmed)
+        if (const auto film = bounded([&](bool exactly) {
+                return filmed(p, wish, *spectrum, wanted.xyz, least, exactly);
+            }))
+            return made(*film);
+    const Drives best = bounded([&](bool exactly) {
+                            return truest(p, *spectrum, wanted.xyz, least, exactly);
+                        }).value_or(only);
+    if (wish.intent != Intent::Kindest)
         return made(best);
     return made(kindest(p, wanted, std::array{best, only, lean()}));
 }

@@ -25,8 +25,10 @@ struct Problem;
 class LinearEngine {
 public:
     // Drives of its emitters, in their order, at most kMostParts. `rendering`: with what Kindest
-    // needs, most of the cost.
-    LinearEngine(std::span<const LinearEmitter> emitters, bool rendering);
+    // needs, most of the cost. `exact_for`: colours are those of this camera's chart, not the
+    // eye's: XYZ, u'v', reach and brightness; it is not kept.
+    LinearEngine(std::span<const LinearEmitter> emitters, bool rendering,
+                 const colour::Camera* exact_for = nullptr);
 
     const std::vector<colour::Xyz>& xyz() const { return xyz_; } // at full
     const colour::Polygon& hull() const { return hull_; }        // reach of the usable ones
@@ -57,10 +59,33 @@ private:
                                          bool exactly) const;
     std::optional<light::Drives> truest(const Problem& p, const colour::Spectrum& wanted,
                                         const colour::Xyz& d, double least_y, bool exactly) const;
+    // ∫(mix − wanted)², both as bright, as a form in the drives of all emitters.
+    struct SpectralTerm {
+        SpectralTerm(const LinearEngine& engine, const colour::Spectrum& wanted,
+                     const colour::Xyz& d);
+        double at(std::size_t i, std::size_t j) const {
+            return gram[i * n + j] - y[i] * h[j] - y[j] * h[i] + y[i] * y[j] * ww;
+        }
+        std::size_t n;
+        const double* gram;
+        double ww; // ∫ wanted²
+        std::array<double, light::kMostParts> y, h;
+    };
+    // Filmed (filmed.cpp): nothing where the wish has no camera that sees the wanted light.
+    std::optional<light::Drives> filmed(const Problem& p, const MixWish& wish,
+                                        const colour::Spectrum& wanted, const colour::Xyz& d,
+                                        double least_y, bool exactly) const;
+    struct Watched;
+    Watched watched(const colour::ShareRows& rows, const colour::Spectrum& wanted) const;
+    std::optional<light::Drives> filmedBy(const Problem& p, std::span<const Watched> by,
+                                          std::span<const double> weights,
+                                          const SpectralTerm& truth, const colour::Xyz& d,
+                                          double least_y, bool exactly) const;
     // A mix of `starts` or any between that renders surfaces best (kindest.cpp).
     light::Drives kindest(const Problem& p, const light::Wanted& wanted,
                           std::span<const light::Drives> starts) const;
 
+    bool for_camera_ = false;
     std::vector<colour::Xyz> xyz_;
     colour::Polygon hull_;
     std::vector<double> gram_;    // ∫ SPD_i SPD_j, row by row

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mix/mix.h"
 
+#include "colour/smoothest.h"
 #include "light/levels.h"
+#include "mix/camera_miss.h"
 #include "mix/detail/non_additive.h"
 #include "mix/detail/problem.h"
 #include "mix/miss.h"
@@ -130,16 +132,58 @@ Mixer::Held Mixer::heldBy(const MixWish& wish) const {
     return held;
 }
 
+namespace {
+
+// Light that droops settles where it was last held to add up, which may be a hair worse for the
+// cameras than where Truest settles: then that is taken.
+Mix orTruest(const Mix& filmed, const Mixer& mixer, const Wanted& wanted, const MixWish& wish) {
+    if (!wanted.spectrum || wish.cameraCount() == 0)
+        return filmed;
+    MixWish plain = wish;
+    plain.intent = Intent::Truest;
+    const Mix truest = mixer.solve(wanted, plain);
+    const auto missOf = [&](const Mix& mix) {
+        return largestCameraMiss(*wanted.spectrum, light::spectrumOf(mixer.type(), mix.drives),
+                                 *wish.cameras)
+            .value_or(0);
+    };
+    return missOf(truest) < missOf(filmed) ? truest : filmed;
+}
+
+} // namespace
+
 // Flags and wheels that stand in the beam stand before all emitters alike.
 Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
     ZELO_ASSERT(wish.check(type_->partCount()).has_value());
+    if (wish.exactFor() && wish.intent == Intent::Kindest) {
+        MixWish filmed = wish;
+        filmed.intent = Intent::Filmed;
+        return solve(wanted, filmed);
+    }
     if (non_additive_)
         return non_additive_->solve(wanted, wish);
     const Held held = heldBy(wish);
+    // As the camera sees it; a light that it does not see is left to the eye.
+    std::optional<Wanted> seen;
+    if (const colour::Camera* camera = wish.exactFor()) {
+        const auto spectrum =
+            wanted.spectrum ? wanted.spectrum : colour::smoothestSpectrum(wanted.xyz);
+        if (spectrum && camera->chromaticityOf(*spectrum))
+            seen = Wanted{wanted.asked, camera->chart(*spectrum), spectrum, wanted.lamp, 1};
+        else {
+            MixWish of_eye = wish;
+            of_eye.exact_for_camera = false;
+            return solve(wanted, of_eye);
+        }
+    }
     const auto solved = [&](const Droop& droop, const LinearEngine& full) {
-        return droop.any() ? droop.solve(full, wanted, wish, held.bounds)
-                           : full.solve(wanted, wish, held.bounds);
+        return droop.any() ? droop.solve(full, seen ? *seen : wanted, wish, held.bounds)
+                           : full.solve(seen ? *seen : wanted, wish, held.bounds);
     };
+    const auto fullOf = [&](const Droop& droop) {
+        return droop.atFull(wish.intent == Intent::Kindest, wish.exactFor());
+    };
+    bool droops = droop_.any();
     const auto through = alone_ ? std::nullopt : light::filtersAt(*type_, held.parts);
     Mix mix;
     if (through) {
@@ -150,13 +194,18 @@ Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
                 d.spectrum = d.spectrum * *through;
         }
         const Droop droop = droopOf(std::move(emitters), usable_, power_w_);
-        mix = solved(droop, droop.atFull(wish.intent == Intent::Kindest));
+        mix = solved(droop, fullOf(droop));
+        droops = droop.any();
     } else {
-        mix = solved(droop_, linear_);
+        mix = seen ? solved(droop_, fullOf(droop_)) : solved(droop_, linear_);
     }
     Drives all = held.parts;
     std::copy(mix.drives.begin(), mix.drives.end(), all.begin());
-    return mixOf(all, mix.end, xyzOf(all), wanted, mix.brightest_cd);
+    const Xyz got = xyzOf(all);
+    const Mix made = mixOf(all, mix.end, got, wanted,
+                           seen && !droops ? brightestForEye(mix, got) : mix.brightest_cd);
+    return droops && !seen && wish.intent == Intent::Filmed ? orTruest(made, *this, wanted, wish)
+                                                            : made;
 }
 
 } // namespace zelo::mix

@@ -53,35 +53,37 @@ void setColourRows(Quadratic& q, const Problem& p, const Xyz& d, double least_y)
     }
 }
 
-// Minimise ∫(Σ aᵢ (SPDᵢ − Yᵢ/Y_w SPD_w))² dλ: with s tied to the brightness the residual is linear
-// in the drives. Subject to the exact colour d, and to Y = least_y when `exactly`.
+// With s tied to the brightness, y of the wanted one's, the residual of the spectrum is linear in
+// the drives; a wanted spectrum has the Y of its colour.
+LinearEngine::SpectralTerm::SpectralTerm(const LinearEngine& engine, const colour::Spectrum& wanted,
+                                         const Xyz& d)
+    : n(engine.xyz_.size()), gram(engine.gram_.data()) {
+    const double* w = wanted.values().data();
+    ww = inner(w, w);
+    for (std::size_t e = 0; e < n; ++e) {
+        y[e] = engine.xyz_[e].Y / d.Y;
+        h[e] = inner(&engine.spectra_[e * colour::kGridSize], w);
+    }
+}
+
+// Minimise ∫(Σ aᵢ (SPDᵢ − Yᵢ/Y_w SPD_w))² dλ subject to the exact colour d, and to Y = least_y when
+// `exactly`.
 std::optional<Drives> LinearEngine::truest(const Problem& p, const colour::Spectrum& wanted,
                                            const Xyz& d, double least_y, bool exactly) const {
-    const auto n = xyz_.size();
-    const double* w = wanted.values().data();
-    const double ww = inner(w, w);
-    std::array<double, light::kMostParts> y{}; // a wanted spectrum has the Y of its colour
-    std::array<double, light::kMostParts> h{};
-    for (std::size_t e = 0; e < n; ++e) {
-        y[e] = xyz_[e].Y / d.Y;
-        h[e] = inner(&spectra_[e * colour::kGridSize], w);
-    }
-    const auto residual = [&](std::size_t i, std::size_t j) {
-        return gram_[i * n + j] - y[i] * h[j] - y[j] * h[i] + y[i] * y[j] * ww;
-    };
+    const SpectralTerm residual(*this, wanted, d);
     Quadratic q;
     q.n = p.free.size();
     double largest = 0;
     for (std::size_t i = 0; i < q.n; ++i)
-        largest = std::max(largest, residual(p.free[i], p.free[i]));
+        largest = std::max(largest, residual.at(p.free[i], p.free[i]));
     if (!(largest > 0))
         return std::nullopt;
     for (std::size_t i = 0; i < q.n; ++i) {
         for (std::size_t j = 0; j < q.n; ++j)
-            q.G[i][j] = residual(p.free[i], p.free[j]) / largest;
+            q.G[i][j] = residual.at(p.free[i], p.free[j]) / largest;
         q.G[i][i] += kRidge;
-        for (std::size_t e = 0; e < n && p.has_pins; ++e)
-            q.g[i] += p.held[e] * residual(p.free[i], e) / largest;
+        for (std::size_t e = 0; e < xyz_.size() && p.has_pins; ++e)
+            q.g[i] += p.held[e] * residual.at(p.free[i], e) / largest;
     }
     q.equalities = exactly ? 3 : 2;
     setColourRows(q, p, d, least_y);

@@ -5,6 +5,7 @@
 #include "colour/rendering.h"
 #include "colour/ssi.h"
 #include "light/levels.h"
+#include "mix/camera_miss.h"
 
 namespace zelo::mix {
 
@@ -17,19 +18,24 @@ const char* nameOf(Gain gain) {
     case Gain::Agreement:
         return "agreement";
     case Gain::Watts:
+        return "watts";
+    case Gain::CameraMiss:
         break;
     }
-    return "watts";
+    return "camera miss";
 }
 
-std::optional<Gain> gainOf(Intent intent, const light::Wanted& wanted) {
-    switch (intent) {
+std::optional<Gain> gainOf(const MixWish& wish, const light::Wanted& wanted) {
+    switch (wish.intent) {
     case Intent::Brightest:
         return std::nullopt;
     case Intent::Leanest:
         return Gain::Watts;
     case Intent::Truest:
         return wanted.spectrum ? std::optional(Gain::Ssi) : std::nullopt;
+    case Intent::Filmed:
+        return wanted.spectrum && wish.cameraCount() > 0 ? std::optional(Gain::CameraMiss)
+                                                         : std::nullopt;
     case Intent::Kindest:
         break;
     }
@@ -41,7 +47,7 @@ std::optional<Gain> gainOf(Intent intent, const light::Wanted& wanted) {
 std::vector<TradePoint> tradeOff(const Mixer& mixer, const light::Wanted& wanted,
                                  const MixWish& wish, const colour::Spectrum& white, int points,
                                  double most) {
-    const auto gain = gainOf(wish.intent, wanted);
+    const auto gain = gainOf(wish, wanted);
     std::vector<TradePoint> curve;
     if (!gain)
         return curve;
@@ -52,6 +58,8 @@ std::vector<TradePoint> tradeOff(const Mixer& mixer, const light::Wanted& wanted
         const auto light = light::spectrumOf(mixer.type(), m.drives);
         if (*gain == Gain::Ssi)
             return colour::spectralSimilarity(light, *wanted.spectrum).value_or(NAN);
+        if (*gain == Gain::CameraMiss)
+            return largestCameraMiss(*wanted.spectrum, light, *wish.cameras).value_or(NAN);
         if (*gain == Gain::Rf)
             return colour::tm30Of(light, cct->cct).rf;
         return colour::agreementOf(*wanted.spectrum, light, wanted.lamp.value_or(white));

@@ -6,13 +6,13 @@
 
 namespace zelo::mix {
 
-enum class Gain { Ssi, Rf, Agreement, Watts }; // what an intent is judged by
-const char* nameOf(Gain gain);                 // "ssi", "rf", "agreement", "watts"
+enum class Gain { Ssi, Rf, Agreement, Watts, CameraMiss }; // what an intent is judged by
+const char* nameOf(Gain gain); // "ssi", "rf", "agreement", "watts", "camera miss"
 
 // Truest: SSI to the wanted light. Kindest: R_f for a white, agreement for a colour. Leanest:
-// watts. Nothing for Brightest, which gives nothing up, and for lights without a spectrum where one
-// is needed.
-std::optional<Gain> gainOf(Intent intent, const light::Wanted& wanted);
+// watts. Filmed: the largest miss of its cameras. Nothing for Brightest, which gives nothing up,
+// for Filmed without a camera, and for lights without a spectrum where one is needed.
+std::optional<Gain> gainOf(const MixWish& wish, const light::Wanted& wanted);
 
 struct TradePoint {
     double give_up = 0;

@@ -15,13 +15,16 @@ const char* nameOf(Intent intent) {
     case Intent::Kindest:
         return "kindest";
     case Intent::Leanest:
+        return "leanest";
+    case Intent::Filmed:
         break;
     }
-    return "leanest";
+    return "filmed";
 }
 
 std::optional<Intent> intentNamed(std::string_view name) {
-    for (const auto i : {Intent::Brightest, Intent::Truest, Intent::Kindest, Intent::Leanest})
+    for (const auto i :
+         {Intent::Brightest, Intent::Truest, Intent::Kindest, Intent::Leanest, Intent::Filmed})
         if (name == nameOf(i))
             return i;
     return std::nullopt;
@@ -32,6 +35,10 @@ MixWish inBoth(const MixWish& a, const MixWish& b) {
     if (a.intent == b.intent) {
         both.intent = a.intent;
         both.give_up = (a.give_up + b.give_up) / 2;
+        if (a.cameras == b.cameras && a.exact_for_camera == b.exact_for_camera) {
+            both.cameras = a.cameras;
+            both.exact_for_camera = a.exact_for_camera;
+        }
     }
     for (const std::size_t part : a.keep_out)
         if (std::find(b.keep_out.begin(), b.keep_out.end(), part) != b.keep_out.end())
@@ -46,6 +53,9 @@ Done MixWish::check(std::size_t parts) const {
     if (!(give_up >= 0 && give_up <= 1))
         return fail(ErrorCode::BadValue, ZELO_TEXT("core", "give-up {}: must be within 0..1"),
                     give_up);
+    if (cameraCount() > kMostCameras)
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "{} cameras: at most {}"), cameraCount(),
+                    kMostCameras);
     std::array<char, light::kMostParts> named{};
     const auto once = [&](std::size_t e) -> Done {
         if (e >= parts)

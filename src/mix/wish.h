@@ -3,6 +3,7 @@
 #pragma once
 
 #include "base/result.h"
+#include "colour/camera.h"
 #include "light/drives.h"
 #include "light/wanted.h"
 
@@ -17,12 +18,15 @@ enum class Intent { // stored in shows by name
     Truest = 1,  // spectrum nearest the wanted one
     Kindest = 2, // best colour rendering
     Leanest = 3, // least electrical power
+    Filmed = 4,  // the cameras see the wanted colour too
 };
 
 const char* nameOf(Intent intent); // "brightest"
 std::optional<Intent> intentNamed(std::string_view name);
 
 enum class OutOfReach { NearestUv, SameHue }; // which colour to take then
+
+inline constexpr std::size_t kMostCameras = 3; // at once
 
 struct Pin {
     std::size_t part = 0; // index in the fixture type: an emitter, flag, wheel or axis
@@ -37,6 +41,17 @@ struct MixWish {
     std::vector<Pin> pins;             // parts held at a drive; one pin each at most
     OutOfReach out_of_reach = OutOfReach::NearestUv;
     colour::Uv white; // where OutOfReach::SameHue goes to; unused otherwise
+    // Whom Filmed minds, kMostCameras at most; with none it is Truest.
+    colour::CamerasPtr cameras = {};
+    // The first of them sees the wanted colour exactly, and the eye as nearly as may be: reach and
+    // brightness are the camera's, Kindest is Filmed. Of emitters alone; without a camera nothing
+    // changes.
+    bool exact_for_camera = false;
+
+    std::size_t cameraCount() const { return cameras ? cameras->size() : 0; }
+    const colour::Camera* exactFor() const { // null: the eye
+        return exact_for_camera && cameraCount() > 0 ? &cameras->front() : nullptr;
+    }
 
     // BadValue: "give-up 1.4: must be within 0..1".
     Done check(std::size_t parts) const;
@@ -62,6 +77,11 @@ struct Mix {
 
     double ofBrightest() const { return brightest_cd > 0 ? got.Y / brightest_cd : 0; }
 };
+
+// What a mix that was solved for a camera has of its brightest, in the eye's cd.
+inline double brightestForEye(const Mix& of_camera, const colour::Xyz& got) {
+    return of_camera.got.Y > 0 ? got.Y * of_camera.brightest_cd / of_camera.got.Y : got.Y;
+}
 
 // The drives, and how far the light that they make, `got`, is from the wanted one.
 Mix mixOf(const light::Drives& drives, MixEnd end, const colour::Xyz& got,

@@ -36,6 +36,7 @@ public:
           gradients_(state.show, from, mixes), before_(before) {
         all_.state = state;
         all_.version = from.version();
+        all_.cameras = from.cameras();
     }
 
     Compiled run() {

@@ -45,6 +45,7 @@ struct Compiled {
     };
     std::map<std::shared_ptr<const void>, Made> made = {}; // by cue or look
     std::uint64_t version = 0;                             // of the sources
+    colour::CamerasPtr cameras;                            // that Filmed minds
 };
 
 // Of light that goes by this family; none of what is white.

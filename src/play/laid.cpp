@@ -125,7 +125,8 @@ void mixGroup(const show::Show& show, const Gradient& g, const Sources& from, Mi
             colours.push_back(lamps[i].uv);
         which.push_back(colours.size() - 1);
     }
-    const mix::MixWish wish = wishFor(group.mixer->type(), wishOf(g, colours.front()));
+    const mix::MixWish wish =
+        wishFor(group.mixer->type(), wishOf(g, colours.front()), from.cameras());
     const auto mixed = route::mixGradient(*group.mixer, colours, wish, g.choose);
     group.told.largest_step = mixed.largest_step;
     group.told.alone = mixed.alone;
@@ -308,12 +309,13 @@ LaidOut layOut(const show::Show& show, const show::Laying& laying, const Sources
     for (Group& group : groups) {
         if (group.told.colours) {
             const auto colours =
-                !shared.empty()
-                    ? shared
-                    : coloursAt(
-                          within, all.stops, all.reach.empty() ? group.mixer->hull() : all.reach,
-                          white, places, group.mixer.get(),
-                          wishFor(group.mixer->type(), wishOf(g, all.stops.front())), all.troubles);
+                !shared.empty() ? shared
+                                : coloursAt(within, all.stops,
+                                            all.reach.empty() ? group.mixer->hull() : all.reach,
+                                            white, places, group.mixer.get(),
+                                            wishFor(group.mixer->type(),
+                                                    wishOf(g, all.stops.front()), from.cameras()),
+                                            all.troubles);
             for (const std::size_t i : group.told.lamps) {
                 all.lamps[i].uv = colours[of_lamp[i]];
                 // A way ends on the edge of its reach; what is asked for may lie beyond.

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/mixes.h"
 
+#include "colour/smoothest.h"
 #include "light/levels.h"
 #include "light/type_edit.h"
 #include "play/laid.h"
@@ -17,10 +18,14 @@ constexpr std::size_t kMostLaid = 64;
 
 } // namespace
 
-mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wish) {
+mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wish,
+                     const colour::CamerasPtr& cameras) {
     mix::MixWish m;
     m.intent = wish.intent;
     m.give_up = wish.give_up;
+    m.exact_for_camera = wish.exact_for_camera;
+    if (wish.intent == mix::Intent::Filmed || wish.exact_for_camera)
+        m.cameras = cameras;
     for (std::size_t e = 0; e < type.partCount(); ++e) {
         const std::string name = type.partName(e);
         const auto pin = std::find_if(wish.pins.begin(), wish.pins.end(),
@@ -31,6 +36,19 @@ mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wis
             m.keep_out.push_back(e);
     }
     return m;
+}
+
+Result<colour::Camera> cameraFrom(const show::FilmCamera& camera,
+                                  const light::ColourSources& from) {
+    const auto white = light::wantedOf(camera.balance, from);
+    if (!white)
+        return passOn(white.error(), camera.name);
+    const auto spectrum = white->spectrum ? white->spectrum : colour::smoothestSpectrum(white->xyz);
+    if (!spectrum)
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "{}: no light has the colour {} that it is balanced to"),
+                    camera.name, light::toText(camera.balance));
+    return colour::Camera::of(camera.name, camera.channels, *spectrum);
 }
 
 light::Drives homeDrives(const mix::Mixer& mixer, const show::Fixture& fixture) {
@@ -48,13 +66,16 @@ namespace {
 
 // Mixer and light by their places, which the cached mix keeps from being used again.
 std::string keyOf(const mix::Mixer& mixer, const light::Wanted* light, const show::ColourWish& wish,
-                  const colour::Uv& off, const colour::Uv& nudge) {
+                  const colour::Uv& off, const colour::Uv& nudge,
+                  const colour::CamerasPtr& cameras) {
     std::string key =
         fmt::format("{}\n{}\n{}", fmt::ptr(&mixer), mix::nameOf(wish.intent), wish.give_up);
     if (light)
         key += fmt::format("\n{}", fmt::ptr(light));
     else
         key += fmt::format("\n?{}\n{}\n{}", light::toText(wish.asked), wish.uv.u, wish.uv.v);
+    if (wish.intent == mix::Intent::Filmed || wish.exact_for_camera)
+        key += fmt::format("\n!{}{}", fmt::ptr(cameras.get()), wish.exact_for_camera);
     for (const auto& e : wish.keep_out)
         key += "\n-" + e;
     for (const auto& [e, drive] : wish.pins)
@@ -140,7 +161,8 @@ std::shared_ptr<const MixedColour> Mixes::mixed(const Sources& from,
                                                 const show::ColourWish& wish, const colour::Uv& off,
                                                 const colour::Uv& nudge) {
     const auto light = wanted(from, wish.asked);
-    const std::string key = keyOf(*mixer, light ? light->get() : nullptr, wish, off, nudge);
+    const std::string key =
+        keyOf(*mixer, light ? light->get() : nullptr, wish, off, nudge, from.cameras());
     {
         const std::lock_guard lock(mutex_);
         if (const auto known = mixed_.find(key); known != mixed_.end())
@@ -165,7 +187,7 @@ std::shared_ptr<const MixedColour> Mixes::mixed(const Sources& from,
         made.wanted.xyz = colour::toXyz(colour::Uv{at.u, std::max(0.01, at.v)});
         made.wanted.spectrum.reset(); // another light than that of the gel
     }
-    made.wish = wishFor(mixer->type(), wish);
+    made.wish = wishFor(mixer->type(), wish, from.cameras());
     if ((off.u != 0 || off.v != 0) && colour::hasChromaticity(made.wanted.xyz)) {
         light::Wanted aimed = made.wanted;
         const auto at = made.wanted.uv() - off;

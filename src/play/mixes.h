@@ -18,6 +18,8 @@ namespace zelo::play {
 class Sources : public light::ColourSources {
 public:
     virtual std::shared_ptr<const light::FixtureType> type(const std::string& id) const = 0;
+    // Those in use of the show's cameras; null where there is none.
+    virtual colour::CamerasPtr cameras() const { return nullptr; }
     // Another one whenever a colour asked for may mean another light.
     virtual std::uint64_t version() const = 0;
 };
@@ -34,8 +36,12 @@ struct MixedColour {
 
 struct LaidOut;
 
-// The wish for a colour on this type: keep-outs and pins by their names there.
-mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wish);
+// The wish for a colour on this type: keep-outs and pins by their names there, and for whom.
+mix::MixWish wishFor(const light::FixtureType& type, const show::ColourWish& wish,
+                     const colour::CamerasPtr& cameras);
+
+// A camera of the show with the light that it is balanced to. Errors name the camera.
+Result<colour::Camera> cameraFrom(const show::FilmCamera& camera, const light::ColourSources& from);
 
 // Of its parts where no colour is asked for.
 light::Drives homeDrives(const mix::Mixer& mixer, const show::Fixture& fixture);

@@ -209,7 +209,8 @@ private:
             const show::Value* value = cueAt(list, cue).values.find(compiled_->fixtures[lamp]);
             const auto colour = value ? show::followed(show_, *value).colour : std::nullopt;
             return colour && compiled_->mixers[lamp]
-                       ? std::optional(wishFor(compiled_->mixers[lamp]->type(), *colour))
+                       ? std::optional(
+                             wishFor(compiled_->mixers[lamp]->type(), *colour, compiled_->cameras))
                        : std::nullopt;
         };
         const auto first = wishIn(a);

@@ -496,6 +496,75 @@ Result<ShowPtr> keepMeasured(const ShowPtr& show, std::string name, colour::Spec
     return nextShow(std::move(next));
 }
 
+namespace {
+
+Done checkBalance(const light::Asked& balance) {
+    const auto* cct = std::get_if<light::AskedWhite>(&balance);
+    if (cct && !(cct->cct_k >= kLeastWhite_k && cct->cct_k <= kMostWhite_k))
+        return fail(ErrorCode::BadValue,
+                    ZELO_TEXT("core", "balanced to {} K: must be within {} to "
+                                      "{} K"),
+                    cct->cct_k, kLeastWhite_k, kMostWhite_k);
+    return {};
+}
+
+// Its largest sensitivity 1, in single precision.
+Result<colour::Camera::Channels> storableChannels(const FilmCamera& camera) {
+    double most = 0;
+    for (const auto& c : camera.channels)
+        most = std::max(most, c.largest());
+    if (!(most > 0))
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "camera {}: sees nothing"), camera.name);
+    auto channels = camera.channels;
+    for (auto& c : channels) {
+        auto kept = storable(c.scaled(1 / most));
+        if (!kept)
+            return passOn(kept.error(), camera.name);
+        c = std::move(*kept);
+    }
+    return channels;
+}
+
+} // namespace
+
+Result<ShowPtr> keepCamera(const ShowPtr& show, FilmCamera camera) {
+    camera.name = toUtf8(std::move(camera.name));
+    if (trimmed(camera.name).empty())
+        return fail(ErrorCode::BadValue, ZELO_TEXT("core", "a camera needs a name"));
+    if (auto ok = checkText(say(ZELO_TEXT("core", "camera")), camera.name, kLongestName); !ok)
+        return passOn(ok.error());
+    if (auto ok = checkBalance(camera.balance); !ok)
+        return passOn(ok.error(), camera.name);
+    std::size_t used = camera.used;
+    for (const auto& [name, other] : show->cameras)
+        used += other->used && name != camera.name;
+    if (used > mix::kMostCameras)
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "{} cameras in use: at most {} at once"),
+                    used, mix::kMostCameras);
+    if (show->cameras.size() >= kMostKept && !show->cameras.contains(camera.name))
+        return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "a show has {} cameras at most"),
+                    kMostKept);
+    auto channels = storableChannels(camera);
+    if (!channels)
+        return passOn(channels.error());
+    camera.channels = std::move(*channels);
+    if (auto seen = colour::Camera::of(camera.name, camera.channels, colour::Spectrum::flat(1));
+        !seen)
+        return passOn(seen.error());
+    Show next = *show;
+    const std::string name = camera.name;
+    next.cameras = next.cameras.with(name, std::move(camera));
+    return nextShow(std::move(next));
+}
+
+Result<ShowPtr> removeCamera(const ShowPtr& show, const std::string& name) {
+    if (!show->cameras.contains(name))
+        return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no camera '{}'"), name);
+    Show next = *show;
+    next.cameras = next.cameras.without(name);
+    return nextShow(std::move(next));
+}
+
 Result<ShowPtr> removeMeasured(const ShowPtr& show, const std::string& name) {
     if (!show->measured.contains(name))
         return fail(ErrorCode::NotFound, ZELO_TEXT("core", "no measured light '{}'"), name);

@@ -98,6 +98,10 @@ HandPtr withLook(const HandPtr& hand, const Look& look);
 // Replaces one of the same name. BadValue for an empty name or one with a '+' or '@', or a power
 // beyond show/limits.h. Kept in single precision.
 Result<ShowPtr> keepMeasured(const ShowPtr& show, std::string name, colour::Spectrum spectrum);
+// The same of a camera; of those in use kMostCameras at most. BadValue for a balance that is no
+// light or beyond 1 000 to 25 000 K, and for channels as colour::Camera says.
+Result<ShowPtr> keepCamera(const ShowPtr& show, FilmCamera camera);
+Result<ShowPtr> removeCamera(const ShowPtr& show, const std::string& name);
 Result<ShowPtr> removeMeasured(const ShowPtr& show, const std::string& name);
 Result<ShowPtr> toggleFavourite(const ShowPtr& show, const light::Asked& asked);
 // BadValue for an area without a name or an outline of fewer than three points.

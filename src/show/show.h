@@ -5,6 +5,7 @@
 
 #include "base/quantity.h"
 #include "base/table.h"
+#include "colour/camera.h"
 #include "colour/xyz.h"
 #include "light/asked.h"
 #include "light/fixture_type.h"
@@ -122,6 +123,15 @@ struct Measured {
     std::string unknown = {};
 };
 
+// A camera that lights are matched for.
+struct FilmCamera {
+    std::string name;
+    colour::Camera::Channels channels;                  // sensitivities, of any scale
+    light::Asked balance = light::AskedWhite{5600, {}}; // its white: a CCT, a gel, a measured light
+    bool used = true;                                   // Filmed minds it
+    std::string unknown = {};
+};
+
 enum class Protocol { E131 = 1, ArtNet = 2 }; // stored by name
 
 // Where a run of universes goes. With no such line every universe goes as E1.31 to this computer.
@@ -156,6 +166,7 @@ struct Show {
     std::shared_ptr<const Crossfade> crossfade;                  // that is worked on; null: none
     std::shared_ptr<const StagePlan> stage;                      // null: bare floor
     Table<std::string, Measured> measured;                       // by name
+    Table<std::string, FilmCamera> cameras;                      // by name
     Table<std::string, light::FixtureType> types;                // by id: made or read for it
     std::shared_ptr<const std::vector<light::Asked>> favourites; // null: none
     std::vector<OutputLine> outputs;

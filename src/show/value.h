@@ -28,6 +28,7 @@ struct ColourWish {
     std::vector<std::string> keep_out = {};                // names of emitters
     std::vector<std::pair<std::string, double>> pins = {}; // name and drive
     std::string unknown = {};                              // as in Head
+    bool exact_for_camera = false; // the first camera sees it exactly, the eye as nearly as may be
     friend bool operator==(const ColourWish&, const ColourWish&) = default;
 };
 

@@ -166,6 +166,36 @@ class Match(unittest.TestCase):
         self.assertEqual(m["channels"][0]["value"], 128)
         self.assertEqual(m["channels"][0]["bits"], 8)
 
+    def test_a_camera_looks_on(self):
+        by = ["match", "gannet-8", "gel:214", "--camera", "fulmar", "--balance", "cct:3200"]
+        truest = ask(*by)["matches"][0]
+        filmed = ask(*by, "--intent", "filmed")["matches"][0]
+        self.assertLess(filmed["cameras"][0]["miss"], truest["cameras"][0]["miss"] / 2)
+        self.assertLess(filmed["miss_uv"], 1e-6)
+        self.assertEqual(filmed["cameras"][0]["name"], "Fulmar")
+        self.assertEqual(max(filmed["cameras"][0]["rgb"]), 1)
+        exact = ask(*by, "--intent", "filmed", "--exact-for", "camera")["matches"][0]
+        self.assertLess(exact["cameras"][0]["miss"], 1e-6)
+        self.assertGreater(exact["miss_uv"], 0)
+        both = ask(*by, "--intent", "filmed", "--camera", DATA / "cameras/guillemot.csv")["matches"][0]
+        self.assertEqual([c["name"] for c in both["cameras"]], ["Fulmar", "Guillemot"])
+        self.assertEqual(ask("match", "gannet-8", "gel:214", "--trade-off", *by[3:], "--intent", "filmed")["matches"][0]
+                         ["trade_off"]["of"], "camera miss")
+        self.assertIn("leave no room", run("match", "dunlin-3", *by[2:], "--intent", "filmed").stdout)
+        self.assertNotIn("cameras", ask("match", "gannet-8", "gel:214")["matches"][0])
+
+    def test_a_camera_that_cannot_be_had_is_told(self):
+        for options, word in ((["--intent", "filmed"], "--camera"), (["--exact-for", "camera"], "--camera"),
+                              (["--exact-for", "ear", "--camera", "fulmar"], "ear"),
+                              (["--camera", "no-such"], "Kittiwake"),
+                              (["--camera", "fulmar", "--balance", "cct:100"], "--balance"),
+                              (["--camera", "fulmar", "--balance", "tungsten"], "--balance"),
+                              (["--camera", DATA / "gels/salt-road.txt"], "salt-road"),
+                              (["--camera", "fulmar"] * 4, "4 cameras")):
+            done = run("match", "gannet-8", "gel:214", *options)
+            self.assertNotEqual(done.returncode, 0, options)
+            self.assertIn(word, done.stderr, options)
+
     def test_out_of_reach_says_so(self):
         m = ask("match", "petrel-4", "xy:0.08,0.55")["matches"][0]
         self.assertFalse(m["in_reach"])

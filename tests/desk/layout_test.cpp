@@ -179,7 +179,7 @@ TEST_F(LayoutTest, MatchWithOneThreeAndSixTypes) {
 TEST_F(LayoutTest, MixInEveryState) {
     chooseGroups({"back"});
     window.asking().pick("gel:214");
-    for (int intent = 0; intent < 4; ++intent) {
+    for (int intent = 0; intent < 5; ++intent) {
         window.matchView().mixing().setIntent(static_cast<mix::Intent>(intent));
         expectClean("intent " + std::to_string(intent));
     }

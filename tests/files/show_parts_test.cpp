@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What a show holds beside its rig goes through the file and back.
 #include "base/file.h"
+#include "files/camera_file.h"
 #include "files/detail/base64.h"
 #include "files/gdtf_reader.h"
 #include "files/show_file.h"
@@ -24,6 +25,8 @@ TEST(ShowParts, GoThroughTheFileUnchanged) {
     for (std::size_t i = 0; i < grid.size(); ++i)
         grid[i] = 1.0f / (1.0f + static_cast<float>(i)); // kept in single precision
     show = *show::keepMeasured(show, "street lamp", colour::Spectrum(grid));
+    const auto file = *readCamera(std::string(ZELO_DATA) + "/cameras/fulmar.csv");
+    show = *show::keepCamera(show, {file.name, file.channels, light::AskedWhite{3200, {}}, false});
     auto type = *readGdtf(std::string(ZELO_DATA) + "/fixtures/gannet-8");
     type.id = "my-gannet";
     type.emitters[0].power_w = 12.25;
@@ -36,7 +39,10 @@ TEST(ShowParts, GoThroughTheFileUnchanged) {
     fixture.uid = "7ff0:00002a04";
     fixture.home = {{"Amber", 0.5}, {"Blue", 0.0}};
     show = *show::changeFixture(show, fixture);
-    const auto hand = show::withPalette(opened.hand, {{1}}, *show->paletteNamed("blaze"));
+    show::ColourWish filmed{light::AskedUv{0.3, 0.52}, {0.3, 0.52}, mix::Intent::Filmed};
+    filmed.exact_for_camera = true;
+    const auto hand = show::withColour(
+        show::withPalette(opened.hand, {{1}}, *show->paletteNamed("blaze")), {{2}}, filmed);
     const auto text = *showText(*show, *hand);
     const auto back = parseShow(text);
     ASSERT_TRUE(back) << back.error().text();
@@ -52,6 +58,12 @@ TEST(ShowParts, GoThroughTheFileUnchanged) {
     EXPECT_EQ(*b.favourites, *show->favourites);
     EXPECT_EQ(b.measured.at("street lamp")->spectrum.values(),
               show->measured.at("street lamp")->spectrum.values());
+    ASSERT_TRUE(b.cameras.contains("Fulmar"));
+    EXPECT_EQ(b.cameras.at("Fulmar")->channels, show->cameras.at("Fulmar")->channels);
+    EXPECT_EQ(b.cameras.at("Fulmar")->balance, light::Asked(light::AskedWhite{3200, {}}));
+    EXPECT_FALSE(b.cameras.at("Fulmar")->used);
+    EXPECT_EQ(back->hand->at({2})->colour->here()->intent, mix::Intent::Filmed);
+    EXPECT_TRUE(back->hand->at({2})->colour->here()->exact_for_camera);
     auto same = *b.fixture({3});
     ASSERT_TRUE(same.calibration);
     EXPECT_EQ(same.calibration->emitters.at("Red").values(), colour::Spectrum(grid).values());
@@ -62,6 +74,20 @@ TEST(ShowParts, GoThroughTheFileUnchanged) {
     ASSERT_TRUE(b.types.contains("my-gannet"));
     EXPECT_EQ(b.types.at("my-gannet")->emitters[0].power_w, 12.25);
     EXPECT_EQ(b.types.at("my-gannet")->emitters.size(), type.emitters.size());
+}
+
+TEST(ShowParts, ACameraThatSeesNothingIsLeftOutAndTold) {
+    const auto file = *readCamera(std::string(ZELO_DATA) + "/cameras/fulmar.csv");
+    auto show = std::make_shared<const show::Show>();
+    show = *show::keepCamera(show, {file.name, file.channels});
+    std::string text = *showText(*show, {});
+    // Its green channel dark: as many letters of nothing.
+    const auto at = text.find('"', text.find("\"g\":") + 4) + 1;
+    text.replace(at, text.find('"', at) - at, std::string(2139, 'A') + "=");
+    const auto back = parseShow(text);
+    ASSERT_TRUE(back) << back.error().text();
+    EXPECT_TRUE(back->show->cameras.empty());
+    EXPECT_EQ(back->notes.size(), 1u);
 }
 
 TEST(ShowParts, AShowOfTheFirstFormatStillOpens) {

@@ -2,7 +2,9 @@
 #include "files/show_file.h"
 #include "host/session.h"
 #include "host/support.h"
+#include "play/mixes.h"
 #include "practice/practice_rig.h"
+#include "show/kept.h"
 #include "support/asked.h"
 #include "wire/net/e131_receiver.h"
 #include "wire/net/e131_sender.h"
@@ -54,6 +56,38 @@ TEST(Library, HoldsWhatShipsAndTellsWhatIsBroken) {
     ASSERT_EQ(mixed.troubles().size(), 2u);
     EXPECT_NE(mixed.troubles()[0].english().find("broken"), std::string::npos);
     EXPECT_NE(mixed.troubles()[1].english().find("bad.txt, line 2"), std::string::npos);
+}
+
+// A camera of the show that comes, goes or is balanced anew makes other mixes of what is filmed.
+TEST(Library, CamerasOfTheShowAreMinded) {
+    Library library{fs::path(ZELO_DATA)};
+    EXPECT_GE(library.shippedCameras().size(), 3u);
+    EXPECT_TRUE(library.camera("fulmar"));
+    const auto none = library.camera("no such");
+    ASSERT_FALSE(none);
+    EXPECT_NE(none.error().text().find("Fulmar"), std::string::npos) << "it says which there are";
+    const auto bare = std::make_shared<const show::Show>();
+    library.setShow(bare);
+    EXPECT_FALSE(library.sources()->cameras());
+    play::Mixes mixes;
+    const auto mixer = mixes.mixer(*library.sources(), "gannet-8", "");
+    show::ColourWish wish{light::AskedGel{"104", {}, {}, {}}, {}, mix::Intent::Filmed};
+    const auto before = mixes.mixed(*library.sources(), mixer, wish)->mix.drives;
+    auto camera = *library.camera("Fulmar");
+    auto show = *show::keepCamera(bare, camera);
+    library.setShow(show);
+    ASSERT_TRUE(library.sources()->cameras());
+    const auto with = mixes.mixed(*library.sources(), mixer, wish)->mix.drives;
+    EXPECT_FALSE(with == before);
+    camera.balance = light::AskedWhite{2700, {}};
+    library.setShow(*show::keepCamera(show, camera));
+    EXPECT_FALSE(mixes.mixed(*library.sources(), mixer, wish)->mix.drives == with);
+    camera.used = false;
+    library.setShow(*show::keepCamera(show, camera));
+    EXPECT_FALSE(library.sources()->cameras());
+    EXPECT_TRUE(mixes.mixed(*library.sources(), mixer, wish)->mix.drives == before);
+    library.setShow(show);
+    EXPECT_TRUE(mixes.mixed(*library.sources(), mixer, wish)->mix.drives == with);
 }
 
 TEST(Library, FindsByIdAndByPath) {

@@ -140,7 +140,7 @@ TEST(TradeOff, MoreGivenUpIsNeverWorseAndEachPointIsAMix) {
           std::tuple{test::gelWanted("324"), Intent::Kindest, Gain::Agreement},
           std::tuple{cct, Intent::Kindest, Gain::Rf},
           std::tuple{amber, Intent::Leanest, Gain::Watts}}) {
-        EXPECT_EQ(gainOf(intent, wanted), gain);
+        EXPECT_EQ(gainOf(test::wishOf(intent), wanted), gain);
         const auto curve = tradeOff(mixer, wanted, wishOf(intent), white);
         ASSERT_GE(curve.size(), 16u);
         for (std::size_t i = 0; i < curve.size(); ++i) {

@@ -180,6 +180,41 @@ TEST_F(Kept, TheShowsOwnTypesStayWhileUsed) {
     EXPECT_FALSE(removeType(show, "tern-6"));
 }
 
+TEST_F(Kept, CamerasThatSeeAndAreBalancedToALight) {
+    const auto bell = [](double at) {
+        colour::Grid grid{};
+        for (std::size_t i = 0; i < grid.size(); ++i)
+            grid[i] = 40 * std::exp(-std::pow((static_cast<double>(i) + 380 - at) / 50, 2));
+        return colour::Spectrum(grid);
+    };
+    const FilmCamera camera{"Fulmar", {bell(600), bell(540), bell(460)}};
+    const auto with = [&](auto&& change) {
+        auto other = camera;
+        change(other);
+        return keepCamera(show, other);
+    };
+    EXPECT_FALSE(with([](auto& c) { c.name = "  "; }));
+    EXPECT_FALSE(with([](auto& c) { c.balance = light::AskedWhite{900, {}}; }));
+    EXPECT_FALSE(with([](auto& c) { c.balance = light::AskedWhite{26000, {}}; }));
+    EXPECT_FALSE(with([](auto& c) { c.channels[1] = colour::Spectrum(); }));
+    EXPECT_FALSE(with([](auto& c) { c.channels = {}; }));
+    show = *keepCamera(show, camera);
+    EXPECT_NEAR(show->cameras.at("Fulmar")->channels[0].largest(), 1, 1e-6);
+    show = *with([](auto& c) { c.balance = light::AskedWhite{3200, {}}; });
+    ASSERT_EQ(show->cameras.size(), 1u) << "it replaces the one of its name";
+    for (const char* name : {"a", "b"})
+        show = *with([&](auto& c) { c.name = name; });
+    EXPECT_FALSE(with([](auto& c) { c.name = "c"; })) << "three at once";
+    show = *with([](auto& c) {
+        c.name = "c";
+        c.used = false;
+    });
+    EXPECT_FALSE(with([](auto& c) { c.name = "c"; }));
+    show = *removeCamera(show, "a");
+    EXPECT_TRUE(with([](auto& c) { c.name = "c"; }));
+    EXPECT_FALSE(removeCamera(show, "a"));
+}
+
 TEST_F(Kept, StageMeasuredAndFavourites) {
     EXPECT_FALSE(changeStage(show, {{}, {{"quay", {{0, 0}, {1, 1}}}}}));
     EXPECT_FALSE(changeStage(show, {{}, {{"", {{0, 0}, {1, 0}, {1, 1}}}}}));

@@ -49,6 +49,11 @@ void Stations::setGap(int gap) {
     update();
 }
 
+void Stations::setRows(int rows) {
+    rows_ = std::max(1, rows);
+    update();
+}
+
 void Stations::setOnEdge(bool on) {
     on_edge_ = on;
     update();
@@ -60,31 +65,44 @@ QSize Stations::sizeHint() const {
     return {(spread_ ? wordRect(last) : wordRect(last, kAny)).right() + 8, 32};
 }
 
+// Widths are those of the bold word, so nothing moves when another is chosen.
+int Stations::wordWidth(int i) const {
+    const int key = keys_.isEmpty() ? 0 : textWidth(keys_[i], typeface(Type::Small)) + kKeyGap;
+    return key + textWidth(words_[i], typeface(small_ ? Type::Small : Type::Work, true));
+}
+
+int Stations::leastWidth() const {
+    int all = 0;
+    for (int i = 0; i < words_.size(); ++i)
+        all += wordWidth(i) + (i > 0 ? kLeastGap : 0);
+    return all;
+}
+
 QRect Stations::wordRect(int index, int room) const {
-    // Widths are those of the bold word, so nothing moves when another is chosen.
+    const int row = index / inRow();
+    const int first = row * inRow();
+    const int end = std::min(static_cast<int>(words_.size()), first + inRow());
     const auto keyOf = [&](int i) {
         return keys_.isEmpty() ? 0 : textWidth(keys_[i], typeface(Type::Small)) + kKeyGap;
     };
-    const auto wordOf = [&](int i) {
-        return textWidth(words_[i], typeface(small_ ? Type::Small : Type::Work, true));
-    };
     int keys = 0;
     int words = 0;
-    for (int i = 0; i < words_.size(); ++i) {
+    for (int i = first; i < end; ++i) {
         keys += keyOf(i);
-        words += wordOf(i);
+        words += wordWidth(i) - keyOf(i);
     }
     // Where they do not fit the gaps give room first, then all words alike.
-    const int gaps = std::max(1, static_cast<int>(words_.size()) - 1);
+    const int gaps = std::max(1, end - first - 1);
     const bool fits = keys + words + gap_ * gaps <= room;
     const int gap = std::max(kLeastGap, spread_ || !fits ? (room - keys - words) / gaps : gap_);
     const double narrow =
         std::clamp((room - gap * gaps - keys) / std::max(1.0, words * 1.0), 0.0, 1.0);
-    const auto widthOf = [&](int i) { return keyOf(i) + wordOf(i) * narrow; };
+    const auto widthOf = [&](int i) { return keyOf(i) + (wordWidth(i) - keyOf(i)) * narrow; };
     double x = 0;
-    for (int i = 0; i < index; ++i)
+    for (int i = first; i < index; ++i)
         x += widthOf(i) + gap;
-    return {static_cast<int>(x), 0, static_cast<int>(std::ceil(widthOf(index))), height()};
+    const int high = height() / rows_;
+    return {static_cast<int>(x), row * high, static_cast<int>(std::ceil(widthOf(index))), high};
 }
 
 int Stations::at(const QPoint& pos) const {
@@ -103,13 +121,15 @@ void Stations::choose(int index) {
 
 void Stations::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    const int rule = height() - 9;
-    const int base = rule - 10;
-    const int last = wordRect(static_cast<int>(words_.size()) - 1).right();
-    if (!on_edge_)
-        p.fillRect(0, rule, last + 1, 1, theme().faint);
+    const int high = height() / rows_;
+    for (int last = inRow() - 1; !on_edge_ && last < words_.size() + inRow() - 1; last += inRow()) {
+        const QRect r = wordRect(std::min(last, static_cast<int>(words_.size()) - 1));
+        p.fillRect(0, r.bottom() - 8, r.right() + 1, 1, theme().faint);
+    }
     for (int i = 0; i < words_.size(); ++i) {
         const QRect r = wordRect(i);
+        const int rule = r.bottom() - 8;
+        const int base = rule - 10;
         const bool on = i == chosen_;
         int x = r.left();
         if (!keys_.isEmpty())
@@ -125,7 +145,7 @@ void Stations::paintEvent(QPaintEvent*) {
             p.fillRect(r.center().x(), rule + 1, 1, 2, theme().faint);
     }
     if (hasFocus())
-        drawFocusBrackets(p, wordRect(chosen_).adjusted(-5, base - 16, 5, base + 6 - height()));
+        drawFocusBrackets(p, wordRect(chosen_).adjusted(-5, high - 9 - 26, 5, -13));
 }
 
 void Stations::mousePressEvent(QMouseEvent* event) {

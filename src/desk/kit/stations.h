@@ -22,6 +22,8 @@ public:
     void setWords(const QStringList& words); // as many as there were
     void setSmall(bool small);               // 11 px words, for narrow places
     void setGap(int gap);                    // between words that are not spread, px
+    void setRows(int rows);                  // one above the other, as many words in each
+    int leastWidth() const;                  // of one row in which no word is cut
     void setOnEdge(bool on); // stands on its parent's lower edge: no rule of its own
     QSize sizeHint() const override;
     bool claims(const QKeyEvent& key) const override;
@@ -40,6 +42,8 @@ protected:
 private:
     QRect wordRect(int index) const { return wordRect(index, width()); }
     QRect wordRect(int index, int room) const;
+    int wordWidth(int index) const; // with its key
+    int inRow() const { return (static_cast<int>(words_.size()) + rows_ - 1) / rows_; }
     int at(const QPoint& pos) const;
     void choose(int index);
 
@@ -51,6 +55,7 @@ private:
     int chosen_ = 0;
     int hovered_ = -1;
     int gap_ = 20;
+    int rows_ = 1;
 };
 
 } // namespace zelo::desk

@@ -69,7 +69,7 @@ QString runsOf(std::vector<int> numbers) {
 
 QStringList intentNames() {
     return {QObject::tr("Brightest"), QObject::tr("Truest"), QObject::tr("Kindest"),
-            QObject::tr("Leanest")};
+            QObject::tr("Leanest"), QObject::tr("Filmed")};
 }
 
 QString wayKindName(route::Kind kind) {
@@ -97,9 +97,11 @@ QString gainName(mix::Gain gain) {
     case mix::Gain::Agreement:
         return QObject::tr("agreement");
     case mix::Gain::Watts:
+        return QObject::tr("watts");
+    case mix::Gain::CameraMiss:
         break;
     }
-    return QObject::tr("watts");
+    return QObject::tr("camera miss");
 }
 
 QString observerName(colour::Observer observer) {

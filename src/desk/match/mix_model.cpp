@@ -6,6 +6,7 @@
 #include "colour/lamp.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/words.h"
+#include "desk/match/camera_menu.h"
 
 #include <algorithm>
 #include <cmath>
@@ -27,6 +28,9 @@ MixModel::MixModel(Document& document, FocusModel& focus, QObject* parent)
 }
 
 void MixModel::setIntent(mix::Intent intent) {
+    if (intent == mix::Intent::Filmed && camerasInUse(document_.show()).isEmpty() &&
+        !document_.edit(tr("A camera for Filmed"), withSomeCamera(document_)))
+        return;
     focus_.editWishes(intentNames().value(static_cast<int>(intent)), true, 0,
                       [&](show::ColourWish& w) { w.intent = intent; });
 }
@@ -195,18 +199,25 @@ void MixModel::setFamilyDrive(const Family& family, double target, int gesture) 
     setByHand(tr("%1 by hand").arg(family.name), parts, gesture);
 }
 
-QString MixModel::tradeOffName() const {
-    const auto w = focus_.wish();
+std::optional<mix::Gain> MixModel::gain() const {
+    const TypeRow* row = focus_.focus();
     const light::Wanted* light = focus_.wanted();
-    const auto gain = w && light ? mix::gainOf(w->intent, *light) : std::nullopt;
-    return gain ? gainName(*gain) : QString();
+    return row && row->lamp.colour && light ? mix::gainOf(row->lamp.colour->wish, *light)
+                                            : std::nullopt;
+}
+
+QString MixModel::tradeOffName() const {
+    const auto of = gain();
+    return of ? gainName(*of) : QString();
 }
 
 QString MixModel::noTradeOff() const {
     const auto w = focus_.wish();
     const light::Wanted* light = focus_.wanted();
-    if (!w || !light || mix::gainOf(w->intent, *light))
+    if (!w || !light || gain())
         return {};
+    if (w->intent == mix::Intent::Filmed && camerasInUse(document_.show()).isEmpty())
+        return tr("No camera is minded: choose one.");
     return w->intent == mix::Intent::Brightest
                ? tr("Brightest gives no brightness up.")
                : tr("No curve: this colour came without a spectrum to compare with.");
@@ -215,7 +226,7 @@ QString MixModel::noTradeOff() const {
 void MixModel::askTradeOff() {
     const TypeRow* row = focus_.focus();
     if (!row || !row->lamp.colour ||
-        !mix::gainOf(row->lamp.colour->wish.intent, row->lamp.colour->wanted)) {
+        !mix::gainOf(row->lamp.colour->wish, row->lamp.colour->wanted)) {
         document_.forget("trade-off");
         trade_.clear();
         trade_key_.clear();
@@ -225,6 +236,7 @@ void MixModel::askTradeOff() {
     const auto& colour = *row->lamp.colour;
     std::string key = row->key.type + row->key.mode + light::toText(colour.wanted.asked) +
                       mix::nameOf(colour.wish.intent);
+    key += fmt::format("!{}", fmt::ptr(colour.wish.cameras.get()));
     for (const std::size_t e : colour.wish.keep_out)
         key += fmt::format("-{}", e);
     for (const auto& p : colour.wish.pins)

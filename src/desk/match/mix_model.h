@@ -39,6 +39,7 @@ public:
 
     void askTradeOff(); // of the colour now, in the background
     const std::vector<mix::TradePoint>& tradeOff() const { return trade_; }
+    std::optional<mix::Gain> gain() const; // of the colour now
     QString tradeOffName() const; // "SSI", "R_f", "agreement", "watts"; empty where there is none
     QString noTradeOff() const;   // why there is none, in a line; empty where there is one
 

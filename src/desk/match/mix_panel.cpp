@@ -8,8 +8,10 @@
 #include "desk/kit/stations.h"
 #include "desk/kit/watch.h"
 #include "desk/kit/words.h"
+#include "desk/match/camera_menu.h"
 #include "desk/match/level_column.h"
 
+#include <QMenu>
 #include <QMouseEvent>
 #include <algorithm>
 #include <cmath>
@@ -20,7 +22,8 @@ namespace {
 constexpr int kNarrow = 270;  // narrower: the title takes two lines
 constexpr int kNameLine = 14; // height of a line of emitters' names
 constexpr int kNameGap = 5;
-constexpr int kCurve = 38; // height of the trade-off curve
+constexpr int kCurve = 38;     // height of the trade-off curve
+constexpr int kIntentRow = 28; // the second, where one is too narrow for all
 constexpr int kAboveWells = 176;
 constexpr int kLeastColumn = 44;    // height
 constexpr int kScale = 24;          // room for the columns' one scale at the left
@@ -32,7 +35,7 @@ MixPanel::MixPanel(Document& document, FocusModel& focus, MixModel& mix, QWidget
       intents_(new Stations(tr("Intent"),
                             tr("What to favour among all mixes that show the colour: the most "
                                "light, the spectrum nearest the wanted one, the best colour on "
-                               "skin and cloth, or the least power"),
+                               "skin and cloth, the least power, or that the camera sees it too"),
                             intentNames(), {}, true, this)),
       slider_(new ValueSlider(tr("Give-up"), tr("How much brightness a truer spectrum may cost"),
                               {0, kMostGivenUp, 1, 0}, this)),
@@ -44,6 +47,9 @@ MixPanel::MixPanel(Document& document, FocusModel& focus, MixModel& mix, QWidget
                            tr("Warm, green, blue and white emitters together, to see how light "
                               "adds; or each alone"),
                            Button::Kind::Text, this)),
+      cameras_(new Button(tr("cameras"), {},
+                          tr("Which cameras Filmed minds, and what they are balanced to"),
+                          Button::Kind::Text, this)),
       hold_(new Button(tr("hold colour"), {},
                        tr("A level that is moved is pinned there, and the others hold the colour; "
                           "off: the others stay"),
@@ -62,6 +68,13 @@ MixPanel::MixPanel(Document& document, FocusModel& focus, MixModel& mix, QWidget
         connect(c, &ValueControl::resetWanted, this, [this] { mix_.setGiveUp(0.3, 0); });
     }
     connect(again_, &Button::clicked, this, [this] { mix_.solveAgain(); });
+    connect(cameras_, &Button::clicked, this, [this] {
+        auto* menu = new QMenu(this);
+        menu->setAttribute(Qt::WA_DeleteOnClose);
+        fillCameraMenu(*menu, document_, focus_);
+        menu->popup(cameras_->mapToGlobal(QPoint(0, cameras_->height())));
+    });
+    cameras_->hide();
     watch(focus_, &FocusModel::rowsChanged, this, [this] {
         refresh();
         mix_.askTradeOff();
@@ -74,8 +87,12 @@ int MixPanel::top() const { // what stands under the title; narrow: under two li
     return width() < kNarrow ? 16 : 0;
 }
 
+int MixPanel::belowIntents() const {
+    return top() + (intents_->leastWidth() > width() ? kIntentRow : 0);
+}
+
 QRect MixPanel::curveRect() const {
-    return {6, top() + 76, width() - 12, 34};
+    return {6, belowIntents() + 76, width() - 12, 34};
 }
 
 int MixPanel::pitch() const {
@@ -125,26 +142,30 @@ int MixPanel::belowWells() const {
 }
 
 int MixPanel::leastHeight() const {
-    return top() + kAboveWells - kCurve + (columns_.empty() ? 0 : kLeastColumn) + belowWells();
+    return belowIntents() + kAboveWells - kCurve + (columns_.empty() ? 0 : kLeastColumn) +
+           belowWells();
 }
 
 void MixPanel::place() {
     compact_ = height() < leastHeight() + kCurve; // without the curve
-    const int y = top() - (compact_ ? kCurve : 0);
-    intents_->setGeometry(0, top() + 26, width(), 34);
+    const int y = belowIntents() - (compact_ ? kCurve : 0);
+    const int more = belowIntents() - top();
+    intents_->setRows(more > 0 ? 2 : 1);
+    intents_->setGeometry(0, top() + 26, width(), 34 + more);
     slider_->setGeometry(0, y + 100, width(), 26);
     const int label = std::min(textWidth(tr("Give-up"), typeface(Type::Work)), width() / 4);
     const int give_up = std::max(56, label + 8);
     const int unit = textWidth(give_up_->unit(), typeface(Type::Small)) + 60;
     give_up_->setGeometry(give_up, y + 128, std::min(unit, width() - give_up), 24);
     int all = 0;
-    for (Button* b : {families_, again_, hold_})
+    for (Button* b : {families_, again_, cameras_, hold_})
         all += b->isHidden() ? 0 : b->sizeHint().width() + 4; // bold when it is on
     const double share = std::min(1.0, (width() - 14) / static_cast<double>(all));
     int left = 0;
-    for (Button* b : {families_, again_}) {
+    for (Button* b : {families_, again_, cameras_}) {
         b->setGeometry(left, y + 152, static_cast<int>((b->sizeHint().width() + 4) * share), 20);
-        left += b->width() + (share < 1 ? 6 : 10);
+        if (b == families_ || !b->isHidden())
+            left += b->width() + (share < 1 ? 6 : 10);
     }
     const int hold = static_cast<int>((hold_->sizeHint().width() + 4) * share);
     hold_->setGeometry(width() - hold, y + 152, hold, 20);
@@ -256,8 +277,10 @@ void MixPanel::refresh() {
     const bool gives = wish && wish->intent != mix::Intent::Brightest;
     slider_->setVisible(gives);
     give_up_->setVisible(gives);
-    if (again_->isHidden() == (row && row->lamp.by_hand)) {
-        again_->setHidden(!again_->isHidden());
+    const bool filmed = wish && wish->intent == mix::Intent::Filmed && !(row && row->lamp.by_hand);
+    if (again_->isHidden() == (row && row->lamp.by_hand) || cameras_->isHidden() == filmed) {
+        again_->setHidden(!(row && row->lamp.by_hand));
+        cameras_->setHidden(!filmed);
         place();
     }
     hold_->setVisible(families_shown_.empty() && row);
@@ -313,7 +336,7 @@ void MixPanel::paintEvent(QPaintEvent*) {
         return;
     if (wish->intent == mix::Intent::Brightest) {
         drawWrapped(
-            p, QRect(0, top() + 68, width(), 44),
+            p, QRect(0, belowIntents() + 68, width(), 44),
             tr("The most light this colour can have: %1 cd").arg(numberText(row->candela, 0)),
             typeface(Type::Small), theme().dim);
         return;
@@ -328,7 +351,8 @@ void MixPanel::paintEvent(QPaintEvent*) {
             low = std::min(low, t.value);
             high = std::max(high, t.value);
         }
-        const double span = std::max(8.0, high - low);
+        const bool miss = mix_.gain() == mix::Gain::CameraMiss; // in shares, not in points
+        const double span = std::max(miss ? 0.001 : 8.0, high - low);
         const auto place = [&](double give_up, double ssi) {
             return QPointF(r.left() + give_up * 100 / kMostGivenUp * r.width(),
                            r.bottom() - 14 - (ssi - low) / span * (r.height() - 22));
@@ -353,7 +377,7 @@ void MixPanel::paintEvent(QPaintEvent*) {
         p.setPen(Qt::NoPen);
         p.setBrush(theme().bright);
         p.drawEllipse(at, 4, 4);
-        const QString ssi = numberText(here, 0);
+        const QString ssi = numberText(here, miss ? 4 : 0);
         const int value = textWidth(ssi, typeface(Type::Work));
         const QString name = mix_.tradeOffName();
         const int label = textWidth(name, typeface(Type::Small));
@@ -364,8 +388,8 @@ void MixPanel::paintEvent(QPaintEvent*) {
         drawText(p, label_x + label + 5, static_cast<int>(at.y()) - 8, ssi, typeface(Type::Work),
                  theme().bright);
     } else if (!compact_) {
-        drawWrapped(p, QRect(0, top() + 62, width(), 38), mix_.noTradeOff(), typeface(Type::Small),
-                    theme().dim);
+        drawWrapped(p, QRect(0, belowIntents() + 62, width(), 38), mix_.noTradeOff(),
+                    typeface(Type::Small), theme().dim);
     }
     drawElided(p, 0, give_up_->y() + 17, give_up_->x() - 8, tr("Give-up"), typeface(Type::Work),
                theme().text);

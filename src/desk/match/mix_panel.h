@@ -38,8 +38,9 @@ private:
     int belowWells() const; // names and strips
     void makeColumns(const mix::Mixer* mixer);
     QRect curveRect() const;
-    int top() const;
-    int pitch() const; // of the columns
+    int top() const;          // below the title
+    int belowIntents() const; // where the rest begins: lower by their second row
+    int pitch() const;        // of the columns
     int columnLeft(std::size_t i) const;
     struct Names { // of the emitters, under their columns
         int lines;
@@ -60,6 +61,7 @@ private:
     NumberField* give_up_;
     Button* again_;
     Button* families_;
+    Button* cameras_; // that Filmed minds
     Button* hold_;
     std::vector<LevelColumn*> columns_;
     std::vector<SlotStrip*> strips_;

@@ -7,6 +7,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/words.h"
 #include "light/levels.h"
+#include "mix/camera_miss.h"
 #include "mix/miss.h"
 
 #include <cmath>
@@ -45,7 +46,8 @@ Indices indicesOf(const colour::Spectrum& light) {
 
 // `tungsten`: the reference with the gel before it; may be null.
 FullNumbers numbersOf(const play::StageLamp& lamp, const colour::Spectrum& white,
-                      const std::shared_ptr<const light::FixtureType>& tungsten) {
+                      const std::shared_ptr<const light::FixtureType>& tungsten,
+                      const colour::CamerasPtr& cameras) {
     FullNumbers n;
     const auto& mixer = *lamp.mixer;
     if (!(lamp.sent.xyz.Y > 0))
@@ -89,6 +91,10 @@ FullNumbers numbersOf(const play::StageLamp& lamp, const colour::Spectrum& white
         colour::agreementOf(*wanted->spectrum, got, wanted->lamp.value_or(white)), 0);
     for (const auto& miss : mix::missByObserver(*wanted->spectrum, got))
         n.observers.emplace_back(observerName(miss.observer), miss.miss_uv);
+    if (cameras)
+        for (const auto& camera : mix::missByCamera(*wanted->spectrum, got, *cameras))
+            n.observers.emplace_back(QObject::tr("%1, shares of r g").arg(toQt(camera.name)),
+                                     camera.miss.value_or(NAN));
     return n;
 }
 
@@ -120,8 +126,9 @@ void FullReadings::ask() {
     document_.later(
         "full readings", this,
         [lamp = row->lamp, white = Kelvin{document_.show().white_cct_k},
-         tungsten = document_.library().type("eider-1000")] {
-            return numbersOf(lamp, colour::lampOf(white), tungsten);
+         tungsten = document_.library().type("eider-1000"),
+         cameras = document_.sources()->cameras()] {
+            return numbersOf(lamp, colour::lampOf(white), tungsten, cameras);
         },
         [this](const FullNumbers& numbers) {
             numbers_ = numbers;
@@ -202,7 +209,7 @@ void FullReadings::paintEvent(QPaintEvent*) {
         for (const auto& [name, miss] : numbers_.observers) {
             y += kRow;
             drawText(p, kMargin, y, name, typeface(Type::Work), theme().text);
-            drawTextRight(p, got_right, y, numberText(miss, 4), typeface(Type::Work),
+            drawTextRight(p, got_right, y, numberOrDash(miss, 4), typeface(Type::Work),
                           theme().bright);
         }
     }

@@ -32,7 +32,8 @@ void readMixing(JsonObject& o, Mixing& to) {
     else
         o.complain(
             "intent",
-            say(ZELO_TEXT("core", "'{}': expected brightest, truest, kindest or leanest"), name));
+            say(ZELO_TEXT("core", "'{}': expected brightest, truest, kindest, leanest or filmed"),
+                name));
     to.give_up = o.number("give_up", 0.3, 0, 1);
     o.each("keep_out", show::kMostNames, [&](const Json& j, const JsonPath& at) {
         if (j.is_string())

@@ -26,7 +26,8 @@ constexpr std::pair<show::Chance, const char*> kChances[] = {
 constexpr std::pair<mix::Intent, const char*> kIntents[] = {{mix::Intent::Truest, "truest"},
                                                             {mix::Intent::Brightest, "brightest"},
                                                             {mix::Intent::Kindest, "kindest"},
-                                                            {mix::Intent::Leanest, "leanest"}};
+                                                            {mix::Intent::Leanest, "leanest"},
+                                                            {mix::Intent::Filmed, "filmed"}};
 
 constexpr std::pair<double Ripple::*, const char*> kTimes[] = {
     {&Ripple::after_s, "after_s"},    {&Ripple::pause_s, "pause_s"}, {&Ripple::every_s, "every_s"},

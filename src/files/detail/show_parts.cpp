@@ -25,6 +25,8 @@ using show::Value;
 
 namespace {
 
+constexpr const char* kCameraChannels[] = {"r", "g", "b"};
+
 // 401 powers, 380 to 780 nm: single precision in base64, low byte first; before version 3 a list of
 // numbers. A fault is left in `o`.
 colour::Spectrum readSpectrum(JsonObject& o, const char* name) {
@@ -76,6 +78,7 @@ ColourWish readColour(const Json& json, const JsonPath& path, std::vector<Senten
     wish.uv = readUv(o, "uv").value_or(wish.uv);
     wish.asked = readAsked(o, wish.uv, notes);
     readMixing(o, wish);
+    wish.exact_for_camera = o.flag("exact_for_camera");
     wish.unknown = o.unknown();
     error = o.error();
     return wish;
@@ -355,6 +358,28 @@ void readMeasured(JsonObject& top, Reading& to) {
     to.show.measured = to.show.measured.changed(std::move(all));
 }
 
+void readCameras(JsonObject& top, Reading& to) {
+    top.each("cameras", show::kMostKept, [&](const Json& json, const JsonPath& path) {
+        JsonObject o(json, path);
+        show::FilmCamera camera;
+        camera.name = shortText(o, "name");
+        for (std::size_t k = 0; k < 3; ++k)
+            camera.channels[k] = readSpectrum(o, kCameraChannels[k]);
+        camera.balance = readAsked(o, {}, to.notes);
+        camera.used = !o.flag("not_used");
+        camera.unknown = o.unknown();
+        if (!o.error()) {
+            auto kept = show::keepCamera(show::nextShow(to.show), std::move(camera));
+            if (kept)
+                to.show.cameras = (*kept)->cameras;
+            else
+                to.notes.push_back(say(ZELO_TEXT("core", "{}: {}; left out"), o.at("name").text(),
+                                       kept.error().sentence()));
+        }
+        top.take(o.error());
+    });
+}
+
 void readCalibration(JsonObject& fixture, show::Fixture& to) {
     const Json* json = fixture.member("calibration");
     if (!json)
@@ -447,6 +472,8 @@ Json colourJson(const ColourWish& wish) {
     j["asked"] = light::toText(wish.asked);
     j["uv"] = {wish.uv.u, wish.uv.v};
     writeMixing(j, wish);
+    if (wish.exact_for_camera)
+        j["exact_for_camera"] = true;
     writeUnknown(j, wish.unknown);
     return j;
 }
@@ -630,6 +657,16 @@ Json stageJson(const show::StagePlan& stage) {
     if (!stage.figures.empty())
         j["figures"] = outlineJson(stage.figures);
     writeUnknown(j, stage.unknown);
+    return j;
+}
+
+Json cameraJson(const show::FilmCamera& camera) {
+    Json j{{"name", camera.name}, {"asked", light::toText(camera.balance)}};
+    for (std::size_t k = 0; k < 3; ++k)
+        j[kCameraChannels[k]] = spectrumText(camera.channels[k]);
+    if (!camera.used)
+        j["not_used"] = true;
+    writeUnknown(j, camera.unknown);
     return j;
 }
 

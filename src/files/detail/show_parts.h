@@ -35,6 +35,7 @@ void readLooks(JsonObject& top, Reading& to);
 std::optional<show::ColourWish> readColourMember(JsonObject& o, std::vector<Sentence>& notes);
 void readStage(JsonObject& top, Reading& to);
 void readMeasured(JsonObject& top, Reading& to);
+void readCameras(JsonObject& top, Reading& to);
 void readTypes(JsonObject& top, Reading& to);
 void readOutputs(JsonObject& top, Reading& to); // and favourites
 void readCalibration(JsonObject& fixture, show::Fixture& to);
@@ -77,6 +78,7 @@ Json paletteJson(const show::Palette& palette);
 std::string lookText(const show::Look& look, Tables& tables);
 Json stageJson(const show::StagePlan& stage);
 Json measuredJson(const show::Measured& measured);
+Json cameraJson(const show::FilmCamera& camera);
 // An error when it could not be unpacked again. `left` as in unzipped().
 Result<Json> typeJson(const std::string& id, const std::shared_ptr<const light::FixtureType>& type,
                       std::size_t& left);

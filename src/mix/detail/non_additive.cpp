@@ -602,16 +602,8 @@ Mix NonAdditive::solve(const Wanted& wanted, const MixWish& wish) const {
     const auto spectrum = wanted.spectrum ? wanted.spectrum : colour::smoothestSpectrum(wanted.xyz);
     const double least = (1 - wish.give_up) * most;
     Drives truest = *brightest;
-    if (spectrum) {
-        const double yw = colour::toXyz(*spectrum).Y;
-        const auto off = [&](const Drives& d) {
-            const auto light = light::spectrumOf(*type_, d);
-            const double y = colour::toXyz(light).Y;
-            double sum = 0;
-            for (std::size_t i = 0; y > 0 && i < colour::kGridSize; ++i)
-                sum += std::pow(light[i] / y - (*spectrum)[i] / yw, 2);
-            return y > 0 ? 1e6 * sum : HUGE_VAL;
-        };
+    // Least of `off` from `from` on, at the exact colour and no darker than allowed.
+    const auto leastOf = [&](const auto& off, const Drives& from) {
         const auto cost = [&](const Drives& d, const Seen&, double* slope) {
             const double here = off(d);
             for (std::size_t i = 0; slope && i < free.axes.size(); ++i) {
@@ -622,12 +614,34 @@ Mix NonAdditive::solve(const Wanted& wanted, const MixWish& wish) const {
             }
             return here;
         };
-        Drives found = optimised(free, cost, wanted.uv(), least, *brightest);
-        if (settle(free, wanted.uv(), found) && xyzOf(found).Y >= least * (1 - 1e-6) &&
-            off(found) < off(truest))
-            truest = found;
+        Drives found = optimised(free, cost, wanted.uv(), least, from);
+        const auto got = settle(free, wanted.uv(), found);
+        return got && got->Y >= least * (1 - 1e-6) && off(found) < off(from) ? found : from;
+    };
+    if (spectrum) {
+        const double yw = colour::toXyz(*spectrum).Y;
+        truest = leastOf(
+            [&](const Drives& d) {
+                const auto light = light::spectrumOf(*type_, d);
+                const double y = colour::toXyz(light).Y;
+                double sum = 0;
+                for (std::size_t i = 0; y > 0 && i < colour::kGridSize; ++i)
+                    sum += std::pow(light[i] / y - (*spectrum)[i] / yw, 2);
+                return y > 0 ? 1e6 * sum : HUGE_VAL;
+            },
+            *brightest);
     }
-    if (wish.intent == Intent::Truest)
+    if (wish.intent == Intent::Filmed && wish.cameraCount() > 0 && spectrum) {
+        const auto miss2 = [&](const Drives& d) {
+            const auto light = light::spectrumOf(*type_, d);
+            double largest = 0;
+            for (const colour::Camera& camera : *wish.cameras)
+                largest = std::max(largest, camera.miss(light, *spectrum).value_or(0));
+            return kMissScale * largest * largest;
+        };
+        return finished(leastOf(miss2, truest), wanted, most);
+    }
+    if (wish.intent != Intent::Kindest)
         return finished(truest, wanted, most);
     return finished(kindest(free, wanted, least, truest, *brightest), wanted, most);
 }

@@ -1,0 +1,21 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The cameras of the show: which of them Filmed minds, what they are balanced to; new ones from
+// those that ship and from files.
+#pragma once
+
+#include "desk/focus/focus_model.h"
+
+class QMenu;
+
+namespace zelo::desk {
+
+// Fills an empty menu. `focus`: the light that a camera can be balanced to.
+void fillCameraMenu(QMenu& menu, Document& document, FocusModel& focus);
+
+// "Kittiwake, Fulmar": those in use; empty where there is none.
+QString camerasInUse(const show::Show& show);
+
+// The show with a camera that ships in use, for who asks for Filmed before choosing one.
+Result<show::ShowPtr> withSomeCamera(const Document& document);
+
+} // namespace zelo::desk

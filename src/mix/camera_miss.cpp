@@ -1,0 +1,59 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "mix/camera_miss.h"
+
+#include <algorithm>
+
+namespace zelo::mix {
+
+std::vector<CameraMiss> missByCamera(const colour::Spectrum& wanted, const colour::Spectrum& got,
+                                     const colour::Cameras& cameras) {
+    std::vector<CameraMiss> all;
+    for (const colour::Camera& camera : cameras) {
+        CameraMiss of{camera.name(), camera.seen(got), camera.miss(wanted, got)};
+        const double largest = *std::max_element(of.rgb.begin(), of.rgb.end());
+        for (double& c : of.rgb)
+            c = largest > 0 ? c / largest : 0;
+        all.push_back(std::move(of));
+    }
+    return all;
+}
+
+std::optional<double> largestCameraMiss(const colour::Spectrum& wanted, const colour::Spectrum& got,
+                                        const colour::Cameras& cameras) {
+    std::optional<double> largest;
+    for (const colour::Camera& camera : cameras)
+        if (const auto miss = camera.miss(wanted, got))
+            largest = std::max(largest.value_or(0), *miss);
+    return largest;
+}
+
+// The eye's colour and brightness take three of the emitters' ways, each camera's shares two.
+Sentence cameraRoom(const Mixer& mixer, const MixWish& wish) {
+    if (wish.cameraCount() == 0)
+        return {};
+    const auto held = [&](std::size_t part) {
+        const auto pinned = [&](const Pin& pin) { return pin.part == part; };
+        return std::find(wish.keep_out.begin(), wish.keep_out.end(), part) != wish.keep_out.end() ||
+               std::any_of(wish.pins.begin(), wish.pins.end(), pinned);
+    };
+    std::size_t parts = 0;
+    for (std::size_t i = 0; i < mixer.type().partCount(); ++i) {
+        const auto kind = mixer.type().part(i).kind;
+        parts +=
+            mixer.usable(i) && !held(i) &&
+            (mixer.additive() ? kind == light::PartKind::Emitter : kind == light::PartKind::Flag);
+    }
+    const std::size_t taken = mixer.additive() ? 3 : 2; // a lamp is dimmed behind its flags
+    const std::size_t ways = parts > taken ? parts - taken : 0;
+    if (ways == 0)
+        return say(ZELO_TEXT("core", "{} emitters or filters leave no room for a camera: as "
+                                     "Truest"),
+                   parts);
+    if (ways < 2 * wish.cameraCount())
+        return say(ZELO_TEXT("core", "{} emitters or filters leave {} ways free, exact for {} "
+                                     "cameras takes {}"),
+                   parts, ways, wish.cameraCount(), 2 * wish.cameraCount());
+    return {};
+}
+
+} // namespace zelo::mix
