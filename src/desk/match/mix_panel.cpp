@@ -22,8 +22,9 @@ namespace {
 constexpr int kNarrow = 270;  // narrower: the title takes two lines
 constexpr int kNameLine = 14; // height of a line of emitters' names
 constexpr int kNameGap = 5;
-constexpr int kCurve = 38;     // height of the trade-off curve
-constexpr int kIntentRow = 28; // the second, where one is too narrow for all
+constexpr int kCurve = 38; // height of the trade-off curve
+constexpr int kIntentsUp = 8;
+constexpr int kIntentRow = 20; // the second, where one is too narrow for all
 constexpr int kAboveWells = 176;
 constexpr int kLeastColumn = 44;    // height
 constexpr int kScale = 24;          // room for the columns' one scale at the left
@@ -151,7 +152,8 @@ void MixPanel::place() {
     const int y = belowIntents() - (compact_ ? kCurve : 0);
     const int more = belowIntents() - top();
     intents_->setRows(more > 0 ? 2 : 1);
-    intents_->setGeometry(0, top() + 26, width(), 34 + more);
+    const int up = more > 0 ? kIntentsUp : 0; // closer to the title, so that both rows have room
+    intents_->setGeometry(0, top() + 26 - up, width(), 34 + more + up);
     slider_->setGeometry(0, y + 100, width(), 26);
     const int label = std::min(textWidth(tr("Give-up"), typeface(Type::Work)), width() / 4);
     const int give_up = std::max(56, label + 8);
