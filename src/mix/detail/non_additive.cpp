@@ -77,7 +77,7 @@ NonAdditive::NonAdditive(std::shared_ptr<const light::FixtureType> type, const l
     for (const Sample& s : samples_)
         points.push_back(s.uv);
     points = colour::Polygon(std::move(points)).corners();
-    if (!axes_.empty())
+    if (!axes_.empty() && !points.empty()) // else nothing shines
         refineReach(points);
     for (const std::size_t a : axes_) // a gamut's corners lie between samples
         if (const auto p = type_->part(a);
