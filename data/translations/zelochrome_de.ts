@@ -1559,10 +1559,6 @@
         <translation>SpectralData {}: Wellenlänge „{}“ und Wert „{}“ müssen Zahlen sein</translation>
     </message>
     <message>
-        <source>&apos;{}&apos;: expected a wavelength in nm and a value</source>
-        <translation>„{}“: erwartet eine Wellenlänge in nm und einen Wert</translation>
-    </message>
-    <message>
         <source>{} rows: a file of one light has one</source>
         <translation>{} Zeilen: eine Datei mit einem Licht hat eine</translation>
     </message>
@@ -3291,10 +3287,6 @@
         <translation>keine Kamera: lies eine aus einer Datei</translation>
     </message>
     <message>
-        <source>&apos;{}&apos;: expected a wavelength in nm, r, g and b</source>
-        <translation>„{}“: erwartet sind eine Wellenlänge in nm, r, g und b</translation>
-    </message>
-    <message>
         <source>{} rows: a camera has three, r, g and b</source>
         <translation>{} Zeilen: eine Kamera hat drei, r, g und b</translation>
     </message>
@@ -3331,10 +3323,6 @@
         <translation>{} Emitter oder Filter lassen einer Kamera keinen Platz: wie Treueste</translation>
     </message>
     <message>
-        <source>{} emitters or filters leave {} ways free, exact for {} cameras takes {}</source>
-        <translation>{} Emitter oder Filter lassen {} Wege frei, genau für {} Kameras braucht {}</translation>
-    </message>
-    <message>
         <source>{} cameras: at most {}</source>
         <translation>{} Kameras: höchstens {}</translation>
     </message>
@@ -3369,6 +3357,26 @@
     <message>
         <source>no camera &apos;{}&apos;</source>
         <translation>keine Kamera „{}“</translation>
+    </message>
+    <message>
+        <source>a wavelength in nm, r, g and b</source>
+        <translation>eine Wellenlänge in nm, r, g und b</translation>
+    </message>
+    <message>
+        <source>&apos;{}&apos;: expected {}</source>
+        <translation>„{}“: erwartet ist {}</translation>
+    </message>
+    <message>
+        <source>a wavelength in nm and a value</source>
+        <translation>eine Wellenlänge in nm und ein Wert</translation>
+    </message>
+    <message>
+        <source>exact for the eye: only emitters that add up can be exact for a camera</source>
+        <translation>genau für das Auge: nur Emitter, deren Licht sich addiert, können für eine Kamera genau sein</translation>
+    </message>
+    <message>
+        <source>{} emitters or filters leave {} ways free, all who look on would take {}</source>
+        <translation>{} Emitter oder Filter lassen {} Wege frei, alle, die zusehen, brauchten {}</translation>
     </message>
 </context>
 <context>
@@ -8701,6 +8709,10 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>No camera is minded: choose one.</source>
         <translation>Auf keine Kamera wird geachtet: wähle eine.</translation>
+    </message>
+    <message>
+        <source>Filmed minds %1: “cameras” chooses another, and its balance.</source>
+        <translation>Gefilmt achtet auf %1: „Kameras“ wählt eine andere und ihren Abgleich.</translation>
     </message>
 </context>
 <context>

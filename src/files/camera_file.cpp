@@ -5,6 +5,7 @@
 #include "base/text.h"
 #include "files/cgats.h"
 #include "files/detail/plain_text.h"
+#include "files/detail/spectral_csv.h"
 
 #include <algorithm>
 
@@ -20,44 +21,14 @@ constexpr double kNoise = 0.01; // of the channel's largest: so far below nothin
 using Rows = std::array<Samples, 3>;
 
 Result<Rows> rowsOfCsv(std::string_view text, std::string& name) {
-    Rows rows;
-    int line_no = 0;
-    bool heading_allowed = true;
-    for (const std::string_view raw : lines(text)) {
-        ++line_no;
-        const auto line = trimmed(raw);
-        constexpr std::string_view kName = "# name:";
+    constexpr std::string_view kName = "# name:";
+    for (const std::string_view line : lines(text))
         if (startsWith(line, kName))
             name = trimmed(line.substr(kName.size()));
-        if (line.empty() || line[0] == '#')
-            continue;
-        const char by = line.find(';') != std::string_view::npos   ? ';'
-                        : line.find(',') != std::string_view::npos ? ','
-                                                                   : '\t';
-        const auto cells = split(line, by);
-        const auto nm = toNumber(cells[0]);
-        if (!nm && heading_allowed) { // one heading row
-            heading_allowed = false;
-            continue;
-        }
-        heading_allowed = false;
-        for (std::size_t k = 0; k < 3; ++k) {
-            const auto value = cells.size() >= 4 ? toNumber(cells[k + 1]) : std::nullopt;
-            if (!nm || !value)
-                return passOn(
-                    Error{ErrorCode::BadValue,
-                          say(ZELO_TEXT("core", "'{}': expected a wavelength in nm, r, g and b"),
-                              line.substr(0, 60)),
-                          {}},
-                    say(ZELO_TEXT("core", "line {}"), line_no));
-            rows[k].wavelengths_nm.push_back(*nm);
-            rows[k].values.push_back(*value);
-        }
-        if (rows[0].values.size() > colour::kMostSamples)
-            return fail(ErrorCode::TooLarge, ZELO_TEXT("core", "more than {} rows"),
-                        colour::kMostSamples);
-    }
-    return rows;
+    auto columns = spectralCsv(text, 3, say(ZELO_TEXT("core", "a wavelength in nm, r, g and b")));
+    if (!columns)
+        return passOn(columns.error());
+    return Rows{std::move((*columns)[0]), std::move((*columns)[1]), std::move((*columns)[2])};
 }
 
 Result<Rows> rowsOfCgats(std::string_view text, std::string& name) {

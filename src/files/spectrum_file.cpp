@@ -5,6 +5,7 @@
 #include "base/text.h"
 #include "files/cgats.h"
 #include "files/detail/plain_text.h"
+#include "files/detail/spectral_csv.h"
 
 #include <pugixml.hpp>
 
@@ -69,36 +70,10 @@ Result<SpectrumTable> parseTm27(std::string_view text) {
 }
 
 Result<Samples> parseCsv(std::string_view text) {
-    Samples samples;
-    int line_no = 0;
-    bool heading_allowed = true;
-    for (const std::string_view raw : lines(text)) {
-        ++line_no;
-        const auto line = trimmed(raw);
-        if (line.empty() || line[0] == '#')
-            continue;
-        const char by = line.find(';') != std::string_view::npos   ? ';'
-                        : line.find(',') != std::string_view::npos ? ','
-                                                                   : '\t';
-        const auto cells = split(line, by);
-        const auto nm = toNumber(cells[0]);
-        const auto value = cells.size() >= 2 ? toNumber(cells[1]) : std::nullopt;
-        if (!nm && heading_allowed) { // one heading row
-            heading_allowed = false;
-            continue;
-        }
-        if (!nm || !value)
-            return passOn(
-                Error{ErrorCode::BadValue,
-                      say(ZELO_TEXT("core", "'{}': expected a wavelength in nm and a value"),
-                          line.substr(0, 40)),
-                      {}},
-                say(ZELO_TEXT("core", "line {}"), line_no));
-        heading_allowed = false;
-        samples.wavelengths_nm.push_back(*nm);
-        samples.values.push_back(*value);
-    }
-    return samples;
+    auto columns = spectralCsv(text, 1, say(ZELO_TEXT("core", "a wavelength in nm and a value")));
+    if (!columns)
+        return passOn(columns.error());
+    return std::move(columns->front());
 }
 
 Result<Samples> parseCgatsSpectrum(std::string_view text) {

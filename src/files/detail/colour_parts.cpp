@@ -34,6 +34,17 @@ std::optional<colour::Uv> readUv(JsonObject& o, const char* name) {
     return uv;
 }
 
+mix::Intent readIntent(JsonObject& o) {
+    const auto name = o.text("intent", mix::nameOf(mix::Intent::Truest));
+    const auto intent = mix::intentNamed(name);
+    if (!intent)
+        o.complain(
+            "intent",
+            say(ZELO_TEXT("core", "'{}': expected brightest, truest, kindest, leanest or filmed"),
+                name));
+    return intent.value_or(mix::Intent::Truest);
+}
+
 light::Asked readAsked(JsonObject& o, const colour::Uv& uv, std::vector<Sentence>& notes) {
     const std::string text = shortText(o, "asked", show::kLongestNote); // it may be a file's path
     if (text.empty())

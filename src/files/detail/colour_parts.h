@@ -23,17 +23,12 @@ light::Asked readAsked(JsonObject& o, const colour::Uv& uv, std::vector<Sentence
 show::Source<light::Asked> readColour(JsonObject& o, colour::Uv& uv, std::vector<Sentence>& notes);
 void writeColour(Json& j, const show::Source<light::Asked>& colour, const colour::Uv& uv);
 
+mix::Intent readIntent(JsonObject& o); // "intent"; Truest where there is none
+
 // Intent, give-up, keep-outs and pins of what has them.
 template <class Mixing>
 void readMixing(JsonObject& o, Mixing& to) {
-    const auto name = o.text("intent", "truest");
-    if (const auto intent = mix::intentNamed(name))
-        to.intent = *intent;
-    else
-        o.complain(
-            "intent",
-            say(ZELO_TEXT("core", "'{}': expected brightest, truest, kindest, leanest or filmed"),
-                name));
+    to.intent = readIntent(o);
     to.give_up = o.number("give_up", 0.3, 0, 1);
     o.each("keep_out", show::kMostNames, [&](const Json& j, const JsonPath& at) {
         if (j.is_string())

@@ -23,12 +23,6 @@ constexpr std::pair<show::Chance, const char*> kChances[] = {
     {show::Chance::None, "none"},
     {show::Chance::OneAfterAnother, "one after another"},
     {show::Chance::EachItsOwn, "each its own"}};
-constexpr std::pair<mix::Intent, const char*> kIntents[] = {{mix::Intent::Truest, "truest"},
-                                                            {mix::Intent::Brightest, "brightest"},
-                                                            {mix::Intent::Kindest, "kindest"},
-                                                            {mix::Intent::Leanest, "leanest"},
-                                                            {mix::Intent::Filmed, "filmed"}};
-
 constexpr std::pair<double Ripple::*, const char*> kTimes[] = {
     {&Ripple::after_s, "after_s"},    {&Ripple::pause_s, "pause_s"}, {&Ripple::every_s, "every_s"},
     {&Ripple::rise_s, "rise_s"},      {&Ripple::stay_s, "stay_s"},   {&Ripple::fall_s, "fall_s"},
@@ -83,7 +77,7 @@ void readRipples(JsonObject& top, Reading& to) {
         r.seed = static_cast<std::uint32_t>(o.integer("seed", 1, 0, 1 << 30));
         r.way = readWayMember(o, show::kFarthestVia);
         readLaid(o, r.arrangement, r.along);
-        r.intent = readNamed(o, "intent", kIntents);
+        r.intent = readIntent(o);
         r.give_up = o.number("give_up", r.give_up, 0, 1);
         r.as_bright = o.flag("as_bright");
         std::set<show::FixtureId> once;
@@ -141,7 +135,8 @@ Json rippleJson(const Ripple& r) {
     if (r.way)
         j["way"] = wayJson(*r.way);
     writeLaid(j, r.arrangement, r.along);
-    writeNamed(j, "intent", r.intent, kIntents);
+    if (r.intent != usual.intent)
+        j["intent"] = mix::nameOf(r.intent);
     if (r.give_up != usual.give_up)
         j["give_up"] = r.give_up;
     if (r.as_bright)
