@@ -4,6 +4,7 @@
 #include "colour/lamp.h"
 #include "mix/gamut_solid.h"
 #include "mix/rounding.h"
+#include "support/cameras.h"
 #include "support/general_solvers.h"
 #include "support/test_types.h"
 
@@ -68,6 +69,17 @@ void truestOurs(benchmark::State& state) {
         benchmark::DoNotOptimize(mixer.solve(wanted, {}));
 }
 BENCHMARK(truestOurs)->DenseRange(4, 16)->Name("truest/ours");
+
+// The same for a camera too.
+void filmedOurs(benchmark::State& state) {
+    const auto mixer = mixerOf(static_cast<int>(state.range(0)));
+    const auto wanted = test::wantedSpectrum(colour::blackbody({3200}));
+    auto wish = test::wishOf(mix::Intent::Filmed);
+    wish.cameras = test::shippedCameras({"kittiwake"});
+    for (auto _ : state)
+        benchmark::DoNotOptimize(mixer.solve(wanted, wish));
+}
+BENCHMARK(filmedOurs)->DenseRange(4, 16)->Name("filmed/ours");
 
 void truestGeneral(benchmark::State& state) {
     const auto mixer = mixerOf(static_cast<int>(state.range(0)));

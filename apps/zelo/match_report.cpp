@@ -34,7 +34,7 @@ Matched matched(const mix::Mixer& mixer, const light::Wanted& wanted, const mix:
                 colour::agreementOf(*wanted.spectrum, m.light, wanted.lamp.value_or(white));
         if (wanted.spectrum && wish.cameras)
             m.cameras = mix::missByCamera(*wanted.spectrum, m.light, *wish.cameras);
-        m.room = mix::cameraRoom(mixer, wish);
+        m.room = mix::words(mix::cameraRoom(mixer, wish));
     }
     return m;
 }

@@ -27,32 +27,41 @@ std::optional<double> largestCameraMiss(const colour::Spectrum& wanted, const co
     return largest;
 }
 
-// The eye's colour and brightness take three of the emitters' ways, each camera's shares two.
-Sentence cameraRoom(const Mixer& mixer, const MixWish& wish) {
+// A colour and its brightness take three of the emitters' ways, each pair of shares two.
+CameraRoom cameraRoom(const Mixer& mixer, const MixWish& wish) {
+    CameraRoom room;
     if (wish.cameraCount() == 0)
-        return {};
+        return room;
     const auto held = [&](std::size_t part) {
         const auto pinned = [&](const Pin& pin) { return pin.part == part; };
         return std::find(wish.keep_out.begin(), wish.keep_out.end(), part) != wish.keep_out.end() ||
                std::any_of(wish.pins.begin(), wish.pins.end(), pinned);
     };
-    std::size_t parts = 0;
     for (std::size_t i = 0; i < mixer.type().partCount(); ++i) {
         const auto kind = mixer.type().part(i).kind;
-        parts +=
+        room.parts +=
             mixer.usable(i) && !held(i) &&
             (mixer.additive() ? kind == light::PartKind::Emitter : kind == light::PartKind::Flag);
     }
     const std::size_t taken = mixer.additive() ? 3 : 2; // a lamp is dimmed behind its flags
-    const std::size_t ways = parts > taken ? parts - taken : 0;
-    if (ways == 0)
+    room.ways = room.parts > taken ? room.parts - taken : 0;
+    room.for_eye = wish.exactFor() && !mixer.additive();
+    room.wanted = 2 * (wish.exactFor() && !room.for_eye ? 1 : wish.cameraCount());
+    return room;
+}
+
+Sentence words(const CameraRoom& room) {
+    if (room.for_eye)
+        return say(ZELO_TEXT("core", "exact for the eye: only emitters that add up can be exact "
+                                     "for a camera"));
+    if (room.none())
         return say(ZELO_TEXT("core", "{} emitters or filters leave no room for a camera: as "
                                      "Truest"),
-                   parts);
-    if (ways < 2 * wish.cameraCount())
-        return say(ZELO_TEXT("core", "{} emitters or filters leave {} ways free, exact for {} "
-                                     "cameras takes {}"),
-                   parts, ways, wish.cameraCount(), 2 * wish.cameraCount());
+                   room.parts);
+    if (room.ways < room.wanted)
+        return say(ZELO_TEXT("core", "{} emitters or filters leave {} ways free, all who look on "
+                                     "would take {}"),
+                   room.parts, room.ways, room.wanted);
     return {};
 }
 

@@ -19,8 +19,16 @@ std::vector<CameraMiss> missByCamera(const colour::Spectrum& wanted, const colou
 std::optional<double> largestCameraMiss(const colour::Spectrum& wanted, const colour::Spectrum& got,
                                         const colour::Cameras& cameras);
 
-// Why Filmed cannot do all: "3 emitters leave no room: as Truest", "5 emitters leave 2 ways free, 2
-// cameras want 4". Empty where there is room, and where the wish has no camera.
-Sentence cameraRoom(const Mixer& mixer, const MixWish& wish);
+// What a type leaves to choose for who looks on, once the colour and its brightness are exact.
+struct CameraRoom {
+    std::size_t parts = 0;  // emitters or flags that a wish leaves free
+    std::size_t ways = 0;   // that they can go in with the colour kept
+    std::size_t wanted = 0; // two for each that looks on: a camera, or the eye where one is exact
+    bool for_eye = false;   // exact for a camera is asked of what only the eye's can be exact on
+    bool none() const { return wanted > 0 && ways == 0; }
+};
+CameraRoom cameraRoom(const Mixer& mixer, const MixWish& wish);
+// "3 emitters or filters leave no room for a camera: as Truest"; empty where there is room for all.
+Sentence words(const CameraRoom& room);
 
 } // namespace zelo::mix

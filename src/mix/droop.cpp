@@ -138,12 +138,12 @@ std::optional<Mix> Droop::brightest(const LinearEngine& full, const Wanted& want
 // so a few rounds settle it. A search would find its way anew in each round: Kindest is searched
 // for once, on the settled problem of Truest, and its colour then made exact.
 Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& wish,
-                 const LinearEngine::Bounds& bounds) const {
-    if (wish.intent == Intent::Brightest && !wish.exactFor())
+                 const LinearEngine::Bounds& bounds, const colour::Camera* exact_for) const {
+    if (wish.intent == Intent::Brightest && !exact_for)
         if (auto mix = brightest(full, wanted, bounds))
             return *mix;
     const auto n = emitters_.size();
-    const bool searches = wish.intent == Intent::Kindest && !wish.exactFor();
+    const bool searches = wish.intent == Intent::Kindest;
     MixWish linear = wish;
     if (searches)
         linear.intent = Intent::Truest;
@@ -163,7 +163,7 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
             drives[e] = bounds.held[e];
     Mix mix;
     for (int round = 0; round < kRounds; ++round) {
-        mix = asIfAt(drives, false, wish.exactFor()).solve(wanted, linear, shares);
+        mix = asIfAt(drives, false, exact_for).solve(wanted, linear, shares);
         const Drives before = drives;
         drives = real(mix.drives);
         double moved = 0;
@@ -181,8 +181,7 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
             drives = *exact;
     }
     const Xyz got = sum(drives);
-    return mixOf(drives, mix.end, got, wanted,
-                 wish.exactFor() ? brightestForEye(mix, got) : mix.brightest_cd);
+    return mixOf(drives, mix.end, got, wanted, brightestOf(mix, got));
 }
 
 // Light is taken along its tangents at the drives it had last, until it holds: between measured

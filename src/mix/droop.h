@@ -25,9 +25,10 @@ public:
     // A linear engine of the emitters at full.
     LinearEngine atFull(bool rendering, const colour::Camera* exact_for = nullptr) const;
 
-    // As LinearEngine::solve, with drives as they are set.
+    // As LinearEngine::solve, with drives as they are set. `exact_for`: the camera in whose chart
+    // `full` and the wanted light are; null: the eye.
     Mix solve(const LinearEngine& full, const light::Wanted& wanted, const MixWish& wish,
-              const LinearEngine::Bounds& bounds) const;
+              const LinearEngine::Bounds& bounds, const colour::Camera* exact_for) const;
     // The drives nearest to `target` that make this light; nothing when none do or the light
     // would not settle.
     std::optional<light::Drives> closestDrives(const LinearEngine& full,

@@ -19,7 +19,8 @@ constexpr double kRidge = 1e-12;
 constexpr int kRounds = 4;        // for the brightness that one sees
 constexpr double kSettled = 1e-9; // share of it
 constexpr int kWeighings = 60;    // among several
-constexpr double kEven = 1e-4;    // share of the largest miss
+constexpr double kEven = 1e-4;    // share of the largest miss: less is no gain
+constexpr int kPatience = 8;      // weighings without a gain that are borne at first
 
 } // namespace
 
@@ -174,7 +175,7 @@ std::optional<Drives> LinearEngine::filmed(const Problem& p, const MixWish& wish
             least = largest;
             best = found;
         }
-        if (!(sum > 0) || (!better && i > 8))
+        if (!(sum > 0) || (!better && i > kPatience))
             break;
         for (std::size_t k = 0; k < count; ++k)
             weights[k] /= sum;

@@ -2,7 +2,6 @@
 #include "mix/linear_engine.h"
 
 #include "colour/observer.h"
-#include "colour/polygon.h"
 #include "colour/smoothest.h"
 #include "colour/surfaces.h"
 #include "mix/detail/inner.h"

@@ -134,6 +134,26 @@ Mixer::Held Mixer::heldBy(const MixWish& wish) const {
 
 namespace {
 
+// What is solved where a camera's colour is to be exact: all in its chart.
+struct Aim {
+    Wanted wanted;
+    MixWish wish;
+};
+// Nothing where the eye's is, or the camera does not see the wanted light.
+std::optional<Aim> aimOf(const Wanted& wanted, const MixWish& wish) {
+    const colour::Camera* camera = wish.exactFor();
+    const auto spectrum = !camera           ? std::nullopt
+                          : wanted.spectrum ? wanted.spectrum
+                                            : colour::smoothestSpectrum(wanted.xyz);
+    if (!spectrum || !camera->chromaticityOf(*spectrum))
+        return std::nullopt;
+    Aim aim{{wanted.asked, camera->chart(*spectrum), spectrum, wanted.lamp, 1}, wish};
+    aim.wish.white = colour::toUv(camera->chart(camera->white()));
+    if (wish.intent == Intent::Kindest) // of what the eye sees: it would mean nothing here
+        aim.wish.intent = Intent::Filmed;
+    return aim;
+}
+
 // Light that droops settles where it was last held to add up, which may be a hair worse for the
 // cameras than where Truest settles: then that is taken.
 Mix orTruest(const Mix& filmed, const Mixer& mixer, const Wanted& wanted, const MixWish& wish) {
@@ -155,33 +175,16 @@ Mix orTruest(const Mix& filmed, const Mixer& mixer, const Wanted& wanted, const 
 // Flags and wheels that stand in the beam stand before all emitters alike.
 Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
     ZELO_ASSERT(wish.check(type_->partCount()).has_value());
-    if (wish.exactFor() && wish.intent == Intent::Kindest) {
-        MixWish filmed = wish;
-        filmed.intent = Intent::Filmed;
-        return solve(wanted, filmed);
-    }
     if (non_additive_)
         return non_additive_->solve(wanted, wish);
+    const auto aim = aimOf(wanted, wish);
+    const Wanted& aimed = aim ? aim->wanted : wanted;
+    const MixWish& how = aim ? aim->wish : wish;
+    const colour::Camera* exact_for = aim ? how.exactFor() : nullptr;
     const Held held = heldBy(wish);
-    // As the camera sees it; a light that it does not see is left to the eye.
-    std::optional<Wanted> seen;
-    if (const colour::Camera* camera = wish.exactFor()) {
-        const auto spectrum =
-            wanted.spectrum ? wanted.spectrum : colour::smoothestSpectrum(wanted.xyz);
-        if (spectrum && camera->chromaticityOf(*spectrum))
-            seen = Wanted{wanted.asked, camera->chart(*spectrum), spectrum, wanted.lamp, 1};
-        else {
-            MixWish of_eye = wish;
-            of_eye.exact_for_camera = false;
-            return solve(wanted, of_eye);
-        }
-    }
     const auto solved = [&](const Droop& droop, const LinearEngine& full) {
-        return droop.any() ? droop.solve(full, seen ? *seen : wanted, wish, held.bounds)
-                           : full.solve(seen ? *seen : wanted, wish, held.bounds);
-    };
-    const auto fullOf = [&](const Droop& droop) {
-        return droop.atFull(wish.intent == Intent::Kindest, wish.exactFor());
+        return droop.any() ? droop.solve(full, aimed, how, held.bounds, exact_for)
+                           : full.solve(aimed, how, held.bounds);
     };
     bool droops = droop_.any();
     const auto through = alone_ ? std::nullopt : light::filtersAt(*type_, held.parts);
@@ -194,18 +197,17 @@ Mix Mixer::solve(const Wanted& wanted, const MixWish& wish) const {
                 d.spectrum = d.spectrum * *through;
         }
         const Droop droop = droopOf(std::move(emitters), usable_, power_w_);
-        mix = solved(droop, fullOf(droop));
+        mix = solved(droop, droop.atFull(how.intent == Intent::Kindest, exact_for));
         droops = droop.any();
     } else {
-        mix = seen ? solved(droop_, fullOf(droop_)) : solved(droop_, linear_);
+        mix = exact_for ? solved(droop_, droop_.atFull(false, exact_for)) : solved(droop_, linear_);
     }
     Drives all = held.parts;
     std::copy(mix.drives.begin(), mix.drives.end(), all.begin());
     const Xyz got = xyzOf(all);
-    const Mix made = mixOf(all, mix.end, got, wanted,
-                           seen && !droops ? brightestForEye(mix, got) : mix.brightest_cd);
-    return droops && !seen && wish.intent == Intent::Filmed ? orTruest(made, *this, wanted, wish)
-                                                            : made;
+    const Mix made = mixOf(all, mix.end, got, wanted, brightestOf(mix, got));
+    return droops && !aim && wish.intent == Intent::Filmed ? orTruest(made, *this, wanted, wish)
+                                                           : made;
 }
 
 } // namespace zelo::mix

@@ -39,6 +39,8 @@ Mix LinearEngine::nearest(const Problem& p, const light::Wanted& wanted,
             add(one);
         }
     }
+    if (points.empty()) // for a camera that sees no light of theirs
+        return mixOf(p.held, MixEnd::Dark, {}, wanted, 0);
     const colour::Polygon hull(points);
     colour::Polygon::Place nearest = hull.nearest(wanted.uv());
     if (wish.out_of_reach == OutOfReach::SameHue && nearest.distance > kOnEdge)

@@ -43,9 +43,9 @@ struct MixWish {
     colour::Uv white; // where OutOfReach::SameHue goes to; unused otherwise
     // Whom Filmed minds, kMostCameras at most; with none it is Truest.
     colour::CamerasPtr cameras = {};
-    // The first of them sees the wanted colour exactly, and the eye as nearly as may be: reach and
-    // brightness are the camera's, Kindest is Filmed. Of emitters alone; without a camera nothing
-    // changes.
+    // The first of them sees the wanted light's spectrum exactly, and the eye as nearly as may be:
+    // reach and brightness are the camera's, Kindest is Filmed. Of emitters alone; without a camera
+    // nothing changes.
     bool exact_for_camera = false;
 
     std::size_t cameraCount() const { return cameras ? cameras->size() : 0; }
@@ -78,9 +78,10 @@ struct Mix {
     double ofBrightest() const { return brightest_cd > 0 ? got.Y / brightest_cd : 0; }
 };
 
-// What a mix that was solved for a camera has of its brightest, in the eye's cd.
-inline double brightestForEye(const Mix& of_camera, const colour::Xyz& got) {
-    return of_camera.got.Y > 0 ? got.Y * of_camera.brightest_cd / of_camera.got.Y : got.Y;
+// The brightest of a mix that turned out to give `got`: the same share of it as was solved for, in
+// whatever Y it was solved.
+inline double brightestOf(const Mix& solved, const colour::Xyz& got) {
+    return solved.got.Y > 0 ? got.Y * (solved.brightest_cd / solved.got.Y) : solved.brightest_cd;
 }
 
 // The drives, and how far the light that they make, `got`, is from the wanted one.

@@ -225,16 +225,25 @@ TEST(Filmed, WithoutRoomItIsTruestAndSaysSo) {
     const auto wish = filmedBy({"fulmar"});
     EXPECT_EQ(three.solve(wanted, wish).drives,
               three.solve(wanted, test::wishOf(Intent::Truest)).drives);
-    EXPECT_FALSE(cameraRoom(three, wish).empty());
+    EXPECT_TRUE(cameraRoom(three, wish).none());
+    EXPECT_NE(words(cameraRoom(three, wish)).english().find("3 emitters"), std::string::npos);
     const Mixer eight = test::shippedMixer("gannet-8");
-    EXPECT_TRUE(cameraRoom(eight, wish).empty());
+    EXPECT_TRUE(words(cameraRoom(eight, wish)).empty());
     const Mixer five = test::shippedMixer("plover-5");
-    EXPECT_TRUE(cameraRoom(five, wish).empty());
-    EXPECT_FALSE(cameraRoom(five, filmedBy({"fulmar", "guillemot"})).empty());
+    EXPECT_TRUE(words(cameraRoom(five, wish)).empty());
+    const auto two = cameraRoom(five, filmedBy({"fulmar", "guillemot"}));
+    EXPECT_FALSE(two.none());
+    EXPECT_FALSE(words(two).empty());
+    auto exact = filmedBy({"fulmar", "guillemot"});
+    exact.exact_for_camera = true;
+    EXPECT_TRUE(words(cameraRoom(five, exact)).empty()) << "only the eye looks on";
+    const auto flags = cameraRoom(test::shippedMixer("skua-cmy"), exact);
+    EXPECT_TRUE(flags.for_eye);
+    EXPECT_FALSE(words(flags).empty()) << "it says that the eye's is exact";
     auto held = wish;
     held.keep_out = {0, 1, 2};
     held.pins = {{3, 0.1}, {4, 0.1}};
-    EXPECT_FALSE(cameraRoom(eight, held).empty());
+    EXPECT_TRUE(cameraRoom(eight, held).none());
     // Without a camera too.
     EXPECT_EQ(eight.solve(wanted, test::wishOf(Intent::Filmed)).drives,
               eight.solve(wanted, test::wishOf(Intent::Truest)).drives);
@@ -364,6 +373,62 @@ TEST(ExactForTheCamera, ALightThatItDoesNotSeeIsLeftToTheEye) {
     EXPECT_EQ(mixer.solve(wanted, wish).drives, plain.drives);
     wish.exact_for_camera = true;
     EXPECT_EQ(mixer.solve(wanted, wish).drives, plain.drives);
+}
+
+// What is held and not seen by the camera leaves it nothing; and the eye's brightest is the eye's.
+TEST(ExactForTheCamera, NothingThatItSeesIsLeft) {
+    light::FixtureType type = *test::shippedType("petrel-4");
+    ASSERT_EQ(type.emitters.size(), 4u);
+    for (std::size_t e = 0; e < 4; ++e) {
+        colour::Grid grid{};
+        grid[e < 2 ? 2 * e + 2 : 220 + 20 * e] = 1; // violet, violet, two reds
+        type.emitters[e].spectrum = colour::Spectrum(grid);
+    }
+    const auto mixer = test::mixerOf(type);
+    colour::Grid rows[3] = {};
+    for (std::size_t i = 20; i < colour::kGridSize; ++i)
+        for (std::size_t k = 0; k < 3; ++k)
+            rows[k][i] = std::exp(-std::pow((static_cast<double>(i) - 70.0 - 75.0 * k) / 30, 2));
+    MixWish wish = test::wishOf(Intent::Filmed);
+    wish.cameras = std::make_shared<const colour::Cameras>(colour::Cameras{*colour::Camera::of(
+        "blind to violet",
+        {colour::Spectrum(rows[0]), colour::Spectrum(rows[1]), colour::Spectrum(rows[2])},
+        colour::lampOf({5600}))});
+    wish.exact_for_camera = true;
+    wish.pins = {{0, 0.5}};
+    wish.keep_out = {2, 3};
+    const Mix mix = mixer.solve(test::gelWanted("214"), wish);
+    EXPECT_EQ(mix.drives[0], 0.5);
+    EXPECT_EQ(mix.drives[2], 0);
+    for (const auto intent : {Intent::Brightest, Intent::Kindest, Intent::Leanest}) {
+        wish.intent = intent;
+        for (const double d : mixer.solve(test::gelWanted("214"), wish).drives)
+            EXPECT_TRUE(d >= 0 && d <= 1);
+    }
+}
+
+TEST(ExactForTheCamera, OutOfReachTheSameHueIsTheCameras) {
+    const Mixer mixer = test::shippedMixer("dunlin-3");
+    auto wish = filmedBy({"kittiwake"});
+    wish.exact_for_camera = true;
+    wish.out_of_reach = OutOfReach::SameHue;
+    wish.white = colour::toUv(colour::toXyz(colour::lampOf({4300})));
+    const colour::Camera& camera = (*wish.cameras)[0];
+    const auto white = colour::toUv(camera.chart(camera.white()));
+    int tried = 0;
+    for (const auto& gel : test::shippedBook().gels) {
+        const auto wanted = test::gelWanted(gel);
+        const Mix mix = mixer.solve(wanted, wish);
+        if (mix.end != MixEnd::OutOfReach)
+            continue;
+        ++tried;
+        const auto asked = colour::toUv(camera.chart(*wanted.spectrum)) - white;
+        const auto got =
+            colour::toUv(camera.chart(light::spectrumOf(mixer.type(), mix.drives))) - white;
+        EXPECT_LT(std::abs(cross(asked, got)), 1e-6) << "on the way to the camera's white";
+        EXPECT_GT(dot(asked, got), 0);
+    }
+    EXPECT_GT(tried, 0);
 }
 
 } // namespace

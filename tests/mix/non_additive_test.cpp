@@ -331,6 +331,17 @@ TEST(Flags, FollowingKeepsPinsAndKeepOuts) {
 }
 
 // A table of all their ends alone would hold a million settings.
+// As a broken file may have it (fuzz/corpus/gdtf/flag-before-no-light.xml).
+TEST(Flags, BeforeALampThatGivesNoLightReachNothing) {
+    light::FixtureType type = *test::shippedType("skua-cmy");
+    for (auto& e : type.emitters)
+        e.spectrum = colour::Spectrum();
+    const Mixer mixer = test::mixerOf(type);
+    EXPECT_TRUE(mixer.hull().empty());
+    for (const auto intent : {Intent::Brightest, Intent::Truest, Intent::Kindest})
+        EXPECT_EQ(mixer.solve(test::gelWanted("214"), test::wishOf(intent)).end, MixEnd::Dark);
+}
+
 TEST(Flags, TwentyOfThemAreSampledSparely) {
     light::FixtureType type = *test::shippedType("skua-cmy");
     ASSERT_GE(type.flags.size(), 3u);

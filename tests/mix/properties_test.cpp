@@ -2,9 +2,11 @@
 // Laws that every mix keeps, tried on colours and wishes that nobody thought of.
 #include "colour/polygon.h"
 #include "light/levels.h"
+#include "mix/camera_miss.h"
 #include "mix/closest_making.h"
 #include "mix/quadratic.h"
 #include "mix/rounding.h"
+#include "support/cameras.h"
 #include "support/shipped.h"
 
 #include <rapidcheck.h>
@@ -43,7 +45,10 @@ light::Wanted colourFor(const Mixer& mixer, bool within) {
 
 MixWish anyWish(const Mixer& mixer) {
     MixWish wish = test::wishOf(
-        *rc::gen::element(Intent::Brightest, Intent::Truest, Intent::Leanest), share());
+        *rc::gen::element(Intent::Brightest, Intent::Truest, Intent::Leanest, Intent::Filmed),
+        share());
+    static const auto cameras = test::shippedCameras({"fulmar", "guillemot"});
+    wish.cameras = cameras;
     for (std::size_t i = 0; i < mixer.type().partCount(); ++i)
         if (mixer.usable(i) && share() < 0.12) {
             if (share() < 0.5)
@@ -92,6 +97,28 @@ RC_GTEST_PROP(AnyMix, BrightestIsNeverDimmerThanAnotherIntent, ()) {
     if (other.end == MixEnd::InReach && brightest.end == MixEnd::InReach && mixer.additive())
         RC_ASSERT(other.got.Y <= brightest.got.Y * (1 + 1e-6));
     RC_ASSERT(other.ofBrightest() <= 1 + 1e-6 || !mixer.additive());
+}
+
+// Whatever is pinned, kept out or given up.
+RC_GTEST_PROP(AnyMix, FilmedIsNeverFurtherForTheCameraThanTruest, ()) {
+    static const auto cameras = test::shippedCameras({"kittiwake"});
+    const Mixer& mixer = anyMixer();
+    const auto wanted = colourFor(mixer, true);
+    auto wish = anyWish(mixer);
+    wish.intent = Intent::Filmed;
+    wish.cameras = cameras;
+    const auto filmed = mixer.solve(wanted, wish);
+    wish.intent = Intent::Truest;
+    const auto truest = mixer.solve(wanted, wish);
+    RC_ASSERT(filmed.end == truest.end);
+    if (filmed.end != MixEnd::InReach)
+        return;
+    const auto missOf = [&](const Mix& mix) {
+        return largestCameraMiss(*wanted.spectrum, light::spectrumOf(mixer.type(), mix.drives),
+                                 *cameras)
+            .value_or(0);
+    };
+    RC_ASSERT(missOf(filmed) <= missOf(truest) + 1e-6);
 }
 
 RC_GTEST_PROP(AnyMix, TruestMovesLittleWhenTheColourDoes, ()) {

@@ -30,6 +30,12 @@ inline mix::Mixer shippedMixer(const std::string& id, const std::string& mode = 
     return mix::Mixer(type, *type->mode(mode));
 }
 
+// Of a type that was changed, in its first mode.
+inline mix::Mixer mixerOf(light::FixtureType type) {
+    const auto shared = std::make_shared<const light::FixtureType>(std::move(type));
+    return mix::Mixer(shared, shared->modes[0]);
+}
+
 inline const light::SwatchBook& shippedBook() {
     static const auto book =
         files::readSwatchBook(std::string(ZELO_DATA) + "/gels/salt-road.txt").value();
