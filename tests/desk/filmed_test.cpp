@@ -7,6 +7,7 @@
 #include "desk/match/mix_panel.h"
 #include "desk/readings/full_readings.h"
 #include "light/levels.h"
+#include "show/edits.h"
 #include "show/kept.h"
 
 #include <QMenu>
@@ -81,12 +82,48 @@ TEST_F(FilmedTest, TheMenuAddsBalancesAndLeavesOut) {
     ASSERT_TRUE(press("as the lamp behind this gel"));
     const auto& camera = *(*document.show().cameras.begin()).second;
     EXPECT_EQ(camera.balance, light::Asked(light::AskedWhite{3200, {}}));
+    ASSERT_TRUE(press("as this colour"));
+    EXPECT_EQ((*document.show().cameras.begin()).second->balance,
+              window.focusModel().wish()->asked);
     ASSERT_TRUE(press("Filmed minds it"));
     EXPECT_EQ(camerasInUse(document.show()), "");
     EXPECT_FALSE(mixing.noTradeOff().isEmpty()) << "it says that no camera is minded";
     QTest::keyClick(&window, Qt::Key_Z, Qt::ControlModifier);
     settle();
     EXPECT_NE(camerasInUse(document.show()), "");
+}
+
+TEST_F(FilmedTest, TheMenuGoesByKeys) {
+    auto* intents = child<Stations>("Intent");
+    intents->setFocus();
+    for (int i = 0; i < 3; ++i)
+        QTest::keyClick(intents, Qt::Key_Right);
+    settle();
+    ASSERT_EQ(intents->chosen(), 4);
+    cameras().setFocus();
+    QTest::keyClick(&cameras(), Qt::Key_Space);
+    auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+    ASSERT_TRUE(menu);
+    QTest::keyClick(menu, Qt::Key_Down); // the one in use; the next is to be added
+    QTest::keyClick(menu, Qt::Key_Down);
+    QTest::keyClick(menu, Qt::Key_Return);
+    settle();
+    EXPECT_EQ(document.show().cameras.size(), 2u);
+}
+
+TEST_F(FilmedTest, WithoutRoomItIsSaidWhereTheCurveStands) {
+    show::Fixture f;
+    f.type = "dunlin-3";
+    f.number = 901;
+    f.universe = 9;
+    const auto next = show::addFixture(document.state().show, f);
+    ASSERT_TRUE(document.edit("a lamp", next));
+    document.setLineup({{(*next)->last_fixture_id}});
+    window.asking().pick("gel:214@3200");
+    settle();
+    choose(*child<Stations>("Intent"), 4);
+    EXPECT_TRUE(mixing.noTradeOff().contains("3 emitters")) << mixing.noTradeOff().toStdString();
+    EXPECT_TRUE(mixing.tradeOff().empty());
 }
 
 TEST_F(FilmedTest, TheReadingsTellEachCamerasMiss) {

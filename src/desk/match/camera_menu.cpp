@@ -25,7 +25,7 @@ QString balanceText(const light::Asked& balance) {
                                 : toQt(light::toText(balance));
 }
 
-void fillBalances(QMenu& menu, Document& document, FocusModel& focus,
+void fillBalances(QMenu& menu, QWidget* owner, Document& document, FocusModel& focus,
                   const show::FilmCamera& camera) {
     const auto add = [&](const QString& text, const light::Asked& balance) {
         QAction* action = menu.addAction(text);
@@ -46,11 +46,11 @@ void fillBalances(QMenu& menu, Document& document, FocusModel& focus,
         add(QObject::tr("as this colour"), wish->asked);
     }
     QAction* typed = menu.addAction(QObject::tr("Typed…"));
-    QObject::connect(typed, &QAction::triggered, &document, [&document, camera] {
+    QObject::connect(typed, &QAction::triggered, &document, [&document, camera, owner] {
         const auto* white = std::get_if<light::AskedWhite>(&camera.balance);
         bool taken = false;
         const double k = QInputDialog::getDouble(
-            nullptr, QObject::tr("Balance of %1").arg(toQt(camera.name)), QObject::tr("Kelvin"),
+            owner, QObject::tr("Balance of %1").arg(toQt(camera.name)), QObject::tr("Kelvin"),
             white ? white->cct_k : 5600, 1000, 25000, 0, &taken, {}, 100);
         if (!taken)
             return;
@@ -63,6 +63,7 @@ void fillBalances(QMenu& menu, Document& document, FocusModel& focus,
 } // namespace
 
 void fillCameraMenu(QMenu& menu, Document& document, FocusModel& focus) {
+    QWidget* owner = menu.parentWidget(); // of what is asked: the menu is gone by then
     for (const auto& [name, camera] : document.show().cameras) {
         QMenu* own = menu.addMenu(QObject::tr("%1, at %2%3")
                                       .arg(toQt(name), balanceText(camera->balance),
@@ -78,7 +79,7 @@ void fillCameraMenu(QMenu& menu, Document& document, FocusModel& focus) {
                     : QObject::tr("Leave %1 out").arg(toQt(of.name)),
                  next);
         });
-        fillBalances(*own->addMenu(QObject::tr("Balanced to")), document, focus, *camera);
+        fillBalances(*own->addMenu(QObject::tr("Balanced to")), owner, document, focus, *camera);
         QObject::connect(own->addAction(QObject::tr("Remove from the show")), &QAction::triggered,
                          &document, [&document, of = name] {
                              document.edit(QObject::tr("Remove camera %1").arg(toQt(of)),

@@ -9,7 +9,8 @@ class QMenu;
 
 namespace zelo::desk {
 
-// Fills an empty menu. `focus`: the light that a camera can be balanced to.
+// Fills an empty menu; its parent owns what is asked for. `focus`: the light that a camera can be
+// balanced to.
 void fillCameraMenu(QMenu& menu, Document& document, FocusModel& focus);
 
 // "Kittiwake, Fulmar": those in use; empty where there is none.

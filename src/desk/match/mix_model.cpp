@@ -7,6 +7,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/words.h"
 #include "desk/match/camera_menu.h"
+#include "mix/camera_miss.h"
 
 #include <algorithm>
 #include <cmath>
@@ -28,9 +29,12 @@ MixModel::MixModel(Document& document, FocusModel& focus, QObject* parent)
 }
 
 void MixModel::setIntent(mix::Intent intent) {
-    if (intent == mix::Intent::Filmed && camerasInUse(document_.show()).isEmpty() &&
-        !document_.edit(tr("A camera for Filmed"), withSomeCamera(document_)))
-        return;
+    if (intent == mix::Intent::Filmed && camerasInUse(document_.show()).isEmpty()) {
+        if (!document_.edit(tr("A camera for Filmed"), withSomeCamera(document_)))
+            return;
+        document_.tell(tr("Filmed minds %1: “cameras” chooses another, and its balance.")
+                           .arg(camerasInUse(document_.show())));
+    }
     focus_.editWishes(intentNames().value(static_cast<int>(intent)), true, 0,
                       [&](show::ColourWish& w) { w.intent = intent; });
 }
@@ -199,11 +203,22 @@ void MixModel::setFamilyDrive(const Family& family, double target, int gesture) 
     setByHand(tr("%1 by hand").arg(family.name), parts, gesture);
 }
 
+namespace {
+
+mix::CameraRoom room(const TypeRow& row) {
+    const mix::MixWish& wish = row.lamp.colour->wish;
+    return wish.intent == mix::Intent::Filmed ? mix::cameraRoom(*row.lamp.mixer, wish)
+                                              : mix::CameraRoom{};
+}
+
+} // namespace
+
 std::optional<mix::Gain> MixModel::gain() const {
     const TypeRow* row = focus_.focus();
     const light::Wanted* light = focus_.wanted();
-    return row && row->lamp.colour && light ? mix::gainOf(row->lamp.colour->wish, *light)
-                                            : std::nullopt;
+    if (!row || !row->lamp.colour || !light || room(*row).none())
+        return std::nullopt;
+    return mix::gainOf(row->lamp.colour->wish, *light);
 }
 
 QString MixModel::tradeOffName() const {
@@ -218,6 +233,8 @@ QString MixModel::noTradeOff() const {
         return {};
     if (w->intent == mix::Intent::Filmed && camerasInUse(document_.show()).isEmpty())
         return tr("No camera is minded: choose one.");
+    if (const TypeRow* row = focus_.focus(); row && row->lamp.colour && room(*row).none())
+        return said(mix::words(room(*row)));
     return w->intent == mix::Intent::Brightest
                ? tr("Brightest gives no brightness up.")
                : tr("No curve: this colour came without a spectrum to compare with.");
@@ -225,8 +242,7 @@ QString MixModel::noTradeOff() const {
 
 void MixModel::askTradeOff() {
     const TypeRow* row = focus_.focus();
-    if (!row || !row->lamp.colour ||
-        !mix::gainOf(row->lamp.colour->wish, row->lamp.colour->wanted)) {
+    if (!gain()) {
         document_.forget("trade-off");
         trade_.clear();
         trade_key_.clear();
@@ -236,14 +252,14 @@ void MixModel::askTradeOff() {
     const auto& colour = *row->lamp.colour;
     std::string key = row->key.type + row->key.mode + light::toText(colour.wanted.asked) +
                       mix::nameOf(colour.wish.intent);
-    key += fmt::format("!{}", fmt::ptr(colour.wish.cameras.get()));
     for (const std::size_t e : colour.wish.keep_out)
         key += fmt::format("-{}", e);
     for (const auto& p : colour.wish.pins)
         key += fmt::format("={}:{}", p.part, p.drive);
-    if (key == trade_key_)
+    if (key == trade_key_ && colour.wish.cameras == trade_cameras_)
         return;
     trade_key_ = key;
+    trade_cameras_ = colour.wish.cameras;
     document_.later(
         "trade-off", this,
         [mixer = row->lamp.mixer, colour = row->lamp.colour,

@@ -63,6 +63,7 @@ private:
     bool setting_ = false; // the hand changes by this
     std::vector<mix::TradePoint> trade_;
     std::string trade_key_;
+    colour::CamerasPtr trade_cameras_; // that it is for
     bool holding_ = false;
 };
 
