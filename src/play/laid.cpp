@@ -95,7 +95,8 @@ double intensityAt(const Gradient& g, const std::vector<double>& at, double plac
 }
 
 show::ColourWish wishOf(const Gradient& g, const Uv& uv) {
-    return {light::AskedUv{uv.u, uv.v}, uv, g.intent, g.give_up, g.keep_out, g.pins, {}};
+    return {light::AskedUv{uv.u, uv.v}, uv, g.intent, g.give_up, g.keep_out, g.pins, {},
+            g.exact_for_camera};
 }
 
 // The mix of a lamp that has light of its own: near to its type's, so that neighbours stay alike.

@@ -78,6 +78,19 @@ Ways::Key Ways::keyOf(const Ask& ask) {
         add(static_cast<double>(pin.part));
         add(pin.drive);
     }
+    // Cameras by what they see: an edited one has a name that was there before.
+    add(ask.mixing.exact_for_camera);
+    for (std::size_t c = 0; c < ask.mixing.cameraCount(); ++c)
+        for (const std::size_t channel : {0, 1, 2}) {
+            double sum = 0, slope = 0;
+            const auto& seen = (*ask.mixing.cameras)[c].sensitivity(channel);
+            for (std::size_t i = 0; i < colour::kGridSize; ++i) {
+                sum += seen[i];
+                slope += static_cast<double>(i) * seen[i];
+            }
+            add(sum);
+            add(slope);
+        }
     for (const colour::Uv& corner : ask.wish.reach.corners()) {
         add(corner.u);
         add(corner.v);

@@ -61,6 +61,7 @@ struct Gradient {
     std::vector<std::string> keep_out = {};                // names of emitters
     std::vector<std::pair<std::string, double>> pins = {}; // name and drive
     std::string unknown = {};
+    bool exact_for_camera = false; // as of a ColourWish
 
     bool givesIntensity() const { return bright != Bright::Untouched; }
     friend bool operator==(const Gradient&, const Gradient&) = default;

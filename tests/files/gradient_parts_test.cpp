@@ -35,6 +35,7 @@ Gradient rich(show::PaletteId palette) {
     g.give_up = 0.45;
     g.keep_out = {"Indigo"};
     g.pins = {{"Lime", 0.25}};
+    g.exact_for_camera = true;
     return g;
 }
 

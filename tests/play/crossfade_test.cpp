@@ -8,6 +8,7 @@
 #include "show/kept.h"
 #include "show/routes.h"
 #include "support/asked.h"
+#include "support/cameras.h"
 #include "support/near_way.h"
 
 #include <gtest/gtest.h>
@@ -116,6 +117,35 @@ TEST_F(CrossfadeTest, ThePlannedWayIsTheOneThatIsPlayed) {
                 EXPECT_NEAR(at[e], shown[e], 1e-9) << i;
         }
     }
+}
+
+// The mixes between two ends mind the cameras that there are now.
+TEST_F(CrossfadeTest, AWayIsPlannedAnewForAnotherCamera) {
+    add("gannet-8");
+    between(colour("gel:104"), colour("gel:338"));
+    const auto seen = picture();
+    const auto& f = seen.focus().fading;
+    Ways ways;
+    Ways::Ask ask{f.mixer, f.from.drives, f.to.drives,
+                  colour::planckianUv({state.show->white_cct_k})};
+    ask.mixing.intent = mix::Intent::Filmed;
+    ask.mixing.cameras = test::shippedCameras({"fulmar"});
+    const auto first = ways.planned(ask);
+    ask.mixing.cameras = test::shippedCameras({"fulmar"});
+    EXPECT_EQ(ways.planned(ask), first) << "the same camera";
+    ask.mixing.cameras = test::shippedCameras({"fulmar"}, 5600);
+    const auto balanced = ways.planned(ask);
+    ASSERT_TRUE(balanced);
+    EXPECT_NE(balanced, first) << "another white";
+    light::Drives a(first->parts), b(first->parts);
+    double apart = 0;
+    for (int i = 10; i < 100; i += 10) {
+        first->at(i / 100.0, a.begin());
+        balanced->at(i / 100.0, b.begin());
+        for (std::size_t e = 0; e < a.size(); ++e)
+            apart = std::max(apart, std::abs(a[e] - b[e]));
+    }
+    EXPECT_GT(apart, 0.001);
 }
 
 TEST_F(CrossfadeTest, ADarkEndTakesTheOtherOnesColourInTheDarkFirst) {

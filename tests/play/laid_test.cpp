@@ -2,11 +2,14 @@
 // What a gradient makes of the lamps it is laid over, with the fixture types that ship.
 #include "colour/cct.h"
 #include "colour/oklab.h"
+#include "colour/smoothest.h"
+#include "light/levels.h"
 #include "play/laid.h"
 #include "play/shipped.h"
 #include "play/stage.h"
 #include "show/kept.h"
 #include "support/asked.h"
+#include "support/cameras.h"
 
 #include <gtest/gtest.h>
 
@@ -374,6 +377,48 @@ TEST_F(LaidTest, MirroredIsSymmetricAndAWholeTurnIsNone) {
     const auto whole = laid(turned);
     for (std::size_t i = 0; i < 9; ++i)
         EXPECT_EQ(whole.lamps[i].uv, once.lamps[i].uv);
+}
+
+// Sources of which cameras look on.
+class Filming : public Shipped {
+public:
+    explicit Filming(colour::CamerasPtr cameras) : cameras_(std::move(cameras)) {}
+    colour::CamerasPtr cameras() const override { return cameras_; }
+
+private:
+    colour::CamerasPtr cameras_;
+};
+
+// Between its stops a colour has no light of its own: the smoothest that has it is what the camera
+// is to see. Mixed lamp by lamp it is never farther off than by Truest.
+TEST_F(LaidTest, AGradientIsFilmedAllAlong) {
+    const auto cameras = test::shippedCameras({"guillemot"}, 5600);
+    const Filming filming(cameras);
+    const auto lamps = add("gannet-8", 9);
+    Gradient g = gradientOf({"xy:0.5,0.38", "xy:0.26,0.26"});
+    g.choose = route::Choose::EachAlone;
+    const auto missOf = [&](const LaidLamp& lamp) {
+        const auto got = light::spectrumOf(lamp.colour->mixer->type(), lamp.colour->mix.drives);
+        const auto want = colour::smoothestSpectrum(colour::toXyz(lamp.uv));
+        return *cameras->front().miss(got, *want);
+    };
+    const auto of = [&](const Gradient& from) {
+        return layOut(*show, {{}, std::make_shared<Gradient>(from), lamps}, filming, mixes);
+    };
+    const auto truest = of(g);
+    g.intent = mix::Intent::Filmed;
+    const auto filmed = of(g);
+    g.exact_for_camera = true;
+    const auto exact = of(g);
+    double sum[2] = {};
+    for (std::size_t i = 0; i < lamps.size(); ++i) {
+        EXPECT_LT(filmed.lamps[i].colour->mix.miss_uv, 1e-6) << i;
+        EXPECT_LE(missOf(filmed.lamps[i]), missOf(truest.lamps[i]) + 1e-7) << i;
+        EXPECT_LT(missOf(exact.lamps[i]), 1e-5) << i;
+        sum[0] += missOf(truest.lamps[i]);
+        sum[1] += missOf(filmed.lamps[i]);
+    }
+    EXPECT_LT(sum[1], 0.7 * sum[0]);
 }
 
 } // namespace

@@ -25,11 +25,12 @@ void writeColour(Json& j, const show::Source<light::Asked>& colour, const colour
 
 mix::Intent readIntent(JsonObject& o); // "intent"; Truest where there is none
 
-// Intent, give-up, keep-outs and pins of what has them.
+// Intent, give-up, for whom it is exact, keep-outs and pins of what has them.
 template <class Mixing>
 void readMixing(JsonObject& o, Mixing& to) {
     to.intent = readIntent(o);
     to.give_up = o.number("give_up", 0.3, 0, 1);
+    to.exact_for_camera = o.flag("exact_for_camera");
     o.each("keep_out", show::kMostNames, [&](const Json& j, const JsonPath& at) {
         if (j.is_string())
             to.keep_out.push_back(j.get<std::string>());
@@ -51,6 +52,8 @@ template <class Mixing>
 void writeMixing(Json& j, const Mixing& from) {
     j["intent"] = mix::nameOf(from.intent);
     j["give_up"] = from.give_up;
+    if (from.exact_for_camera)
+        j["exact_for_camera"] = true;
     if (!from.keep_out.empty())
         j["keep_out"] = from.keep_out;
     if (!from.pins.empty()) {

@@ -78,7 +78,6 @@ ColourWish readColour(const Json& json, const JsonPath& path, std::vector<Senten
     wish.uv = readUv(o, "uv").value_or(wish.uv);
     wish.asked = readAsked(o, wish.uv, notes);
     readMixing(o, wish);
-    wish.exact_for_camera = o.flag("exact_for_camera");
     wish.unknown = o.unknown();
     error = o.error();
     return wish;
@@ -472,8 +471,6 @@ Json colourJson(const ColourWish& wish) {
     j["asked"] = light::toText(wish.asked);
     j["uv"] = {wish.uv.u, wish.uv.v};
     writeMixing(j, wish);
-    if (wish.exact_for_camera)
-        j["exact_for_camera"] = true;
     writeUnknown(j, wish.unknown);
     return j;
 }
