@@ -9,7 +9,9 @@
 #include "mix/rounding.h"
 #include "show/kept.h"
 
+#include <algorithm>
 #include <cmath>
+#include <tuple>
 
 namespace zelo::host {
 
@@ -23,6 +25,7 @@ BookLine lineOf(const mix::Mixer& mixer, const light::Wanted& wanted, const Book
     mix::MixWish how;
     how.intent = wish.intent;
     how.give_up = wish.give_up;
+    how.cameras = wish.intent == mix::Intent::Filmed ? wish.cameras : nullptr;
     const auto mix = mixer.solve(wanted, how);
     mix::MixWish most_light;
     most_light.intent = mix::Intent::Brightest;
@@ -46,11 +49,41 @@ BookLine lineOf(const mix::Mixer& mixer, const light::Wanted& wanted, const Book
         line.rf = colour::tm30Of(spectrum, cct->cct).rf;
     if (wanted.spectrum)
         line.ssi = colour::spectralSimilarity(spectrum, *wanted.spectrum).value_or(NAN);
+    if (wanted.spectrum && wish.cameras)
+        line.cameras = mix::missByCamera(*wanted.spectrum, spectrum, *wish.cameras);
     return line;
 }
 
 std::string number(double value, int decimals) {
     return std::isfinite(value) ? fmt::format("{:.{}f}", value, decimals) : std::string();
+}
+
+// Of the report: a line without light, or of a gel without a spectrum, tells none.
+std::vector<std::string> camerasOf(const std::vector<BookLine>& lines) {
+    std::vector<std::string> names;
+    for (const BookLine& l : lines)
+        if (l.cameras.size() > names.size()) {
+            names.clear();
+            for (const auto& camera : l.cameras)
+                names.push_back(camera.name);
+        }
+    return names;
+}
+
+double missOf(const BookLine& line, std::size_t camera) {
+    return camera < line.cameras.size() ? line.cameras[camera].miss.value_or(NAN) : NAN;
+}
+
+// Median and largest; NaN of none.
+std::pair<double, double> spreadOf(std::vector<double> values) {
+    if (values.empty())
+        return {NAN, NAN};
+    const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
+    std::nth_element(values.begin(), middle, values.end());
+    const double upper = *middle;
+    const double median =
+        values.size() % 2 ? upper : (upper + *std::max_element(values.begin(), middle)) / 2;
+    return {median, *std::max_element(values.begin(), values.end())};
 }
 
 } // namespace
@@ -77,13 +110,57 @@ std::vector<BookLine> bookReport(const BookWish& wish, const light::ColourSource
 }
 
 std::string bookReportCsv(const std::vector<BookLine>& lines) {
-    std::string text = "gel,name,type,miss_uv,in_reach,candela,of_brightest,rf,ssi\n";
-    for (const BookLine& l : lines)
-        text += fmt::format("{},{},{},{},{},{},{},{},{}\n", csvCell(l.gel), csvCell(l.name),
+    std::string text = "gel,name,type,miss_uv,in_reach,candela,of_brightest,rf,ssi";
+    const auto names = camerasOf(lines);
+    for (const std::string& name : names)
+        text += "," + csvCell("miss " + name);
+    text += "\n";
+    for (const BookLine& l : lines) {
+        text += fmt::format("{},{},{},{},{},{},{},{},{}", csvCell(l.gel), csvCell(l.name),
                             csvCell(l.type), number(l.miss_uv, 5), l.in_reach ? "yes" : "no",
                             number(l.candela, 1), number(l.of_brightest, 3), number(l.rf, 1),
                             number(l.ssi, 0));
+        for (std::size_t i = 0; i < names.size(); ++i)
+            text += "," + number(missOf(l, i), 5);
+        text += "\n";
+    }
     return text;
+}
+
+double BookType::judged() const {
+    double most = cameras.empty() ? median_uv : 0;
+    for (const OfCamera& camera : cameras)
+        most = std::isfinite(camera.median) ? std::max(most, camera.median) : HUGE_VAL;
+    return most;
+}
+
+std::vector<BookType> bookTypes(const std::vector<BookLine>& lines) {
+    const auto names = camerasOf(lines);
+    std::vector<std::string> types;
+    for (const BookLine& l : lines)
+        if (std::find(types.begin(), types.end(), l.type) == types.end())
+            types.push_back(l.type);
+    std::vector<BookType> all;
+    for (const std::string& type : types) {
+        const auto spread = [&](const auto& missed) {
+            std::vector<double> misses;
+            for (const BookLine& l : lines)
+                if (l.type == type)
+                    if (const double miss = missed(l); std::isfinite(miss))
+                        misses.push_back(miss);
+            return spreadOf(std::move(misses));
+        };
+        BookType of{type, 0, 0, {}};
+        std::tie(of.median_uv, of.worst_uv) = spread([](const BookLine& l) { return l.miss_uv; });
+        for (std::size_t i = 0; i < names.size(); ++i) {
+            const auto [median, worst] = spread([&](const BookLine& l) { return missOf(l, i); });
+            of.cameras.push_back({names[i], median, worst});
+        }
+        all.push_back(std::move(of));
+    }
+    std::stable_sort(all.begin(), all.end(),
+                     [](const BookType& a, const BookType& b) { return a.judged() < b.judged(); });
+    return all;
 }
 
 Result<show::ShowPtr> bookPalettes(const show::ShowPtr& show, const BookWish& wish,

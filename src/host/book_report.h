@@ -4,7 +4,7 @@
 #pragma once
 
 #include "light/wanted.h"
-#include "mix/mix.h"
+#include "mix/camera_miss.h"
 #include "show/show.h"
 
 #include <functional>
@@ -17,9 +17,10 @@ struct BookLine {
     std::string type;      // "Gannet 8"
     double miss_uv = 0;    // as sent
     bool in_reach = true;
-    double candela = 0;      // at full
-    double of_brightest = 0; // 0..1, of the most light this colour can have
-    double rf = 0, ssi = 0;  // NaN where they mean nothing
+    double candela = 0;                        // at full
+    double of_brightest = 0;                   // 0..1, of the most light this colour can have
+    double rf = 0, ssi = 0;                    // NaN where they mean nothing
+    std::vector<mix::CameraMiss> cameras = {}; // of the wish, in its order
 };
 
 struct BookWish {
@@ -28,6 +29,7 @@ struct BookWish {
     double lamp_k = light::kGelLampK;
     mix::Intent intent = mix::Intent::Truest;
     double give_up = 0.3;
+    colour::CamerasPtr cameras = {}; // whose misses are told, and whom Filmed minds; null: none
 };
 
 // On a worker. `progress` is told how many gels are done after each; the lines so far come back
@@ -36,8 +38,24 @@ std::vector<BookLine> bookReport(const BookWish& wish, const light::ColourSource
                                  const std::stop_token& stop,
                                  const std::function<void(std::size_t)>& progress);
 
-// gel,name,type,miss_uv,in_reach,candela,of_brightest,rf,ssi
+// gel,name,type,miss_uv,in_reach,candela,of_brightest,rf,ssi, and "miss NAME" of each camera
 std::string bookReportCsv(const std::vector<BookLine>& lines);
+
+// How a type holds over all gels of a report.
+struct BookType {
+    std::string type;
+    double median_uv = 0, worst_uv = 0; // of the eye's miss
+    struct OfCamera {
+        std::string name;
+        double median = 0, worst = 0; // of its miss; NaN where it saw nothing
+    };
+    std::vector<OfCamera> cameras;
+    // For who looks on that it is worst for in the median; without cameras the eye's.
+    double judged() const;
+};
+// Best first: by the median of the camera that each type is worst for, without cameras by the
+// eye's; gels out of its reach count as they are.
+std::vector<BookType> bookTypes(const std::vector<BookLine>& lines);
 
 // A palette "214 Apricot" for each, its colour asked for with the lamp, the intent and give-up of
 // the wish; those whose name is taken are passed over. `made` counts the new ones.

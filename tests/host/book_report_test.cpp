@@ -58,6 +58,38 @@ TEST_F(BookReport, IsATable) {
     EXPECT_EQ(csv.find("nan"), std::string::npos);
 }
 
+// "Which of my types holds best before this camera."
+TEST_F(BookReport, TellsBothMissesAndTheBestTypeFirst) {
+    const auto camera = library.camera("Guillemot");
+    ASSERT_TRUE(camera);
+    wish.cameras = std::make_shared<const colour::Cameras>(
+        colour::Cameras{*play::cameraFrom(*camera, library)});
+    const auto truest = bookReport(wish, library, {}, {});
+    wish.intent = mix::Intent::Filmed;
+    const auto filmed = bookReport(wish, library, {}, {});
+    const auto before = bookTypes(truest);
+    const auto after = bookTypes(filmed);
+    ASSERT_EQ(after.size(), 2u);
+    EXPECT_EQ(after[0].type, "Gannet 8") << "more emitters have more room";
+    EXPECT_LE(after[0].cameras[0].median, after[1].cameras[0].median);
+    for (const auto& type : after) { // by another road: a plain sort of the lines
+        std::vector<double> misses;
+        for (const auto& l : filmed)
+            if (l.type == type.type && l.cameras.size() == 1 && l.cameras[0].miss)
+                misses.push_back(*l.cameras[0].miss);
+        std::sort(misses.begin(), misses.end());
+        ASSERT_EQ(misses.size() % 2, 1u);
+        EXPECT_EQ(type.cameras[0].median, misses[misses.size() / 2]);
+        EXPECT_EQ(type.cameras[0].worst, misses.back());
+    }
+    const auto gannet = std::find_if(before.begin(), before.end(),
+                                     [](const BookType& t) { return t.type == "Gannet 8"; });
+    EXPECT_LT(after[0].cameras[0].median, 0.5 * gannet->cameras[0].median);
+    EXPECT_LT(after[0].median_uv, 0.0005) << "and exact for the eye";
+    const auto csv = bookReportCsv(filmed);
+    EXPECT_NE(csv.find("rf,ssi,miss Guillemot\n"), std::string::npos);
+}
+
 TEST_F(BookReport, MakesPalettesInOneStep) {
     auto show = std::make_shared<const show::Show>();
     wish.gels = {{"214", "Apricot"}, {"338", "Sluice"}, {"999", "none such"}};
