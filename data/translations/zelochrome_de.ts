@@ -714,16 +714,24 @@
         <translation>Aus einer Datei …</translation>
     </message>
     <message>
-        <source>Sensitivities of a camera</source>
-        <translation>Empfindlichkeiten einer Kamera</translation>
-    </message>
-    <message>
-        <source>Sensitivities (*.csv *.txt *.cgats);;All files (*)</source>
-        <translation>Empfindlichkeiten (*.csv *.txt *.cgats);;Alle Dateien (*)</translation>
-    </message>
-    <message>
         <source>%1, shares of r g</source>
         <translation>%1, Anteile von r g</translation>
+    </message>
+    <message>
+        <source>Exact for the eye, nearest for cameras</source>
+        <translation>Genau fürs Auge, Kameras möglichst nah</translation>
+    </message>
+    <message>
+        <source>Exact for %1, nearest for the eye</source>
+        <translation>Genau für %1, dem Auge möglichst nah</translation>
+    </message>
+    <message>
+        <source>All light as it shows it</source>
+        <translation>Alles Licht, wie sie es zeigt</translation>
+    </message>
+    <message>
+        <source>Its sensitivities…</source>
+        <translation>Ihre Empfindlichkeiten…</translation>
     </message>
 </context>
 <context>
@@ -3378,6 +3386,10 @@
         <source>{} emitters or filters leave {} ways free, all who look on would take {}</source>
         <translation>{} Emitter oder Filter lassen {} Wege frei, alle, die zusehen, brauchten {}</translation>
     </message>
+    <message>
+        <source>no camera &apos;{}&apos; in the show</source>
+        <translation>keine Kamera „{}“ in der Schau</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -3717,6 +3729,93 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::CameraForm</name>
+    <message>
+        <source>Name of the camera</source>
+        <translation>Name der Kamera</translation>
+    </message>
+    <message>
+        <source>Under which the show keeps it</source>
+        <translation>Unter dem die Schau sie behält</translation>
+    </message>
+    <message>
+        <source>Camera balance</source>
+        <translation>Abgleich der Kamera</translation>
+    </message>
+    <message>
+        <source>The white that it is balanced to</source>
+        <translation>Das Weiß, auf das sie abgeglichen ist</translation>
+    </message>
+    <message>
+        <source>K</source>
+        <translation>K</translation>
+    </message>
+    <message>
+        <source>Choose a file…</source>
+        <translation>Datei wählen…</translation>
+    </message>
+    <message>
+        <source>A table of wavelength and three sensitivities: CSV with nm, r, g, b, or CGATS</source>
+        <translation>Eine Tabelle aus Wellenlänge und drei Empfindlichkeiten: CSV mit nm, r, g, b, oder CGATS</translation>
+    </message>
+    <message>
+        <source>Add to the show</source>
+        <translation>In die Schau</translation>
+    </message>
+    <message>
+        <source>Filmed can mind it, and all light be seen by it</source>
+        <translation>„Gefilmt“ kann auf sie achten, und alles Licht durch sie gesehen werden</translation>
+    </message>
+    <message>
+        <source>Camera</source>
+        <translation>Kamera</translation>
+    </message>
+    <message>
+        <source>Sensitivities of a camera</source>
+        <translation>Empfindlichkeiten einer Kamera</translation>
+    </message>
+    <message>
+        <source>Sensitivities (*.csv *.txt *.cgats);;All files (*)</source>
+        <translation>Empfindlichkeiten (*.csv *.txt *.cgats);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>in this show</source>
+        <translation>in dieser Schau</translation>
+    </message>
+    <message>
+        <source>Reading %1</source>
+        <translation>%1 wird gelesen</translation>
+    </message>
+    <message>
+        <source>Add camera %1</source>
+        <translation>Kamera %1 hinzufügen</translation>
+    </message>
+    <message>
+        <source>Change camera %1</source>
+        <translation>Kamera %1 ändern</translation>
+    </message>
+    <message>
+        <source>Replace that one</source>
+        <translation>Jene ersetzen</translation>
+    </message>
+    <message>
+        <source>Change</source>
+        <translation>Ändern</translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>balanced to %1</source>
+        <translation>abgeglichen auf %1</translation>
+    </message>
+    <message>
+        <source>A table with a row for each wavelength: nm, r, g, b, from 400 to 700 nm or farther, every 10 nm or finer. Or a CGATS file.</source>
+        <translation>Eine Tabelle mit einer Zeile je Wellenlänge: nm, r, g, b, von 400 bis 700 nm oder weiter, alle 10 nm oder feiner. Oder eine CGATS-Datei.</translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::CheckPanel</name>
     <message>
         <source>Next dark lamp</source>
@@ -3882,6 +3981,37 @@
     <message>
         <source>no type yet</source>
         <translation>noch kein Typ</translation>
+    </message>
+    <message>
+        <source>mixed for the cameras</source>
+        <translation>für die Kameras gemischt</translation>
+    </message>
+    <message>
+        <source>As Filmed, for those of the show&apos;s cameras that it minds; else as Truest. Their misses stand in the report beside the eye&apos;s</source>
+        <translation>Wie „Gefilmt“, für die Kameras der Schau, auf die es achtet; sonst wie „Treueste“. Ihre Abweichungen stehen im Bericht neben der des Auges</translation>
+    </message>
+    <message>
+        <source>eye %1 (%2)</source>
+        <translation>Auge %1 (%2)</translation>
+    </message>
+    <message>
+        <source>%1 %2 (%3)</source>
+        <translation>%1 %2 (%3)</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n more in the report</source>
+        <translation>
+            <numerusform>%n weiterer im Bericht</numerusform>
+            <numerusform>%n weitere im Bericht</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Best first, misses in the median (at worst):</source>
+        <translation>Bester zuerst, Abweichungen im Median (schlimmstens):</translation>
     </message>
 </context>
 <context>
@@ -5520,6 +5650,10 @@
         <source>Saving a copy</source>
         <translation>Sichert eine Kopie</translation>
     </message>
+    <message>
+        <source>As the eye sees it: %1</source>
+        <translation>Wie das Auge es sieht: %1</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::FadeFaults</name>
@@ -6783,6 +6917,14 @@
     <message>
         <source>Time</source>
         <translation>Zeit</translation>
+    </message>
+    <message>
+        <source>%1, seen by %2</source>
+        <translation>%1, gesehen von %2</translation>
+    </message>
+    <message>
+        <source>by %1</source>
+        <translation>durch %1</translation>
     </message>
 </context>
 <context>
@@ -8445,13 +8587,17 @@ Gebaut mit Qt %1. %2</translation>
         <source>← →, Home</source>
         <translation>← →, Pos1</translation>
     </message>
+    <message>
+        <source>All light as a camera shows it, or as the eye sees it</source>
+        <translation>Alles Licht, wie eine Kamera es zeigt, oder wie das Auge es sieht</translation>
+    </message>
+    <message>
+        <source>A camera from a file…</source>
+        <translation>Kamera aus einer Datei…</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::MatchView</name>
-    <message>
-        <source>Colours as the eye sees them that takes this lamp for white, or as a camera balanced to it shows them</source>
-        <translation>Farben, wie das Auge sie sieht, das diese Lampe für Weiß nimmt, oder wie eine darauf abgeglichene Kamera sie zeigt</translation>
-    </message>
     <message>
         <source>Lamp behind the gel</source>
         <translation>Lampe hinter der Folie</translation>
@@ -8611,6 +8757,30 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>miss Δu′v′</source>
         <translation>Abw. Δu′v′</translation>
+    </message>
+    <message>
+        <source>All light as the eye sees it that takes this lamp for white, or as one of the show&apos;s cameras shows it: halves, skin and cloth, lamps, plan, stage. Charts of colours stay the eye&apos;s.</source>
+        <translation>Alles Licht, wie das Auge es sieht, das diese Lampe für Weiß nimmt, oder wie eine Kamera der Schau es zeigt: Hälften, Haut und Stoff, Lampen, Plan, Bühne. Farbkarten bleiben die des Auges.</translation>
+    </message>
+    <message>
+        <source>The camera that all is seen by: another one, its balance, a new one</source>
+        <translation>Die Kamera, durch die alles gesehen wird: eine andere, ihr Abgleich, eine neue</translation>
+    </message>
+    <message>
+        <source>Camera that all is seen by</source>
+        <translation>Kamera, durch die alles gesehen wird</translation>
+    </message>
+    <message>
+        <source>A camera to look through</source>
+        <translation>Eine Kamera zum Hindurchsehen</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>All light is now as %1 shows it: Y goes back to the eye, its name in Match chooses another.</source>
+        <translation>Alles Licht ist nun, wie %1 es zeigt: Y geht zurück zum Auge, ihr Name in der Ansicht „Abgleich“ wählt eine andere.</translation>
     </message>
 </context>
 <context>
@@ -10429,10 +10599,6 @@ Gebaut mit Qt %1. %2</translation>
         <translation>Auf Haut und Stoff</translation>
     </message>
     <message>
-        <source>Left half: under the light wanted. Right half: under what the type in focus makes. ΔE in CAM16-UCS, the eye adapted to the lamp: below 1 nobody sees it</source>
-        <translation>Linke Hälfte: im gewünschten Licht. Rechte Hälfte: in dem, was der Typ im Blick macht. ΔE in CAM16-UCS, das Auge an die Lampe gewöhnt: unter 1 sieht es niemand</translation>
-    </message>
-    <message>
         <source>largest difference on skin %1</source>
         <translation>größter Unterschied auf Haut %1</translation>
     </message>
@@ -10447,6 +10613,14 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>A colour typed as numbers has no spectrum: how it looks on skin depends on the light that has it. Ask for a gel, a white or a measured light.</source>
         <translation>Eine als Zahlen getippte Farbe hat kein Spektrum: wie sie auf Haut aussieht, hängt vom Licht ab, das sie hat. Eine Folie, ein Weiß oder ein gemessenes Licht verlangen.</translation>
+    </message>
+    <message>
+        <source>Left half: under the light wanted. Right half: under what the type in focus makes. ΔE in CAM16-UCS, the eye adapted to the lamp, or all as the camera shows it: below 1 nobody sees it. The worst stands out</source>
+        <translation>Linke Hälfte: unter dem gewünschten Licht. Rechte Hälfte: unter dem, was der Typ im Blick daraus macht. ΔE in CAM16-UCS, das Auge an die Lampe angepasst, oder alles, wie die Kamera es zeigt: unter 1 sieht es niemand. Das Schlimmste tritt hervor</translation>
+    </message>
+    <message>
+        <source>largest of all on %1</source>
+        <translation>größter von allen auf %1</translation>
     </message>
 </context>
 <context>
@@ -11210,6 +11384,22 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>cd at full</source>
         <translation>cd voll</translation>
+    </message>
+    <message>
+        <source>%1 sees it %2 off</source>
+        <translation>%1 sieht es um %2 daneben</translation>
+    </message>
+    <message>
+        <source>%1 does not see it</source>
+        <translation>%1 sieht es nicht</translation>
+    </message>
+    <message>
+        <source>%1 r g, exact for it</source>
+        <translation>%1 r g, genau für sie</translation>
+    </message>
+    <message>
+        <source>for %1, r g</source>
+        <translation>für %1, r g</translation>
     </message>
 </context>
 <context>

@@ -34,6 +34,13 @@
             <numerusform>%n gels</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>%n more in the report</source>
+        <translation>
+            <numerusform>%n more in the report</numerusform>
+            <numerusform>%n more in the report</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::CrossfadeSide</name>

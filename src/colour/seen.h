@@ -2,6 +2,7 @@
 // One surface under two lights: what it looks like, and how different.
 #pragma once
 
+#include "colour/camera.h"
 #include "colour/spectrum.h"
 #include "colour/xyz.h"
 
@@ -21,5 +22,11 @@ struct SurfaceSeen {
 std::vector<SurfaceSeen> surfacesSeen(std::span<const Spectrum> reflectances,
                                       const Spectrum& wanted, const Spectrum& got,
                                       const Spectrum& white);
+
+// The same as a camera shows it to an eye adapted to its white: wanted and got are Camera::shown,
+// brought to the same shown luminance of a perfect white. Empty where it shows no light of one.
+std::vector<SurfaceSeen> surfacesShown(std::span<const Spectrum> reflectances,
+                                       const Spectrum& wanted, const Spectrum& got,
+                                       const Camera& camera);
 
 } // namespace zelo::colour

@@ -346,7 +346,7 @@ std::vector<ComparedWay> comparedWays(const show::Show& show, const CrossfadePic
         auto planned = asPlanned(f, way, common, show);
         if (!planned)
             return;
-        ComparedWay one{way, by, std::move(*planned), 0};
+        ComparedWay one{way, by, f.mixer, std::move(*planned), 0};
         one.steps =
             route::stepsFor(*f.mixer, one.seen.fade, show.crossfade->tolerance_uv).steps.size();
         all.push_back(std::move(one));

@@ -93,8 +93,9 @@ CrossfadePicture crossfadePicture(const show::State& state, const show::Lineup& 
 
 // One of the ways between the same ends, to choose from.
 struct ComparedWay {
-    std::optional<route::StopWay> way; // nothing: as needed
-    const char* by = nullptr;          // of Around: the hue it goes by
+    std::optional<route::StopWay> way;       // nothing: as needed
+    const char* by = nullptr;                // of Around: the hue it goes by
+    std::shared_ptr<const mix::Mixer> mixer; // of the lamps that would go it
     SeenWay seen;
     std::size_t steps = 0; // for a console
 };

@@ -228,7 +228,7 @@ std::vector<show::Point> figuresOf(const show::Show& show) {
 }
 
 PictureLamp pictureLamp(const StageLamp& lamp, const colour::Spectrum& skin,
-                        const colour::Spectrum& cloth) {
+                        const colour::Spectrum& cloth, const colour::Camera* camera) {
     if (!lamp.mixer || !(lamp.sent.xyz.Y > 0))
         return {};
     const auto light = light::spectrumOf(lamp.mixer->type(), lamp.sent.drives);
@@ -236,10 +236,10 @@ PictureLamp pictureLamp(const StageLamp& lamp, const colour::Spectrum& skin,
     if (!(size > 0))
         return {lamp.sent.xyz, 0.4 * lamp.sent.xyz, 0.4 * lamp.sent.xyz};
     const double scale = lamp.sent.xyz.Y / size; // as it was measured, or dimmed
-    const auto from = [&](const colour::Spectrum& surface) {
-        return scale * toXyz(light * surface);
+    const auto seen = [&](const colour::Spectrum& shone) {
+        return scale * (camera ? camera->shown(shone) : toXyz(shone));
     };
-    return {lamp.sent.xyz, from(skin), from(cloth)};
+    return {camera ? seen(light) : lamp.sent.xyz, seen(light * skin), seen(light * cloth)};
 }
 
 double mostOf(const StageLamp& lamp) {

@@ -3,6 +3,7 @@
 // figures, and a little of it in the air.
 #pragma once
 
+#include "colour/camera.h"
 #include "play/stage.h"
 
 #include <array>
@@ -18,11 +19,13 @@ enum class Material : unsigned char { None, White, Skin, Cloth }; // None: nothi
 // colours that look the same on white may differ on skin.
 struct PictureLamp {
     colour::Xyz white, skin, cloth;
-    bool lit() const { return white.Y > 0; }
+    // Of what a camera shows, Y alone can be below nothing where there is light.
+    bool lit() const { return white.X > 0 || white.Y > 0 || white.Z > 0; }
 };
 
+// `camera`: as it shows them; null: as the eye sees them.
 PictureLamp pictureLamp(const StageLamp& lamp, const colour::Spectrum& skin,
-                        const colour::Spectrum& cloth);
+                        const colour::Spectrum& cloth, const colour::Camera* camera = nullptr);
 // The most that it could give, cd: for the exposure of a picture.
 double mostOf(const StageLamp& lamp);
 

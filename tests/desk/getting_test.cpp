@@ -74,20 +74,6 @@ TEST_F(GettingTest, SkinAndClothTellMixesOfOneColourApart) {
     EXPECT_TRUE(std::isnan(skin.worst()));
 }
 
-TEST_F(GettingTest, ACameraShowsItsOwnWhite) {
-    pick("cct:5600");
-    const QColor eye = document.colours().of(focus.wanted()->xyz);
-    EXPECT_GT(eye.blue(), eye.red() + 10) << "an eye at 3200 K sees daylight as cool";
-    document.setCamera(5600);
-    const QColor camera = document.colours().of(focus.wanted()->xyz);
-    settle();
-    EXPECT_NEAR(camera.red(), camera.blue(), 3) << "to a camera at 5600 K it is white";
-    const auto image = window.matchView().grab().toImage();
-    EXPECT_EQ(image.pixelColor(window.matchView().wantedPixel()), camera);
-    document.setCamera(std::nullopt);
-    EXPECT_EQ(document.colours().of(focus.wanted()->xyz), eye);
-}
-
 TEST_F(GettingTest, TheSplitFieldHasAWindowOfItsOwn) {
     pick("gel:214");
     QTest::keyClick(&window, Qt::Key_Z, Qt::ShiftModifier);

@@ -9,6 +9,7 @@
 #include "desk/kit/text_log.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/match/calibration_view.h"
+#include "desk/match/camera_menu.h"
 #include "desk/match/level_column.h"
 #include "desk/match/match_view.h"
 #include "desk/match/mix_panel.h"
@@ -187,6 +188,23 @@ TEST_F(LayoutTest, MixInEveryState) {
     expectClean("by hand");
     window.matchView().mix().setFamilies(true);
     expectClean("families");
+}
+
+TEST_F(LayoutTest, SeenByACamera) {
+    chooseGroups({"front", "back", "cyc"});
+    window.asking().pick("gel:214@3200");
+    window.matchView().lookThrough(true);
+    settle();
+    document.tell({}); // what it tells is read by then
+    ASSERT_TRUE(document.camera());
+    expectClean("balanced to kelvin");
+    setCameraBalance(document, *document.camera(), light::AskedGel{"214", 3200, {}, {}});
+    window.matchView().mixing().setIntent(mix::Intent::Filmed);
+    expectClean("balanced to a gel, Filmed");
+    for (const int view : {MainWindow::Rig, MainWindow::Cues}) {
+        window.showView(view);
+        expectClean("view " + std::to_string(view));
+    }
 }
 
 TEST_F(LayoutTest, MatchWithLongNamesOfEmitters) {

@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The stage as it looks from the house.
+#include "colour/observer.h"
 #include "play/shipped.h"
 #include "play/stage_picture.h"
 #include "show/edits.h"
 #include "show/kept.h"
 #include "support/asked.h"
+#include "support/cameras.h"
 
 #include <gtest/gtest.h>
 
@@ -91,6 +93,28 @@ TEST_F(StagePictureTest, SurfacesAreSeenByTheirOwnReflectance) {
     EXPECT_LT(cold.skin.Y / cold.white.Y, 0.1);
     EXPECT_FALSE(lampWith("gel:104").white == lampWith("gel:338").white);
     EXPECT_FALSE(pictureLamp(StageLamp{}, reddish, reddish).lit()) << "no type, no light";
+}
+
+TEST_F(StagePictureTest, ACameraShowsTheLightByItsSpectrum) {
+    add(0, -3, 6, 0);
+    Shipped shipped;
+    Mixes mixes;
+    const auto hand = show::withIntensity(
+        show::withColour(show::emptyHand(), {{1}}, test::wishFor("gel:214")), {{1}}, 1);
+    const auto lamp = computeStage({show, hand}, {}, shipped, mixes).lamps[0];
+    const auto grey = colour::Spectrum::flat(0.5);
+    const auto& f = colour::matchingFunctions(colour::Observer::Cie1931_2);
+    const auto eye = *colour::Camera::of(
+        "eye", {colour::Spectrum(f.x), colour::Spectrum(f.y), colour::Spectrum(f.z)},
+        colour::lampOf({3200}));
+    const auto seen = pictureLamp(lamp, grey, grey);
+    const auto as_eye = pictureLamp(lamp, grey, grey, &eye);
+    EXPECT_LT(colour::norm(as_eye.white - seen.white), 1e-6 * seen.white.Y);
+    EXPECT_LT(colour::norm(as_eye.skin - seen.skin), 1e-6 * seen.white.Y);
+    const auto fulmar = test::shippedCamera("fulmar");
+    const auto shown = pictureLamp(lamp, grey, grey, &fulmar);
+    EXPECT_GT(colour::distance(colour::toUv(shown.white), colour::toUv(seen.white)), 0.001);
+    EXPECT_NEAR(shown.skin.Y, 0.5 * shown.white.Y, 1e-6 * shown.white.Y) << "grey is half of it";
 }
 
 TEST_F(StagePictureTest, FiguresStandWhereTheyAreDragged) {

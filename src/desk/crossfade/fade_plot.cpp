@@ -121,7 +121,7 @@ void FadePlot::paintEvent(QPaintEvent*) {
     paintBracket(p, focus.would, r.ribbons);
     const auto ribbon = [&](const SeenWay& way, int which) {
         const QRect place(xOf(0), r.ribbons + which * r.ribbon, xOf(1) - xOf(0), r.ribbon);
-        paintRibbon(p, place, way, model_.document().colours());
+        paintRibbon(p, place, *focus.fading.mixer, way, model_.document().colours());
     };
     ribbon(focus.would, 0);
     ribbon(focus.planned, 1);

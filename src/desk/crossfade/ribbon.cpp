@@ -2,10 +2,11 @@
 #include "desk/crossfade/ribbon.h"
 
 #include "colour/oklab.h"
+#include "desk/kit/shown_light.h"
 
 namespace zelo::desk {
 
-void paintRibbon(QPainter& p, const QRect& place, const play::SeenWay& way,
+void paintRibbon(QPainter& p, const QRect& place, const mix::Mixer& mixer, const play::SeenWay& way,
                  const LightColours& colours) {
     const auto& points = way.fade.points;
     const double a = way.brightness_cd.front();
@@ -14,7 +15,8 @@ void paintRibbon(QPainter& p, const QRect& place, const play::SeenWay& way,
     for (std::size_t i = 0; i < points.size(); ++i) {
         const double even = colour::evenlySeen(a > 0 ? a : b, b > 0 ? b : a, points[i].t);
         const double level = even > 0 ? std::min(1.0, way.brightness_cd[i] / even) : 0;
-        light.setColorAt(points[i].t, colours.of(colour::toXyz(points[i].uv), level));
+        const auto seen = shownLight(colours, mixer, points[i].drives, colour::toXyz(points[i].uv));
+        light.setColorAt(points[i].t, colours.of(seen, level));
     }
     p.fillRect(place, light);
 }

@@ -10,8 +10,8 @@
 namespace zelo::desk {
 
 // Colours as they are, and darker only where there is less light than evenly from end to end: a
-// brighter end is no brighter stripe.
-void paintRibbon(QPainter& p, const QRect& place, const play::SeenWay& way,
+// brighter end is no brighter stripe. `mixer`: of the lamps that go it.
+void paintRibbon(QPainter& p, const QRect& place, const mix::Mixer& mixer, const play::SeenWay& way,
                  const LightColours& colours);
 
 } // namespace zelo::desk

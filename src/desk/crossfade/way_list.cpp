@@ -102,8 +102,8 @@ void WayList::paintEvent(QPaintEvent*) {
         const bool mine = taken(all[i]);
         if (static_cast<int>(i) == hovered_)
             p.fillRect(row, theme().row);
-        paintRibbon(p, QRect(row.left(), row.top() + 2, kRibbon, kRow - 4), all[i].seen,
-                    model_.document().colours());
+        paintRibbon(p, QRect(row.left(), row.top() + 2, kRibbon, kRow - 4), *all[i].mixer,
+                    all[i].seen, model_.document().colours());
         if (mine) {
             p.setRenderHint(QPainter::Antialiasing);
             drawPointer(p, QPointF(row.left() - 6, row.center().y() + 0.5), Points::Right, 10, 7,

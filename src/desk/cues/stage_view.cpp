@@ -41,7 +41,7 @@ QImage pictureOf(const play::StagePicture& picture, const play::Stage& stage,
     const auto cloth = reflectanceOf(surfaces, kCloth);
     std::vector<play::PictureLamp> lamps;
     for (const auto& lamp : stage.lamps)
-        lamps.push_back(play::pictureLamp(lamp, skin, cloth));
+        lamps.push_back(play::pictureLamp(lamp, skin, cloth, colours.camera()));
     std::vector<colour::Xyz> light;
     picture.light(lamps, light);
     QImage image(picture.width(), picture.height(), QImage::Format_RGB32);

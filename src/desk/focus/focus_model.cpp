@@ -21,8 +21,10 @@ FocusModel::FocusModel(Document& document, QObject* parent) : QObject(parent), d
     connect(&document_, &Document::changed, this, [this](Changes what) {
         if (what.has(Change::Light | Change::Lineup | Change::Focus))
             rebuild();
-        else if (what.has(Change::Seen))
+        else if (what.has(Change::Seen)) {
+            askCameras();
             emit rowsChanged();
+        }
     });
 }
 
@@ -94,7 +96,33 @@ void FocusModel::rebuild() {
     for (TypeRow& row : rows_)
         if (const auto known = rf_.find({row.key.type, row.key.mode}); known != rf_.end())
             row.rf = known->second;
+    askCameras();
     emit rowsChanged();
+}
+
+const mix::CameraMiss* TypeRow::worstCamera() const {
+    const mix::CameraMiss* worst = nullptr;
+    for (const auto& of : cameras)
+        if (of.miss && (!worst || *of.miss > *worst->miss))
+            worst = &of;
+    return worst;
+}
+
+// A colour typed as numbers has no light that a camera could see.
+void FocusModel::askCameras() {
+    const light::Wanted* want = wanted();
+    const auto minded = document_.sources()->cameras();
+    const colour::Camera* through = document_.colours().camera();
+    for (TypeRow& row : rows_) {
+        row.cameras.clear();
+        row.exact_for_camera =
+            minded && row.lamp.colour && row.lamp.colour->wish.exactFor() != nullptr;
+        if (!want || !want->spectrum || !(row.lamp.sent.xyz.Y > 0) || (!through && !minded))
+            continue;
+        const auto got = light::spectrumOf(row.lamp.mixer->type(), row.lamp.sent.drives);
+        row.cameras = through ? mix::missByCamera(*want->spectrum, got, {*through})
+                              : mix::missByCamera(*want->spectrum, got, *minded);
+    }
 }
 
 void FocusModel::askRendering() {
@@ -167,6 +195,7 @@ bool FocusModel::mixedAnew(const show::LayingPtr& laying, show::FixtureId id,
     next.give_up = wish->give_up;
     next.keep_out = wish->keep_out;
     next.pins = wish->pins;
+    next.exact_for_camera = wish->exact_for_camera;
     show::Laying copy = *laying;
     copy.own = std::make_shared<const show::Gradient>(std::move(next));
     const auto changed = std::make_shared<const show::Laying>(std::move(copy));

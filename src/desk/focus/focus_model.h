@@ -5,6 +5,7 @@
 #pragma once
 
 #include "desk/kit/document.h"
+#include "mix/camera_miss.h"
 
 #include <optional>
 #include <set>
@@ -24,6 +25,10 @@ struct TypeRow {
     bool out_of_reach = false;
     std::optional<double> level = {}; // judged at this one, which changes its colour; else at full
     double rf = NAN;                  // of its light; NaN until computed, or where it means nothing
+    // Of the camera that is looked through, else of those that the show minds; as sent.
+    std::vector<mix::CameraMiss> cameras = {};
+    bool exact_for_camera = false; // the first that the show minds, and the eye comes after
+    const mix::CameraMiss* worstCamera() const; // null: none that sees it
 };
 
 class FocusModel : public QObject {
@@ -54,6 +59,7 @@ private:
                    const std::function<void(show::ColourWish&)>& change, show::HandPtr& hand,
                    std::set<show::LayingPtr>& done);
     void rebuild();
+    void askCameras(); // of each row
 
     Document& document_;
     std::vector<TypeRow> rows_;

@@ -3,6 +3,7 @@
 
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/watch.h"
 
 #include <QKeyEvent>
@@ -85,7 +86,9 @@ void GradientPlan::paintEvent(QPaintEvent*) {
         if (!f)
             continue;
         p.setPen(QPen(Qt::black, 1));
-        p.setBrush(lamp.colour ? document_.colours().of(colour::toXyz(lamp.uv)) : theme().glass);
+        p.setBrush(lamp.colour ? colourOfLight(document_.colours(), *lamp.colour->mixer,
+                                               lamp.colour->mix.drives, lamp.colour->mix.got)
+                               : theme().glass);
         p.drawEllipse(toPx(f->place.x_m, f->place.y_m), 4, 4);
     }
     const auto& along = *model_.gradient()->along;

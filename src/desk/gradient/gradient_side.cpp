@@ -8,6 +8,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/split_chip.h"
 #include "desk/kit/watch.h"
 #include "desk/kit/words.h"
@@ -234,8 +235,12 @@ void GradientSide::paintEvent(QPaintEvent*) {
         const QRectF disc(kMargin, kDiscTop, kDisc, kDisc);
         const bool lit = lamp->colour && colour::hasChromaticity(lamp->colour->mix.got);
         p.setRenderHint(QPainter::Antialiasing);
-        paintSplitDisc(p, disc, document_.colours().of(colour::toXyz(lamp->uv)),
-                       lit ? document_.colours().of(lamp->colour->mix.got) : theme().glass);
+        paintSplitDisc(p, disc,
+                       lit ? colourOfLight(document_.colours(), lamp->colour->wanted)
+                           : document_.colours().of(colour::toXyz(lamp->uv)),
+                       lit ? colourOfLight(document_.colours(), *lamp->colour->mixer,
+                                           lamp->colour->mix.drives, lamp->colour->mix.got)
+                           : theme().glass);
         p.setRenderHint(QPainter::Antialiasing, false);
         const int x = kMargin + kDisc + 14;
         const double miss = model_.missOf(*id);

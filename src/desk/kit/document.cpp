@@ -42,7 +42,13 @@ Document::Document(std::unique_ptr<host::Session> session)
     };
     if (auto* network = session_->network())
         network->onFound([this] { post([this] { emit changed(Change::Found); }); });
-    session_->on_change = [this](Changes what) { emit changed(what); };
+    session_->on_change = [this](Changes what) {
+        if (camera_ && what.has(Change::Palettes)) { // it, or the palette that it is balanced to
+            followCamera();
+            what = what | Change::Seen;
+        }
+        emit changed(what);
+    };
 }
 
 // While something moves by itself: 30 times a second, and less when there is no time.
@@ -226,9 +232,32 @@ void Document::leftWorkLater(std::function<void(const std::vector<host::LeftWork
         std::move(take));
 }
 
-void Document::setCamera(std::optional<double> balance_k) {
-    camera_k_ = balance_k;
-    lookAnew();
+bool Document::setCamera(const std::optional<std::string>& name) {
+    camera_ = name;
+    followCamera();
+    emit changed(Change::Seen);
+    return camera_ == name;
+}
+
+void Document::followCamera() {
+    through_.reset();
+    if (camera_) {
+        Result<colour::Camera> made =
+            fail(ErrorCode::NotFound, ZELO_TEXT("core", "no camera '{}' in the show"), *camera_);
+        if (const show::FilmCamera* of = show().cameras.find(*camera_))
+            made = play::cameraFrom(*of, *sources());
+        if (made)
+            through_ = std::make_shared<const colour::Camera>(*made);
+        else
+            tell(tr("As the eye sees it: %1").arg(said(made.error())));
+    }
+    if (!through_)
+        camera_.reset();
+    colours_ = asSeen();
+}
+
+LightColours Document::asSeen() const {
+    return through_ ? LightColours(through_, monitor_) : LightColours(Kelvin{eye_k()}, monitor_);
 }
 
 void Document::setEye(std::optional<double> white_k) {
@@ -247,7 +276,7 @@ void Document::setBookLamp(double lamp_k) {
 }
 
 void Document::lookAnew() {
-    colours_ = LightColours(Kelvin{camera_k_.value_or(eye_k())}, monitor_);
+    colours_ = asSeen();
     emit changed(Change::Seen);
 }
 

@@ -121,9 +121,11 @@ public:
     Sentence trouble() const { return session_->guard().trouble(); }
 
     // --- how it is looked at
-    // Colours as a camera balanced to this shows them; nothing: as the eye does.
-    void setCamera(std::optional<double> balance_k);
-    const std::optional<double>& camera() const { return camera_k_; }
+    // All light as this camera of the show shows it; nothing: as the eye sees it. False, and the
+    // reason told, where there is none of that name, or what it is balanced to is not to be had.
+    // It goes back to the eye's when the camera leaves the show.
+    bool setCamera(const std::optional<std::string>& name);
+    const std::optional<std::string>& camera() const { return camera_; }
     // What the eye takes for white, as a lamp: the one behind the swatch book's gels, or a kelvin
     // of its own. It is no part of the show, and has nothing to do with the white of its routes.
     double eye_k() const { return eye_k_.value_or(book_lamp_k_); }
@@ -220,8 +222,10 @@ private:
     void opened(const Opening& opening, const std::function<Done()>& take, const Then& then);
     template <class Read, class Take>
     void openWhenRead(const QString& what, Read read, Take take, Then then);
-    void lookAnew(); // as what sees now
-    Inbox inbox_;    // before the session: its threads post to it
+    void lookAnew();     // as who sees now
+    void followCamera(); // the one that is looked through, as it is in the show now
+    LightColours asSeen() const;
+    Inbox inbox_; // before the session: its threads post to it
     void lookAgain();
     std::unique_ptr<host::Session> session_;
     std::shared_ptr<const play::Stage> stage_;
@@ -229,7 +233,9 @@ private:
     bool looks_again_ = false;
     QString look_words_;
     LightColours colours_;
-    std::optional<double> camera_k_, eye_k_;
+    std::optional<std::string> camera_;
+    std::shared_ptr<const colour::Camera> through_; // that one; null: the eye
+    std::optional<double> eye_k_;
     double book_lamp_k_ = light::kGelLampK;
     std::shared_ptr<const colour::Monitor> monitor_;
     TypeKey chosen_focus_;

@@ -2,6 +2,7 @@
 #include "desk/kit/lamp_marks.h"
 
 #include "desk/kit/draw.h"
+#include "desk/kit/shown_light.h"
 
 #include <QPainterPath>
 #include <array>
@@ -43,7 +44,7 @@ void paintLampMark(QPainter& p, const QPointF& at, int kind, const play::StageLa
     p.setRenderHint(QPainter::Antialiasing);
     const bool dark = !lamp || lamp->dark != play::DarkWhy::None;
     p.setPen(QPen(dark ? theme().text : QColor(Qt::black), 1));
-    p.setBrush(dark ? theme().bench : colours.of(lamp->sent.xyz));
+    p.setBrush(dark ? theme().bench : colourOfLight(colours, *lamp));
     p.drawPolygon(shape);
     for (int bar = 0; bar < std::min(3, kind / kShapes); ++bar)
         p.drawLine(at + QPointF(-kLampMark, 4 * bar), at + QPointF(kLampMark, 4 * bar));
@@ -102,7 +103,7 @@ void paintLampGlass(QPainter& p, const QRectF& glass, const play::StageLamp* lam
         p.fillRect(glass, theme().glass);
         const double height = std::max(kLeastLight, glass.height() * level);
         const QRectF light(glass.left(), glass.bottom() - height, glass.width(), height);
-        p.fillRect(light, colours.of(lamp->sent.xyz));
+        p.fillRect(light, colourOfLight(colours, *lamp));
         if (lamp->miss_uv > 0.004)
             drawHatch(p, light);
         p.restore();

@@ -15,6 +15,11 @@ LightColours::LightColours(Kelvin white, std::shared_ptr<const colour::Monitor> 
     : screen_(colour::toXyz(colour::lampOf(white)), monitor), monitor_(std::move(monitor)),
       white_k_(white.value) {}
 
+LightColours::LightColours(std::shared_ptr<const colour::Camera> camera,
+                           std::shared_ptr<const colour::Monitor> monitor)
+    : screen_(colour::toXyz(camera->white()), monitor), monitor_(std::move(monitor)),
+      camera_(std::move(camera)) {}
+
 QString LightColours::screenText() const {
     return monitor_
                ? QObject::tr("Shown by this screen's profile, “%1”.").arg(toQt(monitor_->name()))

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/light_pools.h"
 
+#include "desk/kit/shown_light.h"
 #include "show/arrange.h"
 
 #include <QImage>
@@ -24,7 +25,7 @@ void paintPools(QPainter& p, const QRect& room, const play::Stage& stage, const 
             continue;
         const QPointF at = place(show::litPoint(f->place)) / kCoarse;
         const double r = show::kLitRadius_m * scale / kCoarse;
-        QColor c = colours.of(lamp.sent.xyz);
+        QColor c = colourOfLight(colours, lamp);
         QRadialGradient pool(at, r);
         for (const double far : {0.0, 0.35, 0.7, 1.0}) {
             c.setAlphaF(

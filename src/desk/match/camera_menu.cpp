@@ -3,9 +3,9 @@
 
 #include "desk/kit/document.h"
 #include "desk/kit/qt_text.h"
+#include "desk/match/camera_form.h"
 #include "show/kept.h"
 
-#include <QFileDialog>
 #include <QInputDialog>
 #include <QMenu>
 
@@ -19,23 +19,21 @@ void keep(Document& document, const QString& name, const show::FilmCamera& camer
     document.edit(name, show::keepCamera(document.state().show, camera));
 }
 
-QString balanceText(const light::Asked& balance) {
-    const auto* white = std::get_if<light::AskedWhite>(&balance);
-    return white && !white->duv ? QObject::tr("%1 K").arg(white->cct_k, 0, 'f', 0)
-                                : toQt(light::toText(balance));
+// A line of the menu that is either so or not.
+QAction* tick(QMenu& menu, const QString& text, bool on) {
+    QAction* action = menu.addAction(text);
+    action->setCheckable(true);
+    action->setChecked(on);
+    return action;
 }
 
 void fillBalances(QMenu& menu, QWidget* owner, Document& document, FocusModel& focus,
                   const show::FilmCamera& camera) {
     const auto add = [&](const QString& text, const light::Asked& balance) {
-        QAction* action = menu.addAction(text);
-        action->setCheckable(true);
-        action->setChecked(camera.balance == balance);
-        QObject::connect(action, &QAction::triggered, &document, [&document, camera, balance] {
-            auto next = camera;
-            next.balance = balance;
-            keep(document, QObject::tr("Balance of %1").arg(toQt(camera.name)), next);
-        });
+        QObject::connect(tick(menu, text, camera.balance == balance), &QAction::triggered,
+                         &document, [&document, name = camera.name, balance] {
+                             setCameraBalance(document, name, balance);
+                         });
     };
     for (const double k : kBalances_k)
         add(QObject::tr("%1 K").arg(k, 0, 'f', 0), light::AskedWhite{k, {}});
@@ -52,12 +50,29 @@ void fillBalances(QMenu& menu, QWidget* owner, Document& document, FocusModel& f
         const double k = QInputDialog::getDouble(
             owner, QObject::tr("Balance of %1").arg(toQt(camera.name)), QObject::tr("Kelvin"),
             white ? white->cct_k : 5600, 1000, 25000, 0, &taken, {}, 100);
-        if (!taken)
-            return;
-        auto next = camera;
-        next.balance = light::AskedWhite{k, {}};
-        keep(document, QObject::tr("Balance of %1").arg(toQt(camera.name)), next);
+        if (taken)
+            setCameraBalance(document, camera.name, light::AskedWhite{k, {}});
     });
+}
+
+// Who sees the colour exactly: the eye, or the first camera that is minded.
+void fillExactFor(QMenu& menu, Document& document, FocusModel& focus) {
+    const auto minded = document.sources()->cameras();
+    const auto wish = focus.wish();
+    if (!minded || !wish)
+        return;
+    menu.addSeparator();
+    const QString first = toQt(minded->front().name());
+    const auto exact = [&focus](const QString& name, bool camera) {
+        focus.editWishes(name, true, 0,
+                         [camera](show::ColourWish& w) { w.exact_for_camera = camera; });
+    };
+    const QString eye = QObject::tr("Exact for the eye, nearest for cameras");
+    const QString camera = QObject::tr("Exact for %1, nearest for the eye").arg(first);
+    QObject::connect(tick(menu, eye, !wish->exact_for_camera), &QAction::triggered, &focus,
+                     [=] { exact(eye, false); });
+    QObject::connect(tick(menu, camera, wish->exact_for_camera), &QAction::triggered, &focus,
+                     [=] { exact(camera, true); });
 }
 
 } // namespace
@@ -68,9 +83,12 @@ void fillCameraMenu(QMenu& menu, Document& document, FocusModel& focus) {
         QMenu* own = menu.addMenu(QObject::tr("%1, at %2%3")
                                       .arg(toQt(name), balanceText(camera->balance),
                                            camera->used ? QString() : QObject::tr(", not used")));
-        QAction* used = own->addAction(QObject::tr("Filmed minds it"));
-        used->setCheckable(true);
-        used->setChecked(camera->used);
+        QObject::connect(
+            tick(*own, QObject::tr("All light as it shows it"), document.camera() == name),
+            &QAction::triggered, &document, [&document, of = name](bool on) {
+                document.setCamera(on ? std::optional(of) : std::nullopt);
+            });
+        QAction* used = tick(*own, QObject::tr("Filmed minds it"), camera->used);
         QObject::connect(used, &QAction::triggered, &document, [&document, of = *camera](bool on) {
             auto next = of;
             next.used = on;
@@ -80,6 +98,10 @@ void fillCameraMenu(QMenu& menu, Document& document, FocusModel& focus) {
                  next);
         });
         fillBalances(*own->addMenu(QObject::tr("Balanced to")), owner, document, focus, *camera);
+        QObject::connect(own->addAction(QObject::tr("Its sensitivities…")), &QAction::triggered,
+                         owner, [&document, owner, of = *camera] {
+                             (new CameraForm(document, owner->window()))->open(of);
+                         });
         QObject::connect(own->addAction(QObject::tr("Remove from the show")), &QAction::triggered,
                          &document, [&document, of = name] {
                              document.edit(QObject::tr("Remove camera %1").arg(toQt(of)),
@@ -97,18 +119,34 @@ void fillCameraMenu(QMenu& menu, Document& document, FocusModel& focus) {
                                   camera);
                          });
     }
-    QObject::connect(
-        menu.addAction(QObject::tr("From a file…")), &QAction::triggered, &document, [&document] {
-            const QString path = QFileDialog::getOpenFileName(
-                nullptr, QObject::tr("Sensitivities of a camera"), {},
-                QObject::tr("Sensitivities (*.csv *.txt *.cgats);;All files (*)"));
-            if (path.isEmpty())
-                return;
-            const auto camera = document.library().camera(fromQt(path));
-            if (!camera)
-                return document.tell(said(camera.error()));
-            keep(document, QObject::tr("Add camera %1").arg(toQt(camera->name)), *camera);
-        });
+    QObject::connect(menu.addAction(QObject::tr("From a file…")), &QAction::triggered, owner,
+                     [&document, owner] { (new CameraForm(document, owner->window()))->choose(); });
+    fillExactFor(menu, document, focus);
+}
+
+void popUpCameraMenu(QWidget& button, Document& document, FocusModel& focus) {
+    auto* menu = new QMenu(&button);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    fillCameraMenu(*menu, document, focus);
+    menu->popup(button.mapToGlobal(QPoint(0, button.height())));
+}
+
+QString balanceText(const light::Asked& balance) {
+    const auto* white = std::get_if<light::AskedWhite>(&balance);
+    return white && !white->duv ? QObject::tr("%1 K").arg(white->cct_k, 0, 'f', 0)
+                                : toQt(light::toText(balance));
+}
+
+void setCameraBalance(Document& document, const std::string& camera, const light::Asked& balance,
+                      int gesture) {
+    const show::FilmCamera* of = document.show().cameras.find(camera);
+    if (!of)
+        return;
+    auto next = *of;
+    next.balance = balance;
+    document.edit(QObject::tr("Balance of %1").arg(toQt(camera)),
+                  show::keepCamera(document.state().show, next),
+                  gesture ? fmt::format("balance of {}-{}", camera, gesture) : std::string());
 }
 
 QString camerasInUse(const show::Show& show) {

@@ -13,6 +13,15 @@ namespace zelo::desk {
 // balanced to.
 void fillCameraMenu(QMenu& menu, Document& document, FocusModel& focus);
 
+// The same below a button that stands for it.
+void popUpCameraMenu(QWidget& button, Document& document, FocusModel& focus);
+
+// "5600 K", "gel:214@3200".
+QString balanceText(const light::Asked& balance);
+// One step with others of the same `gesture`; 0: a step of its own.
+void setCameraBalance(Document& document, const std::string& camera, const light::Asked& balance,
+                      int gesture = 0);
+
 // "Kittiwake, Fulmar": those in use; empty where there is none.
 QString camerasInUse(const show::Show& show);
 

@@ -8,11 +8,13 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
 #include "desk/match/asked_as.h"
 #include "desk/match/calibration_view.h"
+#include "desk/match/camera_menu.h"
 #include "desk/match/mix_panel.h"
 #include "desk/match/skin_panel.h"
 #include "desk/readings/full_readings.h"
@@ -31,6 +33,8 @@ constexpr int kLeader = 24; // between the disc and Want or Get, at least
 constexpr int kMixWidth = 340;
 constexpr int kGetTop = 44;
 constexpr int kScrollBar = 10;
+constexpr int kCameraLine = 17; // of Get: what a camera makes of it
+constexpr int kEyeRow = 24;
 constexpr int kLeastPlot = 36; // height of a spectrum; with less it is left out
 
 } // namespace
@@ -51,18 +55,31 @@ void TypeButton::show(const TypeRow& row, bool in_focus) {
     rf_ = row.rf;
     in_focus_ = in_focus;
     judged_ = row.lamp.colour != nullptr;
+    QStringList cameras;
+    for (const auto& of : row.cameras)
+        cameras << (of.miss ? tr("%1 sees it %2 off").arg(toQt(of.name), numberText(*of.miss, 4))
+                            : tr("%1 does not see it").arg(toQt(of.name)));
+    camera_.clear();
+    camera_miss_.clear();
+    if (const mix::CameraMiss* worst = row.worstCamera()) {
+        camera_ = row.exact_for_camera ? tr("%1 r g, exact for it").arg(toQt(worst->name))
+                                       : tr("for %1, r g").arg(toQt(worst->name));
+        camera_miss_ = numberText(*worst->miss, 4);
+    }
     setAccessibleName(tr("%1 gets it").arg(name_));
-    setAccessibleDescription(
+    const QString judged =
         tr("miss %1, %2; %3, R_f %4")
-            .arg(numberText(miss_uv_, 4), words_, candela(), numberOrDash(rf_, 0)));
-    setToolTip(
+            .arg(numberText(miss_uv_, 4), words_, candela(), numberOrDash(rf_, 0));
+    setAccessibleDescription((QStringList(judged) + cameras).join("; "));
+    const QString tip =
         in_focus
             ? tr("%1 is in focus: Mix and Readings are about it").arg(name_)
             : tr("Bring %1 into focus. %2")
                   .arg(name_,
                        std::isfinite(rf_)
                            ? tr("Its light has a fidelity index R f of %1.").arg(numberText(rf_, 0))
-                           : QString()));
+                           : QString());
+    setToolTip((QStringList(tip) + cameras).join('\n'));
     update();
 }
 
@@ -83,7 +100,7 @@ int TypeButton::wordsHeight(int width) const {
 
 int TypeButton::heightAt(int width) const {
     const int words = std::max(14, wordsHeight(width));
-    return line() + 5 + words + (beside(width) ? 2 : 20);
+    return line() + 5 + words + (beside(width) ? 2 : 20) + (camera_.isEmpty() ? 0 : kCameraLine);
 }
 
 void TypeButton::paintEvent(QPaintEvent*) {
@@ -116,6 +133,10 @@ void TypeButton::paintEvent(QPaintEvent*) {
     } else {
         drawTextRight(p, width(), below, candela(), small, theme().dim);
     }
+    if (!camera_.isEmpty())
+        drawEnds(p, 0, width(), below + kCameraLine,
+                 {camera_, small, theme().dim, camera_miss_, small,
+                  in_focus_ ? theme().text : theme().dim});
     if (hasFocus())
         drawFocusBrackets(p, rect());
 }
@@ -124,8 +145,10 @@ void TypeButton::paintEvent(QPaintEvent*) {
 
 namespace {
 QString seenByTip() {
-    return MatchView::tr("Colours as the eye sees them that takes this lamp for white, or as a "
-                         "camera balanced to it shows them");
+    return MatchView::tr(
+        "All light as the eye sees it that takes this lamp for white, or as one of "
+        "the show's cameras shows it: halves, skin and cloth, lamps, plan, stage. "
+        "Charts of colours stay the eye's.");
 }
 } // namespace
 
@@ -153,8 +176,11 @@ MatchView::MatchView(Document& document, FocusModel& focus, Asking& asking, QWid
                            tr("The lamp that the eye takes for white; a double press: the one "
                               "behind the gels of the swatch book"),
                            {1800, 12000, 100, 0}, tr("K"), this)),
+      camera_(new Button({}, {},
+                         tr("The camera that all is seen by: another one, its balance, a new one"),
+                         Button::Kind::Text, this)),
       balance_(new NumberField(tr("Camera balance"), tr("What the camera is balanced to"),
-                               {2000, 12000, 100, 0}, tr("K"), this)),
+                               {1000, 25000, 100, 0}, tr("K"), this)),
       mix_room_(new QScrollArea(this)), get_(new QScrollArea(this)),
       asked_as_(new AskedAs(focus, asking, this)), skin_(new SkinPanel(document, focus, this)),
       level_(new Button(tr("level all"), {},
@@ -189,22 +215,17 @@ MatchView::MatchView(Document& document, FocusModel& focus, Asking& asking, QWid
         const auto cct = colour::cctOf(colour::toUv(colour::toXyz(colour::daylight(k))));
         asking_.setWhite(k.value, cct ? cct->duv : 0, 0);
     });
-    balance_->setValue(5600);
-    connect(seen_by_, &Stations::stationChosen, this, [this](int by) {
-        document_.setCamera(by == 1 ? std::optional(balance_->value()) : std::nullopt);
+    camera_->setOpensMenu(true);
+    camera_->setAccessibleName(tr("Camera that all is seen by"));
+    connect(seen_by_, &Stations::stationChosen, this, [this](int by) { lookThrough(by == 1); });
+    connect(camera_, &Button::clicked, this,
+            [this] { popUpCameraMenu(*camera_, document_, focus_); });
+    connect(balance_, &NumberField::valueEdited, this, [this](double k, int gesture) {
+        if (document_.camera())
+            setCameraBalance(document_, *document_.camera(), light::AskedWhite{k, {}}, gesture);
     });
-    connect(balance_, &NumberField::valueEdited, this, [this](double k) {
-        balance_->setValue(k);
-        document_.setCamera(k);
-    });
-    watch(document_, this, Change::Seen, [this] {
-        seen_by_->setChosen(document_.camera() ? 1 : 0);
-        balance_->setVisible(document_.camera().has_value());
-        eye_->setVisible(!document_.camera());
-        eye_->setValue(document_.eye_k());
-    });
-    eye_->setValue(document_.eye_k());
-    balance_->hide();
+    watch(document_, this, Change::Seen, [this] { placeEye(); });
+    placeEye();
     connect(eye_, &NumberField::valueEdited, this, [this](double k) { document_.setEye(k); });
     connect(eye_, &NumberField::resetWanted, this, [this] { document_.setEye(std::nullopt); });
     connect(level_, &Button::clicked, this, [this] { mixing_->levelBrightness(); });
@@ -303,11 +324,7 @@ void MatchView::resizeEvent(QResizeEvent*) {
     mired_->setGeometry(kMargin + side - 92, cy + 52, 92, 24);
     daylight_->setGeometry(kMargin, cy + 53, daylight_->sizeHint().width(), 22);
     asked_as_->setGeometry(kMargin, lower + 12, below, AskedAs::kHeight);
-    const int light = lower + 12 + AskedAs::kHeight + 20;
-    through_->setGeometry(kMargin, light, below, std::max(kLeastPlot, height() - light - 44));
-    seen_by_->setGeometry(kMargin, height() - 38, seen_by_->sizeHint().width(), 34);
-    for (NumberField* f : {eye_, balance_})
-        f->setGeometry(kMargin + below - 72, height() - 36, 72, 24);
+    placeEye();
     skin_->setGeometry(width() - kMargin - below, lower - 12, below, height() - lower + 4);
     int x = width() - kMargin;
     for (Button* b : {common_, level_}) {
@@ -316,6 +333,51 @@ void MatchView::resizeEvent(QResizeEvent*) {
         x -= w + 16;
     }
     refresh();
+}
+
+void MatchView::lookThrough(bool camera) {
+    if (!camera)
+        return void(document_.setCamera(std::nullopt));
+    if (document_.show().cameras.empty()) {
+        if (!document_.edit(tr("A camera to look through"), withSomeCamera(document_)))
+            return placeEye();
+        document_.tell(tr("All light is now as %1 shows it: Y goes back to the eye, its name in "
+                          "Match chooses another.")
+                           .arg(toQt((*document_.show().cameras.begin()).first)));
+    }
+    const auto all = document_.show().cameras;
+    document_.setCamera(all.contains(last_camera_) ? last_camera_ : (*all.begin()).first);
+}
+
+int MatchView::plotBottom() const {
+    return height() - 44 - (document_.camera() ? kEyeRow : 0);
+}
+
+void MatchView::placeEye() {
+    const auto [centre, r, lower, side, below] = places();
+    const auto& name = document_.camera();
+    if (name)
+        last_camera_ = *name;
+    const show::FilmCamera* camera = name ? document_.show().cameras.find(*name) : nullptr;
+    const auto* white = camera ? std::get_if<light::AskedWhite>(&camera->balance) : nullptr;
+    const bool typed = white && !white->duv;
+    seen_by_->setChosen(camera ? 1 : 0);
+    balance_->setVisible(typed);
+    camera_->setVisible(camera);
+    eye_->setVisible(!camera);
+    eye_->setValue(document_.eye_k());
+    if (typed)
+        balance_->setValue(white->cct_k);
+    if (camera)
+        camera_->setText(typed ? toQt(*name)
+                               : tr("%1, %2").arg(toQt(*name), balanceText(camera->balance)));
+    seen_by_->setGeometry(kMargin, height() - 38, seen_by_->sizeHint().width(), 34);
+    for (NumberField* f : {eye_, balance_})
+        f->setGeometry(kMargin + below - 72, height() - 36, 72, 24);
+    const int light = lower + 12 + AskedAs::kHeight + 20;
+    camera_->setGeometry(kMargin, plotBottom() + 1, std::min(below, camera_->sizeHint().width()),
+                         22);
+    through_->setGeometry(kMargin, light, below, std::max(kLeastPlot, plotBottom() - light));
 }
 
 void MatchView::refresh() {
@@ -353,7 +415,7 @@ void MatchView::refresh() {
         tint_->setValue(asking_.whiteDuv().value_or(0));
     }
     const light::Wanted* wanted = focus_.wanted();
-    through_->setVisible(wanted && wanted->spectrum && height() - through_->y() - 44 >= kLeastPlot);
+    through_->setVisible(wanted && wanted->spectrum && plotBottom() - through_->y() >= kLeastPlot);
     if (wanted && wanted->spectrum) {
         std::optional<colour::Spectrum> lamp;
         if (wanted->lamp) // at the strength that it has before the gel
@@ -436,13 +498,13 @@ void MatchView::paintDisc(QPainter& p) {
     p.setClipPath(whole);
     p.setRenderHint(QPainter::Antialiasing, false);
     p.fillRect(QRectF(disc.left() - 1, disc.top() - 1, seam - disc.left() + 1, 2 * r + 2),
-               wanted ? document_.colours().of(wanted->xyz) : theme().glass);
+               wanted ? colourOfLight(document_.colours(), *wanted) : theme().glass);
     for (std::size_t i = 0; i < all.size(); ++i) {
         const auto& lamp = focus_.rows()[i].lamp;
         const double top = std::round(all[i].top) - (i == 0);
         const QRectF part(seam, top, r + 2, std::round(all[i].bottom) - top + 1);
         p.fillRect(part, colour::hasChromaticity(lamp.sent.xyz)
-                             ? document_.colours().of(lamp.sent.xyz)
+                             ? colourOfLight(document_.colours(), lamp)
                              : theme().glass);
     }
     if (all.empty())
@@ -494,7 +556,7 @@ void MatchView::paintWant(QPainter& p) {
         notes.setTop(notes.top() + 4 +
                      drawWrapped(p, notes, said(row->lamp.colour->trouble), typeface(Type::Small),
                                  theme().text));
-    if (wanted && document_.colours().outside(wanted->xyz))
+    if (wanted && document_.colours().outside(shownLight(document_.colours(), *wanted)))
         drawWrapped(p, notes, tr("beyond this screen: shown as near as it can"),
                     typeface(Type::Small), theme().dim);
     if (through_->isVisible())

@@ -41,7 +41,7 @@ private:
     // The words stand beside the candela when there is room, else on lines of their own.
     bool beside(int width) const;
     int wordsHeight(int width) const;
-    QString name_, words_;
+    QString name_, words_, camera_, camera_miss_;
     double miss_uv_ = 0, candela_ = 0, rf_ = 0;
     bool in_focus_ = false, judged_ = false;
 };
@@ -56,6 +56,8 @@ public:
     AskedAs& askedAs() { return *asked_as_; }
     FullReadings& fullReadings() { return *full_; }
     CalibrationView& calibration() { return *calibration_; }
+    // By a camera of the show, the one before where it is still there, or by the eye.
+    void lookThrough(bool camera);
     // Where the halves of the disc are, for looking at their pixels.
     QPoint wantedPixel() const;
     QPoint gotPixel() const; // of the type in focus
@@ -85,6 +87,8 @@ private:
     void refresh();
     void placeRows();
     void placeMix();
+    void placeEye();        // who sees it, and what is white for them
+    int plotBottom() const; // of the light wanted
     void paintLeaders(QPainter& p) const;
     void paintDisc(QPainter& p);
     void paintWant(QPainter& p);
@@ -101,8 +105,10 @@ private:
     Button* daylight_;
     SpectrumPlot* through_;
     Stations* seen_by_;
-    NumberField* eye_;      // the white of the eye
-    NumberField* balance_;  // of the camera
+    NumberField* eye_;     // the white of the eye
+    Button* camera_;       // that is looked through
+    NumberField* balance_; // of it
+    std::string last_camera_;
     QScrollArea* mix_room_; // it is scrolled when it does not fit
     QScrollArea* get_;      // the rows of Get, more of them than fit are scrolled
     std::vector<TypeButton*> types_;

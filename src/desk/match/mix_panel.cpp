@@ -11,7 +11,6 @@
 #include "desk/match/camera_menu.h"
 #include "desk/match/level_column.h"
 
-#include <QMenu>
 #include <QMouseEvent>
 #include <algorithm>
 #include <cmath>
@@ -69,12 +68,8 @@ MixPanel::MixPanel(Document& document, FocusModel& focus, MixModel& mix, QWidget
         connect(c, &ValueControl::resetWanted, this, [this] { mix_.setGiveUp(0.3, 0); });
     }
     connect(again_, &Button::clicked, this, [this] { mix_.solveAgain(); });
-    connect(cameras_, &Button::clicked, this, [this] {
-        auto* menu = new QMenu(this);
-        menu->setAttribute(Qt::WA_DeleteOnClose);
-        fillCameraMenu(*menu, document_, focus_);
-        menu->popup(cameras_->mapToGlobal(QPoint(0, cameras_->height())));
-    });
+    connect(cameras_, &Button::clicked, this,
+            [this] { popUpCameraMenu(*cameras_, document_, focus_); });
     cameras_->hide();
     watch(focus_, &FocusModel::rowsChanged, this, [this] {
         refresh();
@@ -279,7 +274,8 @@ void MixPanel::refresh() {
     const bool gives = wish && wish->intent != mix::Intent::Brightest;
     slider_->setVisible(gives);
     give_up_->setVisible(gives);
-    const bool filmed = wish && wish->intent == mix::Intent::Filmed && !(row && row->lamp.by_hand);
+    const bool filmed = wish && !(row && row->lamp.by_hand) &&
+                        (wish->intent == mix::Intent::Filmed || wish->exact_for_camera);
     if (again_->isHidden() == (row && row->lamp.by_hand) || cameras_->isHidden() == filmed) {
         again_->setHidden(!(row && row->lamp.by_hand));
         cameras_->setHidden(!filmed);

@@ -8,6 +8,7 @@
 #include "desk/kit/watch.h"
 #include "light/levels.h"
 
+#include <algorithm>
 #include <cmath>
 
 namespace zelo::desk {
@@ -21,7 +22,8 @@ SkinPanel::SkinPanel(Document& document, FocusModel& focus, QWidget* parent)
     : QWidget(parent), document_(document), focus_(focus) {
     setAccessibleName(tr("On skin and cloth"));
     setToolTip(tr("Left half: under the light wanted. Right half: under what the type in focus "
-                  "makes. ΔE in CAM16-UCS, the eye adapted to the lamp: below 1 nobody sees it"));
+                  "makes. ΔE in CAM16-UCS, the eye adapted to the lamp, or all as the camera "
+                  "shows it: below 1 nobody sees it. The worst stands out"));
     watch(focus_, &FocusModel::rowsChanged, this, [this] { ask(); });
 }
 
@@ -30,6 +32,14 @@ double SkinPanel::worst() const {
     for (std::size_t i = 0; i < seen_.size() && i < kSkins; ++i)
         most = std::max(most, seen_[i].delta_e);
     return most;
+}
+
+std::optional<std::size_t> SkinPanel::worstSample() const {
+    if (seen_.empty())
+        return std::nullopt;
+    const auto less = [](const auto& a, const auto& b) { return a.delta_e < b.delta_e; };
+    return static_cast<std::size_t>(std::max_element(seen_.begin(), seen_.end(), less) -
+                                    seen_.begin());
 }
 
 void SkinPanel::ask() {
@@ -42,20 +52,25 @@ void SkinPanel::ask() {
     }
     document_.later(
         "skin", this,
-        [lamp = row->lamp, &library = document_.library(),
+        [lamp = row->lamp, &library = document_.library(), by = document_.colours(),
          white = Kelvin{document_.show().white_cct_k}] {
             std::vector<colour::Spectrum> surfaces;
             for (const auto& s : library.surfaces().gels)
                 surfaces.push_back(s.transmittance);
             const auto& wanted = lamp.colour->wanted;
-            return colour::surfacesSeen(surfaces, *wanted.spectrum,
-                                        light::spectrumOf(lamp.mixer->type(), lamp.sent.drives),
-                                        wanted.lamp.value_or(colour::lampOf(white)));
+            const auto got = light::spectrumOf(lamp.mixer->type(), lamp.sent.drives);
+            return by.camera()
+                       ? colour::surfacesShown(surfaces, *wanted.spectrum, got, *by.camera())
+                       : colour::surfacesSeen(surfaces, *wanted.spectrum, got,
+                                              wanted.lamp.value_or(colour::lampOf(white)));
         },
         [this](const std::vector<colour::SurfaceSeen>& seen) {
             seen_ = seen;
-            setAccessibleDescription(
-                tr("largest difference on skin %1").arg(numberText(worst(), 1)));
+            QStringList told;
+            if (const auto& samples = document_.library().surfaces().gels; !seen_.empty())
+                told = {tr("largest difference on skin %1").arg(numberText(worst(), 1)),
+                        tr("largest of all on %1").arg(toQt(samples[*worstSample()].id))};
+            setAccessibleDescription(told.join("; "));
             update();
         });
 }
@@ -101,10 +116,11 @@ void SkinPanel::paintEvent(QPaintEvent*) {
         paintSplitDisc(p, disc, document_.colours().surface(seen_[i].wanted),
                        document_.colours().surface(seen_[i].got));
         const int base = static_cast<int>(disc.bottom()) + 13;
+        const bool worst = worstSample() == i;
         drawTextCentred(p, static_cast<int>(centre.x()), base, toQt(samples[i].id),
-                        typeface(Type::Small), theme().dim);
+                        typeface(Type::Small, worst), worst ? theme().bright : theme().dim);
         drawTextCentred(p, static_cast<int>(centre.x()), base + 14, numberText(seen_[i].delta_e, 1),
-                        typeface(Type::Small), theme().text);
+                        typeface(Type::Small, worst), worst ? theme().bright : theme().text);
     }
 }
 

@@ -18,6 +18,8 @@ public:
     const std::vector<colour::SurfaceSeen>& seen() const { return seen_; }
     std::vector<PaintedPart> parts() override; // the samples
     double worst() const; // largest difference on skin; NaN when nothing is seen
+    // Of all samples the one that differs most; nothing when nothing is seen.
+    std::optional<std::size_t> worstSample() const;
 
 protected:
     void paintEvent(QPaintEvent* event) override;

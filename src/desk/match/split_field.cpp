@@ -3,6 +3,7 @@
 
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/watch.h"
 
 #include <QKeyEvent>
@@ -27,7 +28,7 @@ void paintSplit(QPainter& p, const QRect& room, const Document& document, const 
     const int seam = room.width() / 2;
     const light::Wanted* wanted = focus.wanted();
     p.fillRect(0, 0, seam, room.height(),
-               wanted ? document.colours().of(wanted->xyz) : theme().glass);
+               wanted ? colourOfLight(document.colours(), *wanted) : theme().glass);
     // Every type of the lineup touches the wanted half, the one in focus half the height.
     const auto& rows = focus.rows();
     double y = 0;
@@ -39,7 +40,9 @@ void paintSplit(QPainter& p, const QRect& room, const Document& document, const 
         const auto& xyz = rows[i].lamp.sent.xyz;
         const QRectF part(seam, std::round(y), room.width() - seam,
                           std::ceil(share * room.height()) + 1);
-        p.fillRect(part, colour::hasChromaticity(xyz) ? document.colours().of(xyz) : theme().glass);
+        p.fillRect(part, colour::hasChromaticity(xyz)
+                             ? colourOfLight(document.colours(), rows[i].lamp)
+                             : theme().glass);
         y += share * room.height();
         const QString said = QStringLiteral("%1  %2").arg(rows[i].name, rows[i].words);
         const int w = textWidth(said, typeface(Type::Small));

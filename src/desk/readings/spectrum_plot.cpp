@@ -2,6 +2,7 @@
 #include "desk/readings/spectrum_plot.h"
 
 #include "desk/kit/draw.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/theme.h"
 #include "light/levels.h"
 
@@ -97,7 +98,7 @@ void SpectrumPlot::showMix(const mix::Mixer& mixer, const light::Drives& drives,
         QCPGraph* graph = addGraph();
         graph->setData(nm, sum, true);
         graph->setPen(QPen(ground_, 0.7));
-        graph->setBrush(colours.of(mixer.xyzOf(alone)));
+        graph->setBrush(colourOfLight(colours, mixer, alone, mixer.xyzOf(alone)));
         graph->setChannelFillGraph(below);
         below = graph;
     }

@@ -136,7 +136,7 @@ Header::Header(Document& document, QWidget* parent)
     connect(dark_, &Button::clicked, this, controls);
     connect(stage_, &StageSwitch::onStageChosen, this,
             [this](bool on) { document_.setOnStage(on); });
-    watch(document_, this, Change::Saved | Change::Controls, [this] { refresh(); });
+    watch(document_, this, Change::Saved | Change::Controls | Change::Seen, [this] { refresh(); });
     auto* beat = new QTimer(this);
     connect(beat, &QTimer::timeout, this, [this] {
         const host::Player* player = document_.player();
@@ -171,9 +171,10 @@ void Header::refresh() {
 }
 
 QString Header::savedWords() const {
-    return document_.kept()            ? tr("saved")
-           : document_.nothingToLose() ? tr("no file yet")
-                                       : tr("not saved");
+    const QString saved = document_.kept()            ? tr("saved")
+                          : document_.nothingToLose() ? tr("no file yet")
+                                                      : tr("not saved");
+    return document_.camera() ? tr("%1, seen by %2").arg(saved, toQt(*document_.camera())) : saved;
 }
 
 // As roomy as the views' words allow.
@@ -236,8 +237,11 @@ void Header::paintEvent(QPaintEvent*) {
     const bool narrow = room_ != Room::Wide;
     const bool tight = room_ == Room::Tight;
     const int saved_x = narrow ? 20 : name_->geometry().right() + 12;
-    drawElided(p, saved_x, narrow ? 42 : 30, views_->x() - saved_x - 8, savedWords(),
-               typeface(Type::Small), theme().dim);
+    const int room = views_->x() - saved_x - 8;
+    QString saved = savedWords();
+    if (const auto& by = document_.camera(); by && textWidth(saved, typeface(Type::Small)) > room)
+        saved = tr("by %1").arg(toQt(*by)); // the rarer of both
+    drawElided(p, saved_x, narrow ? 42 : 30, room, saved, typeface(Type::Small), theme().dim);
 
     // Heartbeat: a bar that moves while frames go out, and where to.
     const host::Player* player = document_.player();

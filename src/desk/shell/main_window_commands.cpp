@@ -21,6 +21,7 @@
 #include "desk/lineup/settings_form.h"
 #include "desk/lineup/trims.h"
 #include "desk/match/calibration_view.h"
+#include "desk/match/camera_form.h"
 #include "desk/match/match_view.h"
 #include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
@@ -170,6 +171,8 @@ void MainWindow::makeViewCommands() {
     view.menu(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
     view.menu(tr("Split field in a window of its own"), "Shift+Z",
               [this] { split_window_->setVisible(!split_window_->isVisible()); });
+    view.menu(tr("All light as a camera shows it, or as the eye sees it"), "Y",
+              [this] { match_view_->lookThrough(!document_.camera()); });
     view.menu(tr("Readings in full"), "I", [this] {
         showView(Match);
         match_view_->fullReadings().toggle();
@@ -242,6 +245,8 @@ void MainWindow::makeColourCommands() {
     nudge(tr("Deeper"), "F8", colour::Nudge::Deeper);
     colour(tr("Step of these nudges…"), {}, [this] { askNudgeStep(document_, this); });
     colour(tr("Which gel is this?"), "W", [this] { whichGel(); });
+    colour(tr("A camera from a file…"), {},
+           [this] { (new CameraForm(document_, window()))->choose(); });
     colour(tr("Level all types to the weakest"), {},
            [this] { match_view_->mixing().levelBrightness(); });
     colour(tr("The nearest colour that all types can show"), {},

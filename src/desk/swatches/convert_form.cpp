@@ -5,6 +5,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/watch.h"
 #include "desk/swatches/swatch_model.h"
 
 #include <QBuffer>
@@ -20,9 +21,15 @@
 
 namespace zelo::desk {
 
+namespace {
+constexpr int kProgress = 160; // y of its line
+constexpr int kSummary = 214;
+} // namespace
+
 ConvertForm::ConvertForm(Document& document, SwatchModel& model, QWidget* window)
     : QWidget(window, Qt::Tool), document_(document), model_(model),
       listed_(new QCheckBox(tr("only the gels that are listed now"), this)),
+      filmed_(new QCheckBox(tr("mixed for the cameras"), this)),
       which_(new Button(tr("which types…"), {},
                         tr("The types that are asked; none ticked: those of the lineup"),
                         Button::Kind::Text, this)),
@@ -38,12 +45,16 @@ ConvertForm::ConvertForm(Document& document, SwatchModel& model, QWidget* window
     setAccessibleName(tr("Convert the book"));
     listed_->setToolTip(tr("Else the whole book"));
     listed_->setAccessibleName(listed_->text());
-    setFixedSize(420, 200);
+    filmed_->setToolTip(tr("As Filmed, for those of the show's cameras that it minds; else as "
+                           "Truest. Their misses stand in the report beside the eye's"));
+    filmed_->setAccessibleName(filmed_->text());
+    setFixedSize(420, 300);
     listed_->setGeometry(20, 58, 270, 24);
-    palettes_->setGeometry(20, 96, 120, 28);
-    report_->setGeometry(150, 96, 120, 28);
-    csv_->setGeometry(20, 152, 120, 28);
-    pdf_->setGeometry(150, 152, 120, 28);
+    filmed_->setGeometry(20, 82, 270, 24);
+    palettes_->setGeometry(20, 118, 120, 28);
+    report_->setGeometry(150, 118, 120, 28);
+    csv_->setGeometry(20, kProgress + 14, 120, 28);
+    pdf_->setGeometry(150, kProgress + 14, 120, 28);
     which_->setGeometry(400 - which_->sizeHint().width(), 59, which_->sizeHint().width(), 22);
     connect(which_, &Button::clicked, this, &ConvertForm::openTypes);
     connect(palettes_, &Button::clicked, this, &ConvertForm::makePalettes);
@@ -51,6 +62,7 @@ ConvertForm::ConvertForm(Document& document, SwatchModel& model, QWidget* window
     connect(csv_, &Button::clicked, this, [this] { save(false); });
     connect(pdf_, &Button::clicked, this, [this] { save(true); });
     connect(listed_, &QCheckBox::toggled, this, [this] { update(); });
+    watch(document_, this, Change::Palettes, [this] { refresh(); });
     auto* timer = new QTimer(this);
     connect(timer, &QTimer::timeout, this, [this] {
         if (working_)
@@ -67,6 +79,9 @@ ConvertForm::~ConvertForm() {
 host::BookWish ConvertForm::wish() const {
     host::BookWish wish;
     wish.lamp_k = model_.lampK();
+    wish.cameras = document_.sources()->cameras();
+    if (wish.cameras && filmed_->isChecked())
+        wish.intent = mix::Intent::Filmed;
     if (listed_->isChecked()) {
         for (int row = 0; row < model_.rowCount(); ++row)
             if (const Swatch& s = model_.swatch(row); s.kind == Swatch::Kind::Gel)
@@ -160,29 +175,65 @@ void ConvertForm::refresh() {
     report_->setText(working_ ? tr("Stop") : tr("Report"));
     csv_->setEnabled(!lines_.empty());
     pdf_->setEnabled(!lines_.empty());
+    filmed_->setEnabled(document_.sources()->cameras() != nullptr);
     for (Button* b : {report_, csv_, pdf_})
         b->update();
+    setAccessibleDescription(summary());
     update();
 }
 
+QString ConvertForm::summary() const {
+    if (working_ || lines_.empty())
+        return {};
+    QStringList told;
+    const auto all = host::bookTypes(lines_);
+    for (const auto& of : all) {
+        QStringList misses{
+            tr("eye %1 (%2)").arg(numberOrDash(of.median_uv, 4), numberOrDash(of.worst_uv, 4))};
+        for (const auto& camera : of.cameras)
+            misses << tr("%1 %2 (%3)")
+                          .arg(toQt(camera.name), numberOrDash(camera.median, 4),
+                               numberOrDash(camera.worst, 4));
+        told << tr("%1: %2").arg(toQt(of.type), misses.join(QStringLiteral(", ")));
+        if (told.size() == 3 && all.size() > 4) {
+            told << tr("%n more in the report", nullptr, static_cast<int>(all.size()) - 3);
+            break;
+        }
+    }
+    return tr("Best first, misses in the median (at worst):") + '\n' + told.join('\n');
+}
+
 QString ConvertForm::htmlReport() const {
-    QString rows;
-    for (const auto& l : lines_)
+    QString rows, heads;
+    const auto types = host::bookTypes(lines_);
+    const std::size_t cameras = types.empty() ? 0 : types.front().cameras.size();
+    for (std::size_t i = 0; i < cameras; ++i)
+        heads +=
+            QStringLiteral("<th>%1</th>").arg(toQt(types.front().cameras[i].name).toHtmlEscaped());
+    for (const auto& l : lines_) {
+        QString misses;
+        for (std::size_t i = 0; i < cameras; ++i)
+            misses +=
+                QStringLiteral("<td align=right>%1</td>")
+                    .arg(i < l.cameras.size() ? numberOrDash(l.cameras[i].miss.value_or(NAN), 4)
+                                              : QString());
         rows += QStringLiteral("<tr><td>%1</td><td>%2</td><td>%3</td><td align=right>%4</td>"
                                "<td align=right>%5</td><td align=right>%6</td>"
-                               "<td align=right>%7</td><td align=right>%8</td></tr>")
+                               "<td align=right>%7</td><td align=right>%8</td>%9</tr>")
                     .arg(toQt(l.gel).toHtmlEscaped(), toQt(l.name).toHtmlEscaped(),
                          toQt(l.type).toHtmlEscaped(),
                          numberOrDash(l.miss_uv, 4) + (l.in_reach ? QString() : tr(" out")),
                          numberText(l.candela, 0), numberText(100 * l.of_brightest, 0),
-                         numberOrDash(l.rf, 0), numberOrDash(l.ssi, 0));
-    return QStringLiteral("<h2>%1</h2><p>%2</p><table cellspacing=0 cellpadding=2><tr><th>%3</th>"
-                          "<th>%4</th><th>%5</th><th>Δu′v′</th><th>cd</th><th>%6</th>"
-                          "<th>R<sub>f</sub></th><th>SSI</th></tr>%7</table>")
+                         numberOrDash(l.rf, 0), numberOrDash(l.ssi, 0), misses);
+    }
+    return QStringLiteral("<h2>%1</h2><p>%2</p><p>%8</p><table cellspacing=0 cellpadding=2><tr>"
+                          "<th>%3</th><th>%4</th><th>%5</th><th>Δu′v′</th><th>cd</th><th>%6</th>"
+                          "<th>R<sub>f</sub></th><th>SSI</th>%9</tr>%7</table>")
         .arg(tr("The swatch book on these types"),
              tr("Show: %1. Lamp behind the gels: %2 K.")
                  .arg(toQt(document_.show().name).toHtmlEscaped(), numberText(model_.lampK(), 0)),
-             tr("gel"), tr("name"), tr("type"), tr("share of the brightest mix, %"), rows);
+             tr("gel"), tr("name"), tr("type"), tr("share of the brightest mix, %"), rows,
+             summary().toHtmlEscaped().replace('\n', "<br>"), heads);
 }
 
 namespace {
@@ -246,9 +297,11 @@ void ConvertForm::paintEvent(QPaintEvent*) {
                    .arg(tr("%n gel(s)", nullptr, static_cast<int>(what.gels.size())))
                    .arg(names.isEmpty() ? tr("no type yet") : names.join(", ")),
                typeface(Type::Small), theme().dim);
-    p.fillRect(20, 138, 380, 2, theme().hair);
+    drawWrapped(p, {20, kSummary, width() - 40, height() - kSummary - 8}, summary(),
+                typeface(Type::Small), theme().text);
+    p.fillRect(20, kProgress, 380, 2, theme().hair);
     if (of_ > 0 && (working_ || !lines_.empty()))
-        p.fillRect(20, 138, static_cast<int>(380 * std::min(of_, done_->load()) / of_), 2,
+        p.fillRect(20, kProgress, static_cast<int>(380 * std::min(of_, done_->load()) / of_), 2,
                    theme().bright);
 }
 

@@ -31,6 +31,8 @@ public:
     const std::vector<host::BookLine>& lines() const { return lines_; }
     bool working() const { return working_; }
     QCheckBox& listedOnly() { return *listed_; }
+    QCheckBox& filmed() { return *filmed_; }      // mixed for the cameras of the show
+    QString summary() const;                      // which type holds best, in a few lines
     std::vector<Document::TypeKey> types() const; // that the report is about
     void setType(const std::string& id, bool on); // of the library; of none the lineup's are taken
     void write(const QString& path);              // as its ending says, in the background
@@ -49,6 +51,7 @@ private:
     Document& document_;
     SwatchModel& model_;
     QCheckBox* listed_;
+    QCheckBox* filmed_;
     Button* which_;
     std::set<std::string> types_; // ids that were chosen; none: those of the lineup
     Button* palettes_;

@@ -5,6 +5,7 @@
 #include "colour/words.h"
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/watch.h"
 #include "mix/rounding.h"
 #include "play/laid.h"
@@ -57,12 +58,13 @@ light::Asked withLamp(light::Asked asked, double lamp_k) {
     return asked;
 }
 
-Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted, Kelvin eye) {
+Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted, Kelvin eye,
+            const LightColours& by) {
     const auto mix = mixer.solve(wanted, {});
     const auto sent = mix::rounded(mixer, mix.drives, 1);
     Chip chip;
-    chip.wanted = wanted.xyz;
-    chip.got = sent.xyz;
+    chip.wanted = shownLight(by, wanted);
+    chip.got = shownLight(by, mixer, sent.drives, sent.xyz);
     chip.miss_uv = mix.miss_uv;
     chip.out_of_reach = mix.miss_uv > 0.004;
     chip.transmitted = wanted.transmitted;
@@ -346,7 +348,8 @@ void SwatchModel::askChips() {
     const QString key = QString::number(reinterpret_cast<quintptr>(type.get())) + '/' +
                         toQt(of.mode) + '/' + QString::number(document_.sources()->version()) +
                         '/' + (has_typed_ ? query_ : QString()) + '/' + QString::number(lampK()) +
-                        '/' + QString::number(document_.eye_k()) + '/' + toQt(layer_);
+                        '/' + QString::number(document_.eye_k()) + '/' + toQt(layer_) + '/' +
+                        toQt(document_.camera().value_or(std::string()));
     if (!type || !type->mode(of.mode) || key == chip_key_)
         return;
     chip_key_ = key;
@@ -373,13 +376,13 @@ void SwatchModel::nextChips() {
         jobs.emplace_back(a, withLamp(askedOf(a), lampK()));
     document_.later(
         "chips", this,
-        [of = chips_for_, jobs, eye = Kelvin{document_.eye_k()}, from = document_.sources(),
-         &mixes = document_.mixes()] {
+        [of = chips_for_, jobs, eye = Kelvin{document_.eye_k()}, by = document_.colours(),
+         from = document_.sources(), &mixes = document_.mixes()] {
             std::map<light::Asked, Chip> chips;
             if (const auto mixer = mixes.mixer(*from, of.type, of.mode))
                 for (const auto& [row, light] : jobs)
                     if (const auto wanted = mixes.wanted(*from, light))
-                        chips[row] = chipOf(*mixer, **wanted, eye);
+                        chips[row] = chipOf(*mixer, **wanted, eye, by);
             return chips;
         },
         [this, name = chip_type_next_](const std::map<light::Asked, Chip>& chips) {

@@ -20,8 +20,8 @@ struct Swatch {
     show::PaletteId palette = {}; // of Kind::Palette
 };
 
-struct Chip { // a swatch on a fixture type
-    colour::Xyz wanted;
+struct Chip {           // a swatch on a fixture type
+    colour::Xyz wanted; // as who looks on sees them
     colour::Xyz got;
     colour::Uv off; // got − wanted, u'v'
     double miss_uv = 0;
