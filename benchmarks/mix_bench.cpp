@@ -74,7 +74,8 @@ BENCHMARK(truestOurs)->DenseRange(4, 16)->Name("truest/ours");
 void filmedOurs(benchmark::State& state) {
     const auto mixer = mixerOf(static_cast<int>(state.range(0)));
     const auto wanted = test::wantedSpectrum(colour::blackbody({3200}));
-    auto wish = test::wishOf(mix::Intent::Filmed);
+    mix::MixWish wish;
+    wish.intent = mix::Intent::Filmed;
     wish.cameras = test::shippedCameras({"kittiwake"});
     for (auto _ : state)
         benchmark::DoNotOptimize(mixer.solve(wanted, wish));

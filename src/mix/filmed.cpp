@@ -16,11 +16,12 @@ namespace {
 // emitters that are alike. Too small to cost 1e-6 of a miss.
 constexpr double kSpectrum = 1e-8;
 constexpr double kRidge = 1e-12;
-constexpr int kRounds = 4;        // for the brightness that one sees
-constexpr double kSettled = 1e-9; // share of it
-constexpr int kWeighings = 60;    // among several
-constexpr double kEven = 1e-4;    // share of the largest miss: less is no gain
-constexpr int kPatience = 8;      // weighings without a gain that are borne at first
+constexpr int kRounds = 4;                  // for the brightness that one sees
+constexpr double kSettled[] = {1e-5, 5e-5}; // of a miss, without and with its slope: what is
+                                            // left goes with the square
+constexpr int kWeighings = 60;              // among several
+constexpr double kEven = 1e-4;              // share of the largest miss: less is no gain
+constexpr int kPatience = 8;                // weighings without a gain that are borne at first
 
 } // namespace
 
@@ -58,10 +59,11 @@ LinearEngine::Watched LinearEngine::watched(const colour::ShareRows& rows,
     const double first = inner(rows.first.data(), w) / seen.of_wanted;
     const double second = inner(rows.second.data(), w) / seen.of_wanted;
     for (std::size_t e = 0; e < xyz_.size(); ++e) {
-        const double* s = &spectra_[e * colour::kGridSize];
-        seen.of[e] = inner(rows.of.data(), s);
-        seen.first[e] = inner(rows.first.data(), s) - first * seen.of[e];
-        seen.second[e] = inner(rows.second.data(), s) - second * seen.of[e];
+        const auto [a, b, of] = inner3(&spectra_[e * colour::kGridSize], rows.first.data(),
+                                       rows.second.data(), rows.of.data());
+        seen.of[e] = of;
+        seen.first[e] = a - first * of;
+        seen.second[e] = b - second * of;
     }
     return seen;
 }
@@ -92,7 +94,7 @@ std::optional<Drives> LinearEngine::filmedBy(const Problem& p, std::span<const W
                    (by[k].first[e] * by[k].first[f] + by[k].second[e] * by[k].second[f]);
         return sum;
     };
-    std::optional<Drives> found;
+    std::optional<Drives> found, free;
     for (int round = 0; round < kRounds; ++round) {
         double largest = 0;
         for (std::size_t i = 0; i < q.n; ++i) {
@@ -115,7 +117,7 @@ std::optional<Drives> LinearEngine::filmedBy(const Problem& p, std::span<const W
             q.g[i] /= largest;
             q.G[i][i] += kRidge;
         }
-        const auto free = minimise(q);
+        free = free ? minimiseFrom(q, *free) : minimise(q);
         if (!free)
             return found;
         found = p.whole(*free);
@@ -128,7 +130,7 @@ std::optional<Drives> LinearEngine::filmedBy(const Problem& p, std::span<const W
             moved = std::max(moved, miss[k] * std::abs(now / seen[k] - 1));
             seen[k] = now;
         }
-        if (moved < kSettled)
+        if (moved < kSettled[round > 0])
             break;
     }
     return found;

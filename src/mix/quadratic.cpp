@@ -72,6 +72,14 @@ public:
         return std::nullopt;
     }
 
+    // Of the equality at its end: what the sum to be minimised changes with its right side.
+    double multiplierOf(std::size_t equality) const {
+        for (std::size_t k = 0; k < fixed_; ++k)
+            if (constraints_[k].row == static_cast<int>(equality))
+                return u_[k];
+        return 0; // said twice
+    }
+
 private:
     Constraint mostViolated() const {
         Constraint worst;
@@ -277,6 +285,57 @@ std::optional<light::Drives> minimise(const Quadratic& q) {
     if (q.n == 0)
         return std::nullopt;
     return ActiveSet(q).solve();
+}
+
+// Those at their bounds are left out of the program; they were rightly so where the sum would grow
+// for each that is moved inside.
+std::optional<light::Drives> minimiseFrom(const Quadratic& q, const light::Drives& near) {
+    const auto held = [&](std::size_t i) { return near[i] <= 0 || near[i] >= 1; };
+    Quadratic less;
+    std::array<std::size_t, kN> of{};
+    for (std::size_t i = 0; i < q.n; ++i)
+        if (!held(i))
+            of[less.n++] = i;
+    if (less.n < q.equalities || less.n == 0)
+        return minimise(q);
+    less.equalities = q.equalities;
+    less.rhs = q.rhs;
+    for (std::size_t a = 0; a < less.n; ++a) {
+        less.g[a] = q.g[of[a]];
+        for (std::size_t b = 0; b < less.n; ++b)
+            less.G[a][b] = q.G[of[a]][of[b]];
+        for (std::size_t e = 0; e < q.equalities; ++e)
+            less.row[e][a] = q.row[e][of[a]];
+    }
+    for (std::size_t i = 0; i < q.n; ++i) {
+        if (near[i] < 1)
+            continue;
+        for (std::size_t a = 0; a < less.n; ++a)
+            less.g[a] += q.G[of[a]][i];
+        for (std::size_t e = 0; e < q.equalities; ++e)
+            less.rhs[e] -= q.row[e][i];
+    }
+    ActiveSet set(less);
+    const auto free = set.solve();
+    if (!free)
+        return minimise(q);
+    light::Drives all(q.n);
+    for (std::size_t i = 0; i < q.n; ++i)
+        all[i] = near[i] >= 1 ? 1 : 0;
+    for (std::size_t a = 0; a < less.n; ++a)
+        all[of[a]] = (*free)[a];
+    for (std::size_t i = 0; i < q.n; ++i) {
+        if (!held(i))
+            continue;
+        double slope = q.g[i];
+        for (std::size_t j = 0; j < q.n; ++j)
+            slope += q.G[i][j] * all[j];
+        for (std::size_t e = 0; e < q.equalities; ++e)
+            slope -= q.row[e][i] * set.multiplierOf(e);
+        if (near[i] >= 1 ? slope > 0 : slope < 0)
+            return minimise(q);
+    }
+    return all;
 }
 
 } // namespace zelo::mix

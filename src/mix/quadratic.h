@@ -28,4 +28,7 @@ struct Quadratic {
 // Nothing when no x satisfies the constraints. Allocates nothing.
 std::optional<light::Drives> minimise(const Quadratic& q);
 
+// The same answer, sooner where the one of a program like it, `near`, stands at the same bounds.
+std::optional<light::Drives> minimiseFrom(const Quadratic& q, const light::Drives& near);
+
 } // namespace zelo::mix

@@ -189,6 +189,43 @@ RC_GTEST_PROP(AnyProjection, IsTheNearestThatMakesTheLight, ()) {
         RC_ASSERT(std::abs((*quick)[e] - (*general)[e]) < 1e-6);
 }
 
+// From an answer to a program like it: the same answer, whichever bounds that one stood at.
+RC_GTEST_PROP(AnyProgram, HasTheSameAnswerFromAnother, ()) {
+    const std::size_t n = 3 + static_cast<std::size_t>(share() * 8.99);
+    Quadratic q;
+    q.n = n;
+    q.equalities = 2;
+    for (std::size_t i = 0; i < n; ++i) {
+        q.row[0][i] = 0.1 + share();
+        q.row[1][i] = share() - 0.5;
+        q.g[i] = share() - 0.6;
+        const double inside = share();
+        q.rhs[0] += q.row[0][i] * inside;
+        q.rhs[1] += q.row[1][i] * inside;
+    }
+    std::vector<std::vector<double>> rows(n, std::vector<double>(n));
+    for (auto& row : rows)
+        for (double& x : row)
+            x = share() - 0.5;
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = 0; j < n; ++j) {
+            q.G[i][j] = i == j ? 0.01 : 0;
+            for (std::size_t k = 0; k < n; ++k)
+                q.G[i][j] += rows[k][i] * rows[k][j];
+        }
+    const auto from_nothing = minimise(q);
+    RC_ASSERT(from_nothing.has_value());
+    light::Drives near = *from_nothing; // its own answer, or that of others, or none's
+    const double which = share();
+    for (std::size_t i = 0; i < n; ++i)
+        if (which > 0.3 && share() < (which > 0.6 ? 0.9 : 0.2))
+            near[i] = share() < 0.3 ? 0 : share() < 0.3 ? 1 : 0.5;
+    const auto from_near = minimiseFrom(q, near);
+    RC_ASSERT(from_near.has_value());
+    for (std::size_t i = 0; i < n; ++i)
+        RC_ASSERT(std::abs((*from_near)[i] - (*from_nothing)[i]) < 1e-7);
+}
+
 // Not an answer to everything: light that no drives make, and too few that may move.
 TEST(Projection, SaysNothingWhereItCannotSettle) {
     const std::vector<colour::Xyz> xyz{{1, 0.5, 0}, {0.4, 1, 0.1}, {0.2, 0.1, 1}};

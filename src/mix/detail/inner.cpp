@@ -32,8 +32,27 @@ ZELO_CLONES double inner(const double* a, const double* b) {
     return sum;
 }
 
+ZELO_CLONES std::array<double, 3> inner3(const double* a, const double* x, const double* y,
+                                         const double* z) {
+    double lane[3][kLanes] = {};
+    for (std::size_t i = 0; i < kWhole; i += kLanes)
+        for (std::size_t k = 0; k < kLanes; ++k) {
+            const double here = a[i + k];
+            lane[0][k] += here * x[i + k];
+            lane[1][k] += here * y[i + k];
+            lane[2][k] += here * z[i + k];
+        }
+    std::array<double, 3> sum{total(lane[0]), total(lane[1]), total(lane[2])};
+    for (std::size_t i = kWhole; i < colour::kGridSize; ++i) {
+        sum[0] += a[i] * x[i];
+        sum[1] += a[i] * y[i];
+        sum[2] += a[i] * z[i];
+    }
+    return sum;
+}
+
 std::array<double, 3> inner3(const double* a, const std::array<colour::Grid, 3>& xyz) {
-    return {inner(a, xyz[0].data()), inner(a, xyz[1].data()), inner(a, xyz[2].data())};
+    return inner3(a, xyz[0].data(), xyz[1].data(), xyz[2].data());
 }
 
 ZELO_CLONES std::array<double, 3> inner3(const double* a, const double* b,

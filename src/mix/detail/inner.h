@@ -11,6 +11,7 @@ namespace zelo::mix {
 double inner(const double* a, const double* b); // ∫ a b
 
 // ∫ a x, ∫ a y, ∫ a z; and the same with a b in place of a.
+std::array<double, 3> inner3(const double* a, const double* x, const double* y, const double* z);
 std::array<double, 3> inner3(const double* a, const std::array<colour::Grid, 3>& xyz);
 std::array<double, 3> inner3(const double* a, const double* b,
                              const std::array<colour::Grid, 3>& xyz);
