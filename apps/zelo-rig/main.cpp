@@ -4,6 +4,7 @@
 #include "desk/kit/language.h"
 #include "desk/kit/theme.h"
 #include "host/paths.h"
+#include "manual/manual.h"
 #include "rig_loop.h"
 #include "rig_window.h"
 
@@ -78,11 +79,20 @@ int main(int argc, char** argv) {
     cli.add_flag("--with-input", with_input, "end when standard input does");
     bool plain = false;
     cli.add_flag("--plain", plain, "every device answers RDM well and at once");
+    zelo::manual::Asked manual;
+    zelo::manual::addTo(cli, manual);
     try {
         cli.parse(argc, argv);
     } catch (const CLI::ParseError& e) {
         return cli.exit(e) == 0 ? 0 : 2;
     }
+    if (zelo::manual::printed(
+            cli,
+            {"zelo-rig", ZELO_VERSION, "simulated fixtures for practice",
+             "Shines as the lamps of a show would that get its E1.31 or Art-Net on this computer, "
+             "answers RDM, and has a meter that measures them."},
+            manual))
+        return 0;
     wish.awkward = !plain;
     sigset_t ends; // blocked before any thread starts, so that sigwait gets them
     sigemptyset(&ends);

@@ -71,9 +71,13 @@ Done printGels(Context& context, const std::string& like, const std::string& by)
     return {};
 }
 
-Done printFixtures(Context& context) {
+Done printFixtures(Context& context, bool ids) {
     Json all = Json::array();
     for (const auto& type : context.library.types()) {
+        if (ids) {
+            put("{}\n", type->id);
+            continue;
+        }
         if (!context.json) {
             put("{:<12} {}: {}\n", type->id, type->name, type->description);
             for (const auto& mode : type->modes)
@@ -91,7 +95,7 @@ Done printFixtures(Context& context) {
                                   {"dimmer", mode.dimmer().has_value()}});
         all.push_back(std::move(j));
     }
-    if (context.json)
+    if (context.json && !ids)
         put("{}\n", Json{{"fixtures", all}}.dump(1));
     return {};
 }
@@ -115,7 +119,11 @@ void addGels(CLI::App& app, Context& context) {
 void addFixtures(CLI::App& app, Context& context) {
     auto* c = app.add_subcommand("fixtures", "fixture types and their modes");
     c->add_flag("--json", context.json, "JSON on stdout");
-    c->callback([&context] { context.run = [&context] { return printFixtures(context); }; });
+    auto ids = std::make_shared<bool>(false);
+    c->add_flag("--ids", *ids, "their ids alone, a line each");
+    c->callback([&context, ids] {
+        context.run = [&context, ids] { return printFixtures(context, *ids); };
+    });
 }
 
 } // namespace zelo::cli

@@ -4,7 +4,8 @@
 #include "commands.h"
 #include "files/show_file.h"
 #include "host/paths.h"
-#include "manual.h"
+#include "manual/manual.h"
+#include "route/way.h"
 
 #include <CLI/Config.hpp>
 #include <CLI/Formatter.hpp>
@@ -17,6 +18,33 @@ int fail(const zelo::Error& error) {
     std::fprintf(stderr, "zelo: %s\n", error.text().c_str());
     const bool inside = error.code == zelo::ErrorCode::Io;
     return inside ? 1 : 2;
+}
+
+template <class Of>
+std::vector<std::string> namesOf(std::initializer_list<Of> all, const char* (*name)(Of)) {
+    std::vector<std::string> names;
+    for (const Of one : all)
+        names.emplace_back(name(one));
+    return names;
+}
+
+zelo::manual::Program itself(const CLI::App& app) {
+    using zelo::mix::Intent;
+    using zelo::route::Kind;
+    zelo::manual::Program zelo{"zelo", ZELO_VERSION,
+                               "colours, mixes and fixtures on the command line", app.get_footer()};
+    zelo.words = {
+        {"intent", namesOf({Intent::Brightest, Intent::Truest, Intent::Kindest, Intent::Leanest,
+                            Intent::Filmed},
+                           zelo::mix::nameOf)},
+        {"route", namesOf({Kind::Levels, Kind::Straight, Kind::Around, Kind::Dark, Kind::Jump},
+                          zelo::route::nameOf)},
+        {"side", {"short", "long", "cw", "ccw"}},
+        {"nearest", {"uv", "hue"}},
+        {"by", {"colour", "spectrum"}},
+        {"exact-for", {"eye", "camera"}}};
+    zelo.listed_by = {{"FIXTURE", "zelo fixtures --ids"}};
+    return zelo;
 }
 
 int run(int argc, char** argv) {
@@ -45,9 +73,10 @@ int run(int argc, char** argv) {
     auto* help = app.add_subcommand("help", "explain a command");
     help->add_option("COMMAND", topic, "the command");
     bool man = false;
-    bool completion = false;
+    std::string shell;
     help->add_flag("--man", man, "the manual page, for man(1)");
-    help->add_flag("--completion", completion, "the completion, for bash");
+    help->add_option("--completion", shell, "the completion of a shell")
+        ->check(CLI::IsMember({"bash", "zsh", "fish"}));
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& e) {
@@ -63,12 +92,8 @@ int run(int argc, char** argv) {
                          {}});
         return app.exit(e) == 0 ? 0 : 2;
     }
-    if (man || completion) {
-        const auto text =
-            man ? zelo::cli::manPage(app, ZELO_VERSION) : zelo::cli::bashCompletion(app);
-        std::fputs(text.c_str(), stdout);
+    if (zelo::manual::printed(app, itself(app), {man, shell}))
         return 0;
-    }
     if (help->parsed()) {
         const auto all = app.get_subcommands([&](CLI::App* c) { return c->get_name() == topic; });
         const CLI::App* about = topic.empty() ? &app : all.empty() ? nullptr : all.front();

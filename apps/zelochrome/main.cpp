@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "desk/kit/display.h"
 #include "desk/shell/frame.h"
+#include "manual/manual.h"
 #include "start.h"
 
 #include <CLI/App.hpp>
@@ -13,7 +14,8 @@ int main(int argc, char** argv) {
     CLI::App cli{"Zelochrome: colour for multi-emitter LED fixtures."};
     cli.set_version_flag("--version", "zelochrome " ZELO_VERSION);
     zelo::desk::StartWish wish;
-    cli.add_option("SHOW", wish.show, "a show to open");
+    cli.add_option("SHOW", wish.show,
+                   "a show to open; a rig (.mvr) or a fixture type (.gdtf) begins a new one");
     cli.add_flag("--demo", wish.demo, "open a copy of the demo show");
     cli.add_flag("--rehearsal", wish.rehearsal, "start in Rehearsal: nothing goes out");
     cli.add_flag("--rig", wish.rig, "start a practice rig beside it");
@@ -42,11 +44,21 @@ int main(int argc, char** argv) {
     cli.add_option("--art-port", wish.art_port, "UDP port of Art-Net")->check(CLI::Range(1, 65535));
     cli.add_option("--meter-port", wish.meter_port, "TCP port of the practice meter")
         ->check(CLI::Range(1, 65535));
+    zelo::manual::Asked manual;
+    zelo::manual::addTo(cli, manual);
     try {
         cli.parse(argc, argv);
     } catch (const CLI::ParseError& e) {
         return cli.exit(e) == 0 ? 0 : 2;
     }
+    if (zelo::manual::printed(
+            cli,
+            {"zelochrome", ZELO_VERSION, "colour for multi-emitter LED fixtures",
+             "Matches gel colours and colour temperatures on multi-emitter LED fixtures, spreads "
+             "colours over lamps, plans crossfades that do not pass through white, and plays them "
+             "over the network. Without a show it opens the one that was open last."},
+            manual))
+        return 0;
     if (!wish.shot.empty() && !zelo::desk::displayThere())
         qputenv("QT_QPA_PLATFORM", "offscreen");
     if (!zelo::desk::displayThere()) {

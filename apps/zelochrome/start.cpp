@@ -19,6 +19,8 @@
 #include "desk/ripple/ripple_model.h"
 #include "desk/shell/frame.h"
 #include "desk/shell/main_window.h"
+#include "desk/shell/settings.h"
+#include "desk/shell/settings_page.h"
 #include "desk/shell/show_files.h"
 #include "desk/swatches/swatch_panel.h"
 #include "ending.h"
@@ -26,9 +28,11 @@
 #include "host/identity.h"
 #include "host/log.h"
 #include "host/paths.h"
+#include "show/edits.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
+#include <QFileInfo>
 #include <QIcon>
 #include <QProcess>
 #include <QSettings>
@@ -197,19 +201,52 @@ void takeShot(MainWindow& window, Document& document, const StartWish& wish) {
     QApplication::exit(written ? 0 : 1);
 }
 
-// The show that was asked for, else the one that was open last, else the demo: a copy, whose work
-// is asked for on closing like that of any other.
+bool holds(const std::string& file, const char* ending) {
+    return QFileInfo(toQt(file)).suffix().compare(QLatin1String(ending), Qt::CaseInsensitive) == 0;
+}
+
+// A rig or a fixture type, as a press on its file hands it over: a new show begins with it.
+bool beginsShow(const StartWish& wish) {
+    return holds(wish.show, "mvr") || holds(wish.show, "gdtf");
+}
+
+Done beginWith(MainWindow& window, Document& document, const std::string& file) {
+    if (!QFileInfo(toQt(file)).isReadable())
+        return fail(ErrorCode::Io, ZELO_TEXT("core", "{}: cannot be read"), file);
+    const auto empty = show::emptyState();
+    document.start(empty.show, empty.hand);
+    if (holds(file, "mvr"))
+        window.readRig(toQt(file));
+    else
+        window.rigSide().types().read(toQt(file));
+    return {};
+}
+
+// A picture is as it is asked for, whatever people have set.
+bool lightTheme(const StartWish& wish) {
+    return wish.theme.empty() ? wish.shot.empty() && kDeskTheme.get() : wish.theme == "desk";
+}
+
+// The show that was asked for, else what people start with: the one that was open last, an empty
+// one, or the demo: a copy, whose work is asked for on closing like that of any other.
 Done openWanted(MainWindow& window, Document& document, const StartWish& wish,
                 const std::filesystem::path& data) {
-    const QString path = !wish.show.empty() ? toQt(wish.show)
-                         : wish.demo        ? QString()
-                                            : ShowFiles::lastShow();
+    if (beginsShow(wish))
+        return beginWith(window, document, wish.show);
+    const QString path = !wish.show.empty()                            ? toQt(wish.show)
+                         : wish.demo || startWith() != StartWith::Last ? QString()
+                                                                       : ShowFiles::lastShow();
     if (!path.isEmpty()) {
         auto opened = window.files().open(path);
         if (opened || (!wish.show.empty() && opened.error().code != ErrorCode::Busy))
             return opened;
         if (opened.error().code != ErrorCode::Busy) // the last show has moved: the demo instead
             document.tell(said(opened.error()));
+    }
+    if (!wish.demo && startWith() == StartWith::Empty) {
+        const auto empty = show::emptyState();
+        document.start(empty.show, empty.hand);
+        return {};
     }
     auto demo = files::readShow(data / "shows" / "salt-lanterns.zelo");
     if (!demo)
@@ -226,8 +263,8 @@ void startRig(QProcess& rig, const StartWish& wish) {
                           "--meter-port", QString::number(wish.meter_port),
                           "--spare",      "4",
                           "--with-input"};
-    arguments << (wish.show.empty() ? QStringList{"--demo"}
-                                    : QStringList{"--show", toQt(wish.show)});
+    arguments << (wish.show.empty() || beginsShow(wish) ? QStringList{"--demo"}
+                                                        : QStringList{"--show", toQt(wish.show)});
     rig.start(QApplication::applicationDirPath() + "/zelo-rig", arguments);
 }
 
@@ -248,7 +285,7 @@ int start(const StartWish& wish) {
     useLanguage(wish.language.empty() ? chosenLanguage() : toQt(wish.language));
     QApplication::setStyle("Fusion");
     QApplication::setWindowIcon(QIcon(toQt((*data / "icons/zelochrome.svg").string())));
-    useTheme(wish.theme == "desk" ? deskTheme() : boothTheme());
+    useTheme(lightTheme(wish) ? deskTheme() : boothTheme());
 
     host::Library library(*data);
     const auto state = host::stateFolder();
@@ -266,12 +303,16 @@ int start(const StartWish& wish) {
     if (wish.rehearsal)
         document.setOnStage(false);
     MainWindow window(document);
+    if (wish.shot.empty())
+        SettingsPage::apply(document);
     window.matchView().calibration().setMeterPort(static_cast<std::uint16_t>(wish.meter_port));
     Frame frame(window);
     frame.resize(wish.width, wish.height);
     if (auto opened = openWanted(window, document, wish, *data); !opened)
         return complain(opened.error());
-    const int view = MainWindow::viewNamed(toQt(wish.view));
+    const int view = !wish.view.empty() ? MainWindow::viewNamed(toQt(wish.view))
+                     : beginsShow(wish) ? MainWindow::Rig
+                                        : MainWindow::Match;
     if (view < 0)
         return complain({ErrorCode::BadValue,
                          "--view " + wish.view +

@@ -8,16 +8,16 @@
 namespace zelo::desk {
 
 struct StartWish {
-    std::string show;
+    std::string show;       // one to open; a rig (MVR) or a fixture type (GDTF) begins a new one
     bool demo = false;      // a copy of the demo show
     bool rehearsal = false; // fixtures hold until On stage is chosen
     bool rig = false;       // start a practice rig beside it
-    std::string view = "match";
-    std::vector<std::string> lineup; // names of groups
-    std::string pick;                // a colour for the lineup
-    double moment = 0;               // of the crossfade or ripple, share of its time
-    std::string cue;                 // the first list goes to it, halfway, and holds there
-    std::string theme = "booth";
+    std::string view;       // empty: Match, and Rig after a rig or a type
+    std::vector<std::string> lineup;   // names of groups
+    std::string pick;                  // a colour for the lineup
+    double moment = 0;                 // of the crossfade or ripple, share of its time
+    std::string cue;                   // the first list goes to it, halfway, and holds there
+    std::string theme;                 // "booth", "desk"; empty: as people set it
     std::string log_level = "info";    // debug, info, warning or error
     std::vector<std::string> commands; // run before the picture, by the beginnings of their texts
     std::string shot;                  // draw the window to this PNG once all is computed, and exit

@@ -3390,6 +3390,18 @@
         <source>no camera &apos;{}&apos; in the show</source>
         <translation>keine Kamera „{}“ in der Schau</translation>
     </message>
+    <message>
+        <source>expected settings that Zelochrome wrote: a JSON object with &quot;format&quot;: &quot;{}&quot;</source>
+        <translation>erwartet werden Einstellungen, die Zelochrome geschrieben hat: ein JSON-Objekt mit &quot;format&quot;: &quot;{}&quot;</translation>
+    </message>
+    <message>
+        <source>{}: expected {}</source>
+        <translation>{}: erwartet wird {}</translation>
+    </message>
+    <message>
+        <source>{}: cannot be read</source>
+        <translation>{}: lässt sich nicht lesen</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -5491,7 +5503,7 @@
     </message>
     <message>
         <source>Writing %1</source>
-        <translation>%1 wird geschrieben</translation>
+        <translation>Schreibt %1</translation>
     </message>
     <message numerus="yes">
         <source>%1: %n cues, %2 of them steps of a fade.</source>
@@ -7908,10 +7920,6 @@ Gesperrt: Sie behält, was sie zeigt (Umschalt+L entsperrt)</translation>
         <translation>Ganzer Bildschirm</translation>
     </message>
     <message>
-        <source>Size of everything: 100, 120 or 140 %…</source>
-        <translation>Größe von allem: 100, 120 oder 140 % …</translation>
-    </message>
-    <message>
         <source>Split field over the whole window</source>
         <translation>Teilfeld über das ganze Fenster</translation>
     </message>
@@ -8140,18 +8148,6 @@ Gesperrt: Sie behält, was sie zeigt (Umschalt+L entsperrt)</translation>
         <translation>Wiederholen: %1</translation>
     </message>
     <message>
-        <source>Size of everything</source>
-        <translation>Größe von allem</translation>
-    </message>
-    <message>
-        <source>%1 %</source>
-        <translation>%1 %</translation>
-    </message>
-    <message>
-        <source>Zelochrome will be at %1 % from the next start on.</source>
-        <translation>Zelochrome ist ab dem nächsten Start auf %1 %.</translation>
-    </message>
-    <message>
         <source>Zelochrome %1</source>
         <translation>Zelochrome %1</translation>
     </message>
@@ -8166,18 +8162,6 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>Close</source>
         <translation>Schließen</translation>
-    </message>
-    <message>
-        <source>Language: English, Deutsch…</source>
-        <translation>Sprache: English, Deutsch …</translation>
-    </message>
-    <message>
-        <source>Language</source>
-        <translation>Sprache</translation>
-    </message>
-    <message>
-        <source>Zelochrome will speak %1 from the next start on.</source>
-        <translation>Zelochrome spricht ab dem nächsten Start %1.</translation>
     </message>
     <message>
         <source>on the plan: to another lamp; Enter chooses it, Shift+Enter adds it</source>
@@ -8594,6 +8578,65 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>A camera from a file…</source>
         <translation>Kamera aus einer Datei…</translation>
+    </message>
+    <message>
+        <source>Settings…</source>
+        <translation>Einstellungen…</translation>
+    </message>
+    <message>
+        <source>F1 again opens the manual.</source>
+        <translation>Noch einmal F1 öffnet das Handbuch.</translation>
+    </message>
+    <message>
+        <source>The manual</source>
+        <translation>Das Handbuch (englisch)</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::ManualView</name>
+    <message>
+        <source>Manual</source>
+        <translation>Handbuch</translation>
+    </message>
+    <message>
+        <source>Type to search its pages; Esc closes</source>
+        <translation>Tippen sucht in seinen Seiten; Esc schließt</translation>
+    </message>
+    <message>
+        <source>Search the manual</source>
+        <translation>Im Handbuch suchen</translation>
+    </message>
+    <message>
+        <source>A word of a page</source>
+        <translation>Ein Wort einer Seite</translation>
+    </message>
+    <message>
+        <source>search</source>
+        <translation>suchen</translation>
+    </message>
+    <message>
+        <source>Pages</source>
+        <translation>Seiten</translation>
+    </message>
+    <message>
+        <source>Arrows in the search choose one too</source>
+        <translation>Auch die Pfeile in der Suche wählen eine</translation>
+    </message>
+    <message>
+        <source>Page of the manual</source>
+        <translation>Seite des Handbuchs</translation>
+    </message>
+    <message>
+        <source>Links lead to other pages</source>
+        <translation>Verweise führen zu anderen Seiten</translation>
+    </message>
+    <message>
+        <source>Esc closes</source>
+        <translation>Esc schließt</translation>
+    </message>
+    <message>
+        <source>The manual&apos;s pages are not there: they stand beside the program&apos;s data.</source>
+        <translation>Die Seiten des Handbuchs sind nicht da: sie liegen neben den Daten des Programms.</translation>
     </message>
 </context>
 <context>
@@ -10447,6 +10490,245 @@ Gebaut mit Qt %1. %2</translation>
     </message>
 </context>
 <context>
+    <name>zelo::desk::SettingsPage</name>
+    <message>
+        <source>Theme</source>
+        <translation>Aussehen</translation>
+    </message>
+    <message>
+        <source>Dark for the dark room, light for an office</source>
+        <translation>Dunkel für den dunklen Raum, hell fürs Büro</translation>
+    </message>
+    <message>
+        <source>dark</source>
+        <translation>dunkel</translation>
+    </message>
+    <message>
+        <source>light</source>
+        <translation>hell</translation>
+    </message>
+    <message>
+        <source>Size of everything</source>
+        <translation>Größe von allem</translation>
+    </message>
+    <message>
+        <source>From the next start on</source>
+        <translation>Vom nächsten Start an</translation>
+    </message>
+    <message>
+        <source>100 %</source>
+        <translation>100 %</translation>
+    </message>
+    <message>
+        <source>120 %</source>
+        <translation>120 %</translation>
+    </message>
+    <message>
+        <source>140 %</source>
+        <translation>140 %</translation>
+    </message>
+    <message>
+        <source>Language</source>
+        <translation>Sprache</translation>
+    </message>
+    <message>
+        <source>The eye takes for white</source>
+        <translation>Weiß ist fürs Auge</translation>
+    </message>
+    <message>
+        <source>The lamp behind the swatch book&apos;s gels, or a lamp of its own</source>
+        <translation>Die Lampe hinter den Filtern des Farbfächers, oder eine eigene</translation>
+    </message>
+    <message>
+        <source>the book&apos;s lamp</source>
+        <translation>die Lampe des Fächers</translation>
+    </message>
+    <message>
+        <source>kelvin</source>
+        <translation>Kelvin</translation>
+    </message>
+    <message>
+        <source>White of the eye, always</source>
+        <translation>Weiß des Auges, immer</translation>
+    </message>
+    <message>
+        <source>A lamp of this temperature</source>
+        <translation>Eine Lampe dieser Farbtemperatur</translation>
+    </message>
+    <message>
+        <source>K</source>
+        <translation>K</translation>
+    </message>
+    <message>
+        <source>Time in hand at the start</source>
+        <translation>Zeit in der Hand beim Start</translation>
+    </message>
+    <message>
+        <source>In which changes by hand fade; T sets it for now</source>
+        <translation>In der Änderungen von Hand blenden; T setzt sie für jetzt</translation>
+    </message>
+    <message>
+        <source>s</source>
+        <translation>s</translation>
+    </message>
+    <message>
+        <source>Guard of Next</source>
+        <translation>Schutz von „Weiter“</translation>
+    </message>
+    <message>
+        <source>Two presses closer than this count as one</source>
+        <translation>Zwei dichtere Drücke zählen als einer</translation>
+    </message>
+    <message>
+        <source>Intensity fades</source>
+        <translation>Helligkeit blendet</translation>
+    </message>
+    <message>
+        <source>In level as a plain desk, or evenly as the eye sees it; of this show</source>
+        <translation>Im Pegel wie ein einfaches Pult, oder gleichmäßig, wie das Auge es sieht; in dieser Schau</translation>
+    </message>
+    <message>
+        <source>in level</source>
+        <translation>im Pegel</translation>
+    </message>
+    <message>
+        <source>evenly to the eye</source>
+        <translation>gleichmäßig fürs Auge</translation>
+    </message>
+    <message>
+        <source>Start with</source>
+        <translation>Beginnen mit</translation>
+    </message>
+    <message>
+        <source>What is open after the start</source>
+        <translation>Was nach dem Start offen ist</translation>
+    </message>
+    <message>
+        <source>the last show</source>
+        <translation>der letzten Schau</translation>
+    </message>
+    <message>
+        <source>the demo</source>
+        <translation>dem Beispiel</translation>
+    </message>
+    <message>
+        <source>an empty show</source>
+        <translation>einer leeren Schau</translation>
+    </message>
+    <message>
+        <source>Into a file…</source>
+        <translation>In eine Datei…</translation>
+    </message>
+    <message>
+        <source>All settings, for another computer</source>
+        <translation>Alle Einstellungen, für einen anderen Rechner</translation>
+    </message>
+    <message>
+        <source>From a file…</source>
+        <translation>Aus einer Datei …</translation>
+    </message>
+    <message>
+        <source>Settings that were put into a file</source>
+        <translation>Einstellungen, die in einer Datei stehen</translation>
+    </message>
+    <message>
+        <source>Reset all</source>
+        <translation>Alle zurücksetzen</translation>
+    </message>
+    <message>
+        <source>As they are in a new installation</source>
+        <translation>Wie bei einer neuen Installation</translation>
+    </message>
+    <message>
+        <source>Settings</source>
+        <translation>Einstellungen</translation>
+    </message>
+    <message>
+        <source>What holds for all shows; Esc closes</source>
+        <translation>Was für alle Schauen gilt; Esc schließt</translation>
+    </message>
+    <message>
+        <source>Ctrl+T</source>
+        <translation>Strg+T</translation>
+    </message>
+    <message>
+        <source>from the next start on</source>
+        <translation>vom nächsten Start an</translation>
+    </message>
+    <message>
+        <source>how colours are drawn</source>
+        <translation>wie Farben gezeichnet werden</translation>
+    </message>
+    <message>
+        <source>T sets it for now</source>
+        <translation>T setzt sie für jetzt</translation>
+    </message>
+    <message>
+        <source>two presses closer than this count as one</source>
+        <translation>zwei dichtere Drücke zählen als einer</translation>
+    </message>
+    <message>
+        <source>of this show, with undo</source>
+        <translation>in dieser Schau, mit Zurück</translation>
+    </message>
+    <message>
+        <source>unless a show is named</source>
+        <translation>wenn keine Schau genannt ist</translation>
+    </message>
+    <message>
+        <source>How intensity fades</source>
+        <translation>Wie Helligkeit blendet</translation>
+    </message>
+    <message>
+        <source>Settings into a file</source>
+        <translation>Einstellungen in eine Datei</translation>
+    </message>
+    <message>
+        <source>Settings (*.json)</source>
+        <translation>Einstellungen (*.json)</translation>
+    </message>
+    <message>
+        <source>Settings from a file</source>
+        <translation>Einstellungen aus einer Datei</translation>
+    </message>
+    <message>
+        <source>Settings (*.json);;All files (*)</source>
+        <translation>Einstellungen (*.json);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>All settings are as in a new installation.</source>
+        <translation>Alle Einstellungen sind wie bei einer neuen Installation.</translation>
+    </message>
+    <message>
+        <source>Writing %1</source>
+        <translation>Schreibt %1</translation>
+    </message>
+    <message>
+        <source>Written: %1</source>
+        <translation>Geschrieben: %1</translation>
+    </message>
+    <message>
+        <source>Reading %1</source>
+        <translation>%1 wird gelesen</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Settings taken from %1.</source>
+        <translation>Einstellungen aus %1 übernommen.</translation>
+    </message>
+    <message>
+        <source>Settings taken from %1; not known here: %2.</source>
+        <translation>Einstellungen aus %1 übernommen; hier unbekannt: %2.</translation>
+    </message>
+    <message>
+        <source>Esc closes</source>
+        <translation>Esc schließt</translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::ShowFiles</name>
     <message>
         <source>%1. You may open a copy: it gets a file of its own when you save it.</source>
@@ -10723,7 +11005,7 @@ Gebaut mit Qt %1. %2</translation>
     </message>
     <message>
         <source>Writing %1</source>
-        <translation>%1 wird geschrieben</translation>
+        <translation>Schreibt %1</translation>
     </message>
     <message>
         <source>The picture is at %1.</source>

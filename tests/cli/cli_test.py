@@ -701,18 +701,56 @@ class WrongInput(unittest.TestCase):
         self.assertIn("--keep-out", run("help", "match").stdout)
         self.assertEqual(run("--version").stdout.split()[0], "zelo")
 
-    def test_manual_and_completion_know_every_command(self):
-        man, completion = run("help", "--man").stdout, run("help", "--completion").stdout
-        for command in ("light", "reach", "match", "gradient", "fade", "play", "gels", "fixtures", "convert"):
+    COMMANDS = ("light", "reach", "match", "gradient", "fade", "play", "gels", "fixtures", "convert")
+
+    def test_the_manual_page_knows_every_command(self):
+        man = run("help", "--man").stdout
+        for command in self.COMMANDS:
             self.assertIn(f".SS zelo {command}", man)
-            self.assertIn(f"{command})", completion)
         self.assertIn("\\-\\-stay\\-out", man)
-        self.assertIn("--stay-out", completion)
-        # the completion is sound, and completes
-        ask_for = completion + '\nCOMP_WORDS=(zelo ma) COMP_CWORD=1; _zelo; echo "${COMPREPLY[@]}"'
-        self.assertEqual(subprocess.run(["bash", "-c", ask_for], capture_output=True, text=True).stdout.strip(), "match")
-        for_option = completion + '\nCOMP_WORDS=(zelo fade --st) COMP_CWORD=2; _zelo; echo "${COMPREPLY[@]}"'
-        self.assertEqual(subprocess.run(["bash", "-c", for_option], capture_output=True, text=True).stdout.strip(), "--stay-out")
+        for program in ("zelochrome", "zelo-rig"):
+            page = subprocess.run([BIN / program, "--man"], capture_output=True, text=True)
+            self.assertEqual(page.returncode, 0, page.stderr)
+            self.assertIn("\\-\\-demo", page.stdout)
+            self.assertNotIn("completion", page.stdout)
+            shown = subprocess.run(["man", "--warnings", "-E", "UTF-8", "-l", "-Tutf8", "-"], input=page.stdout,
+                                   capture_output=True, text=True, env={**os.environ, "MANWIDTH": "80"})
+            self.assertEqual((shown.returncode, shown.stderr), (0, ""))
+
+    def test_bash_completes(self):
+        completion = run("help", "--completion", "bash").stdout
+        for line, wanted in (("ma", "match"), ("fade --st", "--stay-out"), ("match --intent fil", "filmed")):
+            words = ["zelo", *line.split()]
+            ask = completion + f'\nCOMP_WORDS=({" ".join(words)}) COMP_CWORD={len(words) - 1}; _zelo; echo "${{COMPREPLY[@]}}"'
+            self.assertEqual(subprocess.run(["bash", "-c", ask], capture_output=True, text=True).stdout.strip(), wanted)
+        rig = subprocess.run([BIN / "zelo-rig", "--completion", "bash"], capture_output=True, text=True).stdout
+        ask = rig + '\nCOMP_WORDS=(zelo-rig --hea) COMP_CWORD=1; _zelo_rig; echo "${COMPREPLY[@]}"'
+        self.assertEqual(subprocess.run(["bash", "-c", ask], capture_output=True, text=True).stdout.strip(), "--headless")
+
+    def test_fish_completes(self):
+        with tempfile.TemporaryDirectory() as home:
+            env = {**os.environ, "HOME": home, "PATH": f"{BIN}:{os.environ['PATH']}"}
+            (pathlib.Path(home) / "c.fish").write_text(run("help", "--completion", "fish").stdout)
+            for line, wanted in (("ma", "match"), ("fade --st", "--stay-out"), ("match --intent fil", "filmed"),
+                                 ("match gannet", "gannet-8")):
+                got = subprocess.run(["fish", "-N", "-c", f"source {home}/c.fish; complete -C 'zelo {line}'"],
+                                     capture_output=True, text=True, env=env)
+                self.assertEqual(got.stderr, "")
+                self.assertIn(wanted, [row.split("\t")[0] for row in got.stdout.splitlines()])
+
+    def test_zsh_takes_the_completions(self):
+        for program, ask in (("zelo", ["help"]), ("zelochrome", []), ("zelo-rig", [])):
+            text = subprocess.run([BIN / program, *ask, "--completion", "zsh"], capture_output=True, text=True).stdout
+            # what the completion would hand to the shell's own helpers
+            script = ("_arguments() { print -l -- $@ }; _describe() { print -l -- ${(P)2} }\n"
+                      f"words=({program} ma) CURRENT=2\n" + text)
+            got = subprocess.run(["zsh", "-f", "-c", script], capture_output=True, text=True)
+            self.assertEqual(got.stderr, "")
+            self.assertIn("match:" if program == "zelo" else "--demo[", got.stdout)
+        script = ("_arguments() { print -l -- $@ }\nwords=(zelo match --) CURRENT=3\n" +
+                  run("help", "--completion", "zsh").stdout)
+        got = subprocess.run(["zsh", "-f", "-c", script], capture_output=True, text=True)
+        self.assertIn(":value:(brightest truest kindest leanest filmed)", got.stdout)
 
 
 class Programs(unittest.TestCase):
@@ -733,6 +771,23 @@ class Programs(unittest.TestCase):
                 done = run(*args, program=program)
                 self.assertEqual(done.returncode, 2, program)
                 self.assertIn("bad.zelo, fixtures[0].address", done.stderr)
+
+    def test_what_a_file_manager_hands_over_is_opened(self):
+        with tempfile.TemporaryDirectory() as folder:
+            at = pathlib.Path(folder)
+            self.assertEqual(run("convert", DATA / "shows/salt-lanterns.zelo", at / "rig.mvr").returncode, 0)
+            with zipfile.ZipFile(at / "type.gdtf", "w") as archive:
+                for part in sorted((DATA / "fixtures/gannet-8").rglob("*")):
+                    archive.write(part, part.relative_to(DATA / "fixtures/gannet-8"))
+            pictures = {}
+            for file in ("rig.mvr", "type.gdtf"):
+                done = run(at / file, "--shot", at / "x.png", program="zelochrome")
+                self.assertEqual(done.returncode, 0, done.stderr)
+                pictures[file] = (at / "x.png").read_bytes()
+            self.assertGreater(len(pictures["rig.mvr"]), len(pictures["type.gdtf"]), "a plan full of lamps")
+            done = run(at / "none.mvr", "--shot", at / "x.png", program="zelochrome")
+            self.assertEqual(done.returncode, 2)
+            self.assertIn("none.mvr: cannot be read", done.stderr)
 
     def test_a_shot_needs_no_display(self):
         with tempfile.TemporaryDirectory() as folder:

@@ -20,6 +20,8 @@
 #include "desk/rig/type_editor.h"
 #include "desk/rig/types_panel.h"
 #include "desk/ripple/ripple_model.h"
+#include "desk/shell/settings.h"
+#include "desk/shell/settings_page.h"
 #include "desk/swatches/swatch_panel.h"
 #include "light/type_edit.h"
 #include "show/edits.h"
@@ -188,6 +190,13 @@ TEST_F(LayoutTest, MixInEveryState) {
     expectClean("by hand");
     window.matchView().mix().setFamilies(true);
     expectClean("families");
+}
+
+TEST_F(LayoutTest, SettingsOnOnePage) {
+    kEye_k.set(5600); // its number stands there too
+    window.settings().open();
+    expectClean("settings");
+    kEye_k.set(0);
 }
 
 TEST_F(LayoutTest, SeenByACamera) {

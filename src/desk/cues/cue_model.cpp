@@ -3,9 +3,8 @@
 
 #include "desk/cues/cue_text.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/setting.h"
 #include "desk/kit/words.h"
-
-#include <QSettings>
 
 #include <algorithm>
 #include <atomic>
@@ -18,13 +17,13 @@ using show::CueNumbers;
 using What = play::Command::What;
 
 namespace {
-constexpr const char* kGuard = "cues/guard_s";
+constexpr Setting<double> kGuard_s{"cues/guard_s", 0.3};
 constexpr std::size_t kMostInBlock = 8, kMostBlocks = 8, kMostAlone = 24;
 } // namespace
 
 CueModel::CueModel(Document& document, QObject* parent)
-    : QObject(parent), document_(document),
-      guard_s_(std::clamp(QSettings().value(kGuard, 0.3).toDouble(), 0.0, 5.0)) {
+    : QObject(parent), document_(document), guard_s_(0) {
+    readGuard();
     connect(&document_, &Document::changed, this, [this](Changes what) {
         if (what.has(Change::Cues | Change::Crossfade | Change::Values | Change::Palettes |
                      Change::Rig | Change::Types | Change::White))
@@ -320,7 +319,11 @@ void CueModel::release() {
 
 void CueModel::setGuard(double seconds) {
     guard_s_ = std::clamp(seconds, 0.0, 5.0);
-    QSettings().setValue(kGuard, guard_s_);
+    kGuard_s.set(guard_s_);
+}
+
+void CueModel::readGuard() {
+    guard_s_ = std::clamp(kGuard_s.get(), 0.0, 5.0);
 }
 
 // --- edits

@@ -57,6 +57,7 @@ public:
     void setRate(double rate);
     void release();
     double guard_s() const { return guard_s_; } // between two presses of Next
+    void readGuard();                           // as it is kept now
     void setGuard(double seconds);
 
     // --- edits; each tells what cannot be done, and is one step

@@ -38,12 +38,15 @@
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
+#include "desk/shell/manual_view.h"
 #include "desk/shell/message_line.h"
 #include "desk/shell/monitor_profile.h"
+#include "desk/shell/settings_page.h"
 #include "desk/shell/show_files.h"
 #include "desk/swatches/swatch_panel.h"
 #include "files/mvr.h"
 #include "host/log.h"
+#include "host/paths.h"
 #include "host/report.h"
 #include "light/levels.h"
 #include "mix/nearest_gels.h"
@@ -177,6 +180,7 @@ MainWindow::MainWindow(Document& document)
     makeCommands();
     shortcuts_ = std::make_unique<Shortcuts>(commands_, this);
     key_sheet_ = new KeySheet(commands_, this);
+    settings_ = new SettingsPage(document_, *cues_, this);
     connect(new Keys(this), &Keys::altTapped, this, [this] {
         if (isActiveWindow() && !QApplication::activePopupWidget())
             openMenu();
@@ -447,9 +451,36 @@ void MainWindow::explain() {
     QWidget* under = QApplication::widgetAt(QCursor::pos());
     while (under && under->toolTip().isEmpty())
         under = under->parentWidget();
-    if (!under)
-        return tell(tr("Nothing to explain under the pointer: move it over a control."));
-    tell(QStringLiteral("%1: %2").arg(under->accessibleName(), under->toolTip()));
+    constexpr int kAgain_ms = 4000;
+    if (explained_since_.isValid() && explained_since_.elapsed() < kAgain_ms && explained_ == under)
+        return openManual();
+    explained_ = under;
+    explained_since_.start();
+    tell((under ? QStringLiteral("%1: %2.").arg(under->accessibleName(), under->toolTip())
+                : tr("Nothing to explain under the pointer: move it over a control.")) +
+         ' ' + tr("F1 again opens the manual."));
+}
+
+ManualView& MainWindow::manual() {
+    if (!manual_) {
+        const auto there = host::dataFolder();
+        const std::filesystem::path folder = there ? *there : std::filesystem::path();
+        std::error_code error;
+        const auto installed = folder / "manual"; // in the source it stands beside the data
+        manual_ = new ManualView(std::filesystem::is_directory(installed, error)
+                                     ? installed
+                                     : folder.parent_path() / "docs/manual",
+                                 this);
+    }
+    return *manual_;
+}
+
+// At the page of the view that is shown.
+void MainWindow::openManual() {
+    constexpr const char* kPages[] = {"rig.md",  "match.md", "gradient.md",
+                                      "fade.md", "cues.md",  "ripples.md"};
+    explained_since_.invalidate();
+    manual().openPage(QLatin1String(kPages[view()]));
 }
 
 void MainWindow::tell(const QString& message) {

@@ -7,6 +7,8 @@
 #include "desk/kit/gesture.h"
 #include "desk/shell/commands.h"
 
+#include <QElapsedTimer>
+#include <QPointer>
 #include <QStackedWidget>
 #include <QWidget>
 
@@ -33,6 +35,8 @@ class MatchView;
 class RigSide;
 class RigView;
 class KeySheet;
+class ManualView;
+class SettingsPage;
 class MessageLine;
 class ReadingsPanel;
 class ShowFiles;
@@ -88,6 +92,8 @@ public:
     ReadingsPanel& readings() { return *readings_; }
     const std::vector<Command>& commands() const { return commands_; }
     KeySheet& keySheet() { return *key_sheet_; }
+    SettingsPage& settings() { return *settings_; }
+    ManualView& manual(); // made when it is first asked for
 
 protected:
     void resizeEvent(QResizeEvent*) override { place(); }
@@ -110,8 +116,6 @@ private:
     void makeHelpCommands();
     void openMenu();
     void openAbout();
-    void openSizes();
-    void openLanguages();
     void lookAtScreen();                                     // takes its profile
     QPoint belowName() const;                                // where menus of the show open
     void addRig(const files::Rig& rig, const QString& from); // its fixtures and types
@@ -121,7 +125,8 @@ private:
     void openKeepOfRipple();                                 // what it shows at the line
     void askSaveTurn();                                      // of the ripple, for another desk
     void whichGel(); // the gels nearest to what the first of the lineup shows
-    void explain();  // F1: what is under the pointer
+    void explain();
+    void openManual(); // F1: what is under the pointer
     void tell(const QString& message);
     void placeMessages();
     void growLineup();
@@ -164,6 +169,10 @@ private:
     std::vector<Command> commands_;
     std::unique_ptr<Shortcuts> shortcuts_;
     KeySheet* key_sheet_ = nullptr;
+    SettingsPage* settings_ = nullptr;
+    ManualView* manual_ = nullptr;
+    QPointer<QWidget> explained_; // what F1 told of last
+    QElapsedTimer explained_since_;
     bool grown_ = false;     // the lineup's lamps
     bool may_close_ = false; // nothing is lost by it
     QByteArray icc_;         // of the screen that the window is on

@@ -11,7 +11,6 @@
 #include "desk/cues/look_menu.h"
 #include "desk/gradient/gradient_model.h"
 #include "desk/gradient/stop_track.h"
-#include "desk/kit/language.h"
 #include "desk/kit/overlay.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/text_field.h"
@@ -33,11 +32,12 @@
 #include "desk/ripple/ripple_model.h"
 #include "desk/ripple/ripple_view.h"
 #include "desk/ripple/step_track.h"
-#include "desk/shell/frame.h"
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
 #include "desk/shell/main_window.h"
+#include "desk/shell/settings.h"
+#include "desk/shell/settings_page.h"
 #include "desk/shell/show_files.h"
 #include "desk/swatches/swatch_panel.h"
 #include "host/log.h"
@@ -162,12 +162,13 @@ void MainWindow::makeViewCommands() {
         view(tr("View %1").arg(names[i]), QStringLiteral("%1; Ctrl+%1").arg(i + 1),
              [this, i] { showView(i); });
     view.tell(tr("with Ctrl also from a text field"), {});
-    view.menu(tr("Dark or light theme"), "Ctrl+T",
-              [] { useTheme(theme().booth ? deskTheme() : boothTheme()); });
+    view.menu(tr("Dark or light theme"), "Ctrl+T", [] {
+        kDeskTheme.set(theme().booth);
+        useTheme(theme().booth ? deskTheme() : boothTheme());
+    });
     view.menu(tr("Whole screen"), "F11; Ctrl+F11",
               [this] { window()->setWindowState(window()->windowState() ^ Qt::WindowFullScreen); });
-    view.menu(tr("Size of everything: 100, 120 or 140 %…"), {}, [this] { openSizes(); });
-    view.menu(tr("Language: English, Deutsch…"), {}, [this] { openLanguages(); });
+    view.menu(tr("Settings…"), "Ctrl+,", [this] { settings_->toggle(); });
     view.menu(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
     view.menu(tr("Split field in a window of its own"), "Shift+Z",
               [this] { split_window_->setVisible(!split_window_->isVisible()); });
@@ -424,6 +425,7 @@ void MainWindow::makeRigCommands() {
 void MainWindow::makeHelpCommands() {
     Adder help(commands_, Group::Help);
     help.menu(tr("Explain what is under the pointer"), "F1", [this] { explain(); });
+    help.menu(tr("The manual"), "Shift+F1", [this] { openManual(); });
     help.menu(tr("Keys and commands"), "F2", [this] { key_sheet_->toggle(); });
     help.menu(tr("Find a command…"), "Ctrl+K", [this] { openFinder(commands_, this); });
     help.menu(tr("Save a report for help…"), {}, [this] { askReport(); });
@@ -457,36 +459,6 @@ void MainWindow::openMenu() {
     }
     menu->popup(belowName());
     menu->setActiveAction(menu->actions().front());
-}
-
-void MainWindow::openSizes() {
-    auto* menu = new QMenu(tr("Size of everything"), this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const int percent : Frame::kSizes) {
-        QAction* action = menu->addAction(tr("%1 %").arg(percent));
-        action->setCheckable(true);
-        action->setChecked(percent == Frame::sizePercent());
-        connect(action, &QAction::triggered, this, [this, percent] {
-            Frame::setSizePercent(percent);
-            tell(tr("Zelochrome will be at %1 % from the next start on.").arg(percent));
-        });
-    }
-    menu->popup(belowName());
-}
-
-void MainWindow::openLanguages() {
-    auto* menu = new QMenu(tr("Language"), this);
-    menu->setAttribute(Qt::WA_DeleteOnClose);
-    for (const QString& tag : languages()) {
-        QAction* action = menu->addAction(nameOfLanguage(tag));
-        action->setCheckable(true);
-        action->setChecked(tag == chosenLanguage());
-        connect(action, &QAction::triggered, this, [this, tag] {
-            chooseLanguage(tag);
-            tell(tr("Zelochrome will speak %1 from the next start on.").arg(nameOfLanguage(tag)));
-        });
-    }
-    menu->popup(belowName());
 }
 
 void MainWindow::openAbout() {
