@@ -51,16 +51,18 @@ struct LinearEngine::Watched {
 
 LinearEngine::Watched LinearEngine::watched(const colour::ShareRows& rows,
                                             const colour::Spectrum& wanted) const {
-    const double* w = wanted.values().data();
+    const auto sums = [&](const double* light) {
+        return inner3(light, rows.first.data(), rows.second.data(), rows.of.data());
+    };
+    const auto of_light = sums(wanted.values().data());
     Watched seen;
-    seen.of_wanted = inner(rows.of.data(), w);
+    seen.of_wanted = of_light[2];
     if (!(seen.of_wanted > 0))
         return seen;
-    const double first = inner(rows.first.data(), w) / seen.of_wanted;
-    const double second = inner(rows.second.data(), w) / seen.of_wanted;
+    const double first = of_light[0] / seen.of_wanted;
+    const double second = of_light[1] / seen.of_wanted;
     for (std::size_t e = 0; e < xyz_.size(); ++e) {
-        const auto [a, b, of] = inner3(&spectra_[e * colour::kGridSize], rows.first.data(),
-                                       rows.second.data(), rows.of.data());
+        const auto [a, b, of] = sums(&spectra_[e * colour::kGridSize]);
         seen.of[e] = of;
         seen.first[e] = a - first * of;
         seen.second[e] = b - second * of;

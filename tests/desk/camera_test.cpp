@@ -11,6 +11,7 @@
 #include "desk/match/match_view.h"
 #include "desk/match/skin_panel.h"
 #include "desk/match/split_field.h"
+#include "desk/readings/readings_panel.h"
 #include "desk/rig/plan.h"
 #include "desk/rig/rig_view.h"
 #include "desk/shell/header.h"
@@ -166,6 +167,12 @@ TEST_F(CameraTest, ItsMissStandsWhereAMixIsJudged) {
                              .arg(toQt(*document.camera()), QString::number(camera_miss, 'f', 4));
     EXPECT_TRUE(told().contains(line)) << told().toStdString();
     EXPECT_TRUE(match.typeButtons()[0]->toolTip().contains(line));
+    const auto& readings = window.readings().rows();
+    const auto row = std::find_if(readings.begin(), readings.end(), [&](const ReadingRow& r) {
+        return r.name == toQt(*document.camera()) + ", r g";
+    });
+    ASSERT_NE(row, readings.end());
+    EXPECT_NEAR(row->got, camera_miss, 1e-12);
     EXPECT_GT(match.typeButtons()[0]->heightAt(200), before) << "a line of its own";
     look(0); // those that the show minds are told to who looks by eye
     EXPECT_TRUE(told().contains(line));
@@ -248,6 +255,8 @@ protected:
 
 TEST_F(CameraFormTest, AFileIsReadDrawnNamedAndAdded) {
     form.choose();
+    EXPECT_TRUE(QTest::qWaitForWindowExposed(&form));
+    QApplication::setActiveWindow(&form);
     auto* add = form.findChildren<Button*>().last();
     EXPECT_FALSE(add->isEnabled()) << "there is nothing yet";
     const auto ink = [&] { // pixels that are drawn in the room of the curves

@@ -14,6 +14,7 @@
 #include "light/levels.h"
 
 #include <cmath>
+#include <utility>
 
 namespace zelo::desk {
 
@@ -21,8 +22,7 @@ namespace {
 constexpr int kMargin = 20;
 constexpr int kMapTop = 44;
 constexpr int kRow = 20;
-constexpr int kMostRows = 7;
-constexpr int kOwn = 4; // rows that are known at once
+constexpr std::size_t kMostRows = 7; // and one for each camera
 } // namespace
 
 ReadingsPanel::ReadingsPanel(Document& document, FocusModel& focus, Asking& asking, QWidget* parent)
@@ -47,10 +47,12 @@ ReadingsPanel::ReadingsPanel(Document& document, FocusModel& focus, Asking& aski
     });
 }
 
-void ReadingsPanel::resizeEvent(QResizeEvent*) {
+void ReadingsPanel::place() {
     // The numbers need theirs; the map gets as much of the rest as it can use, then the plot.
     const int w = width() - 2 * kMargin;
-    const int numbers = 18 + kRow + 1 + kMostRows * (kRow - 1) + 44;
+    const TypeRow* row = focus_.focus();
+    const int rows = static_cast<int>(kMostRows + (row ? row->cameras.size() : 0));
+    const int numbers = 18 + kRow + 1 + rows * (kRow - 1) + 44;
     const int rest = height() - kMapTop - 40 - numbers;
     const int map = std::clamp(rest - std::clamp(rest / 3, 60, 240), 100, w * 14 / 15);
     map_->setGeometry(kMargin, kMapTop, w, map);
@@ -63,8 +65,8 @@ void ReadingsPanel::refresh() {
     const TypeRow* row = focus_.focus();
     // The indices come later: until then those before stand, so that nothing jumps in a drag.
     std::vector<ReadingRow> indices;
-    if (rows_.size() > kOwn && row && row->key == indices_of_)
-        indices.assign(rows_.begin() + kOwn, rows_.end());
+    if (rows_.size() > own_ && row && row->key == indices_of_)
+        indices.assign(rows_.begin() + static_cast<std::ptrdiff_t>(own_), rows_.end());
     rows_.clear();
     const light::Wanted* wanted = focus_.wanted();
     if (!row) {
@@ -85,6 +87,11 @@ void ReadingsPanel::refresh() {
              {tr("v′"), wuv.v, guv.v, 4},
              {tr("kelvin"), k(wcct), k(gcct), 0},
              {tr("tint Duv"), d(wcct), d(gcct), 4}};
+    for (const auto& camera : row->cameras)
+        rows_.push_back(
+            {tr("%1, r g").arg(toQt(camera.name)), NAN, camera.miss.value_or(NAN), 4, true});
+    if (rows_.size() != std::exchange(own_, rows_.size()))
+        place();
     rows_.insert(rows_.end(), indices.begin(), indices.end());
     indices_of_ = row->key;
     askRendering();
@@ -121,7 +128,7 @@ void ReadingsPanel::askRendering() {
             return found;
         },
         [this](const Indices& i) {
-            rows_.resize(kOwn);
+            rows_.resize(own_);
             rows_.push_back({tr("R_f"), i.wanted_rf, i.got_rf, 0});
             rows_.push_back({tr("agreement"), NAN, i.agreement, 0, true});
             rows_.push_back({tr("SSI to wanted"), NAN, i.ssi, 0, true});

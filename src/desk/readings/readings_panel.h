@@ -36,9 +36,10 @@ signals:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
+    void resizeEvent(QResizeEvent*) override { place(); }
 
 private:
+    void place();
     void refresh();
     int firstLine() const; // baseline of the first row
     void askRendering();
@@ -50,6 +51,7 @@ private:
     Button* keep_;
     Button* put_down_;
     std::vector<ReadingRow> rows_;
+    std::size_t own_ = 0;          // of them: known at once, the indices come later
     Document::TypeKey indices_of_; // the type that the last rows were computed for
 };
 
