@@ -9508,6 +9508,10 @@ Gebaut mit Qt %1. %2</translation>
         <source>got</source>
         <translation>erhalten</translation>
     </message>
+    <message>
+        <source>%1, r g</source>
+        <translation>%1, r g</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::RigSide</name>
