@@ -35,27 +35,31 @@ ZELO_CLONES void addScaled(double share, const double* from, double* to) {
         to[i] += share * from[i];
 }
 
+ZELO_CLONES void addBetween(double part, const double* from, const double* next, double* to);
+ZELO_CLONES void addBetween(double part, const double* from, const double* next, double* to) {
+    for (std::size_t i = 0; i < colour::kGridSize; ++i)
+        to[i] += (1 - part) * from[i] + part * next[i];
+}
+
 void Flag::addDensity(double position, colour::Grid& density) const {
-    const auto add = [&](const colour::Spectrum& of, double share) {
-        if (share != 0)
-            addScaled(share, of.values().data(), density.data());
-    };
     double from = 0; // position and point below; none: out of the beam
     const Point* below = nullptr;
     for (const Point& p : points) {
         if (position <= p.position) {
             const double span = p.position - from;
             const double part = span > 0 ? (position - from) / span : 1;
-            if (below)
-                add(below->density, 1 - part);
-            add(p.density, part);
+            const double* there = p.density.values().data();
+            if (below && part < 1)
+                addBetween(part, below->density.values().data(), there, density.data());
+            else if (part > 0)
+                addScaled(part, there, density.data());
             return;
         }
         from = p.position;
         below = &p;
     }
     if (below)
-        add(below->density, 1);
+        addScaled(1, below->density.values().data(), density.data());
 }
 
 Flag::Slope Flag::slopeAt(double position) const {

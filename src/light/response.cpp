@@ -57,6 +57,8 @@ double Response::level(double wanted) const {
         return levelOfFalling(wanted);
     if (wanted <= drive(0))
         return 0;
+    if (wanted > 1)
+        return 1;
     // Its piece, then Newton's steps that never leave what is known to hold it.
     double low = 0;
     double high = 1;
@@ -68,6 +70,12 @@ double Response::level(double wanted) const {
     if (piece != pieces_.end())
         high = std::min(1.0, piece->from);
     const Piece& p = piece == pieces_.begin() ? *piece : *(piece - 1);
+    if (const double c1 = p.c[1], c2 = p.c[2]; p.c[3] == 0 && c1 >= 0 && c2 >= 0 && c1 + c2 > 0) {
+        // c2 x² + c1 x = q, rising: the root that loses no digits.
+        const double q = std::max(0.0, wanted - p.c[0]);
+        const double x = q > 0 ? 2 * q / (c1 + std::sqrt(c1 * c1 + 4 * c2 * q)) : 0;
+        return std::clamp(p.from + x, low, high);
+    }
     double x = (low + high) / 2;
     while (high - low > kLevel) {
         const double d = x - p.from;

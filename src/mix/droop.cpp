@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mix/droop.h"
 
+#include "colour/smoothest.h"
 #include "mix/detail/problem.h"
 
 #include <algorithm>
@@ -147,6 +148,9 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
     MixWish linear = wish;
     if (searches)
         linear.intent = Intent::Truest;
+    Wanted spectral = wanted; // once for all rounds
+    if (!spectral.spectrum && linear.intent != Intent::Leanest)
+        spectral.spectrum = colour::smoothestSpectrum(wanted.xyz);
     LinearEngine::Bounds shares = bounds;
     for (std::size_t e = 0; e < n; ++e)
         if (bounds.held[e] > 0)
@@ -163,7 +167,7 @@ Mix Droop::solve(const LinearEngine& full, const Wanted& wanted, const MixWish& 
             drives[e] = bounds.held[e];
     Mix mix;
     for (int round = 0; round < kRounds; ++round) {
-        mix = asIfAt(drives, false, exact_for).solve(wanted, linear, shares);
+        mix = asIfAt(drives, false, exact_for).solve(spectral, linear, shares);
         const Drives before = drives;
         drives = real(mix.drives);
         double moved = 0;

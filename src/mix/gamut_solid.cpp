@@ -96,6 +96,8 @@ GamutSolid::GamutSolid(std::span<const Xyz> emitters, const Xyz& base)
         }
     if (!solid)
         facets_.clear();
+    for (auto* column : {&nx_, &ny_, &nz_})
+        column->reserve(2 * facets_.size() + kLanes);
     for (const Facet& f : facets_) // two half-spaces each, in the order +, -
         for (const double sign : {1.0, -1.0}) {
             const double offset = std::max(sign > 0 ? f.plus : f.minus, kNoOffset);

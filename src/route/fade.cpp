@@ -60,13 +60,14 @@ double brightestOf(const mix::Mixer& mixer, const Uv& uv, mix::MixWish wish) {
     return mixer.solve(light::wantedUv(uv), wish).got.Y;
 }
 
-// The most light along a way. Where it is found by an optimiser some places are asked, and those
-// between only where the way comes near it.
+// The most light along a way. Where it takes a search, or rounds for droop, some places are asked,
+// and those between only where the way comes near it.
 class Most {
 public:
     Most(const mix::Mixer& mixer, const std::vector<Uv>& way, const mix::MixWish& wish)
         : mixer_(mixer), way_(way), wish_(wish) {
-        for (std::size_t i = 0; !mixer.additive() && i < way.size(); i += kEvery)
+        const bool at_once = mixer.additive() && !mixer.type().droops();
+        for (std::size_t i = 0; !at_once && i < way.size(); i += kEvery)
             some_.push_back(brightestOf(mixer, way[i], wish));
     }
     double at(std::size_t i, double planned) const {
@@ -76,7 +77,7 @@ public:
             const double rough = a + on * (some_[i / kEvery + 1] - a);
             if (i % kEvery == 0 || planned < (1 - kSafe) * rough)
                 return rough;
-            if (planned > (1 + kSafe) * rough)
+            if (!mixer_.additive() && planned > (1 + kSafe) * rough)
                 return kLess * rough;
         }
         return brightestOf(mixer_, way_[i], wish_);

@@ -32,13 +32,19 @@ public:
 TEST(Response, CurvesAndTheirInverses) {
     const auto cubic = Response::ofPieces({{0, {0, 0.5, 0, 0}}, {0.5, {0.25, 1.5, 0, 0}}});
     ASSERT_TRUE(cubic);
-    for (const Response& r : {Response(), Response::square(), *cubic})
+    const auto bowed = Response::ofPieces({{0, {0.05, 0.3, 0.65, 0}}});
+    const auto bent = Response::ofPieces({{0, {0, 0.2, 0.3, 0.5}}});
+    for (const Response& r : {Response(), Response::square(), *cubic, *bowed, *bent})
         for (double level = 0; level <= 1; level += 0.01)
             EXPECT_NEAR(r.level(r.drive(level)), level, 1e-9);
     EXPECT_EQ(Response::square().drive(0.5), 0.25);
     EXPECT_NEAR(cubic->drive(0.75), 0.625, 1e-12);
     EXPECT_EQ(Response().drive(7), 1);
     EXPECT_EQ(Response::square().level(2), 1);
+    EXPECT_EQ(bowed->level(0.02), 0) << "it gives more from the start";
+    const auto early = Response::ofPieces({{0, {0, 0, 4, 0}}}); // all of it at a half
+    EXPECT_NEAR(early->level(1), 0.5, 1e-12);
+    EXPECT_EQ(early->level(1.001), 1) << "nothing gives that";
 }
 
 TEST(Response, AFallingCurveHasItsInverseToo) {

@@ -3,8 +3,8 @@
 
 #include "base/clones.h"
 
+#include <bit>
 #include <cstdint>
-#include <cstring>
 
 namespace zelo::mix {
 
@@ -57,25 +57,37 @@ std::array<double, 3> inner3(const double* a, const std::array<colour::Grid, 3>&
 
 ZELO_CLONES std::array<double, 3> inner3(const double* a, const double* b,
                                          const std::array<colour::Grid, 3>& xyz) {
-    colour::Grid both;
-    for (std::size_t i = 0; i < colour::kGridSize; ++i)
-        both[i] = a[i] * b[i];
-    return inner3(both.data(), xyz);
+    const double* x = xyz[0].data();
+    const double* y = xyz[1].data();
+    const double* z = xyz[2].data();
+    double lane[3][kLanes] = {};
+    for (std::size_t i = 0; i < kWhole; i += kLanes)
+        for (std::size_t k = 0; k < kLanes; ++k) {
+            const double here = a[i + k] * b[i + k];
+            lane[0][k] += here * x[i + k];
+            lane[1][k] += here * y[i + k];
+            lane[2][k] += here * z[i + k];
+        }
+    std::array<double, 3> sum{total(lane[0]), total(lane[1]), total(lane[2])};
+    for (std::size_t i = kWhole; i < colour::kGridSize; ++i) {
+        const double here = a[i] * b[i];
+        sum[0] += here * x[i];
+        sum[1] += here * y[i];
+        sum[2] += here * z[i];
+    }
+    return sum;
 }
 
-// 2^(k + f) with f within ±½: the power of two by its bits, 2^f by its series to 3e-13. In passes
-// over plain arrays, so that each runs in vector registers.
+// 2^(k + f) with f within ±½: the power of two by its bits, 2^f by its series to 3e-13. One pass
+// without copies, so that it runs in vector registers from end to end.
 ZELO_CLONES void expOfMinus(const double* a, double factor, double* out) {
     constexpr double kLog2e = 1.4426950408889634;
     constexpr double kLn2 = 0.6931471805599453;
     constexpr double kShift = 6755399441055744.0; // 1.5 · 2^52: rounds to a whole number
-    constexpr std::size_t n = colour::kGridSize;
-    double whole[n];
-    double part[n];
-    for (std::size_t i = 0; i < n; ++i) {
+    for (std::size_t i = 0; i < colour::kGridSize; ++i) {
         const double x = a[i] * -kLog2e;
-        whole[i] = x + kShift;
-        const double f = (x - (whole[i] - kShift)) * kLn2;
+        const double whole = x + kShift;
+        const double f = (x - (whole - kShift)) * kLn2;
         double e = 1.0 / 3628800;
         e = e * f + 1.0 / 362880;
         e = e * f + 1.0 / 40320;
@@ -86,17 +98,12 @@ ZELO_CLONES void expOfMinus(const double* a, double factor, double* out) {
         e = e * f + 1.0 / 6;
         e = e * f + 0.5;
         e = e * f + 1;
-        part[i] = e * f + 1;
+        e = e * f + 1;
+        // k in the exponent's place
+        const auto bits =
+            std::bit_cast<std::uint64_t>(e) + (std::bit_cast<std::uint64_t>(whole) << 52);
+        out[i] = factor * std::bit_cast<double>(bits);
     }
-    std::uint64_t power[n];
-    std::uint64_t bits[n];
-    std::memcpy(power, whole, sizeof power);
-    std::memcpy(bits, part, sizeof bits);
-    for (std::size_t i = 0; i < n; ++i)
-        bits[i] += power[i] << 52; // k in the exponent's place
-    std::memcpy(part, bits, sizeof part);
-    for (std::size_t i = 0; i < n; ++i)
-        out[i] = factor * part[i];
 }
 
 } // namespace zelo::mix
