@@ -50,10 +50,10 @@ for ours, package, bound, emitters in PAIRS:
           f"(at least {bound}: {'holds' if ok else 'MISSED'}); "
           f"{min(ratios.values()):.0f} to {max(ratios.values()):.0f} over all counts")
 cost = {c: times["filmed/ours"][c] / times["truest/ours"][c] for c in times["filmed/ours"] if c > 3}
-ok = cost[8] <= 2
+ok = max(cost.values()) <= 2
 missed |= not ok
-print(f"filmed: {cost[8]:.1f} times truest with 8 emitters (at most 2: {'holds' if ok else 'MISSED'}); "
-      f"{min(cost.values()):.1f} to {max(cost.values()):.1f} over all counts")
+print(f"filmed: {max(cost.values()):.1f} times truest where it is most (at most 2: {'holds' if ok else 'MISSED'}); "
+      f"{min(cost.values()):.1f} where it is least")
 per_second = 1e9 / times["brightest/ours"][8]
 ok = per_second >= 1e6
 missed |= not ok

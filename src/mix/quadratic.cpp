@@ -15,6 +15,7 @@ using Row = Quadratic::Row;
 
 constexpr double kViolated = 1e-11; // drives are 0..1; anything less is rounding
 constexpr double kDependent = 1e-13;
+constexpr double kFlat = 1e-9; // of a row's largest: less tells nothing
 
 // A constraint normal · x >= bound (or = bound). Its normal is a row, or plus or minus one axis.
 struct Constraint {
@@ -70,14 +71,6 @@ public:
                 return std::nullopt;
         }
         return std::nullopt;
-    }
-
-    // Of the equality at its end: what the sum to be minimised changes with its right side.
-    double multiplierOf(std::size_t equality) const {
-        for (std::size_t k = 0; k < fixed_; ++k)
-            if (constraints_[k].row == static_cast<int>(equality))
-                return u_[k];
-        return 0; // said twice
     }
 
 private:
@@ -287,55 +280,169 @@ std::optional<light::Drives> minimise(const Quadratic& q) {
     return ActiveSet(q).solve();
 }
 
-// Those at their bounds are left out of the program; they were rightly so where the sum would grow
-// for each that is moved inside.
+namespace {
+
+// The rows of the free variables, made ready to tell some of them by the others: each row's pivot
+// is 1 there and 0 in the other rows. `turned` times the rows as they were is what they are.
+struct Told {
+    std::array<Row, kMostEqualities> row{};
+    std::array<double, kMostEqualities> rhs{};
+    std::array<std::array<double, kMostEqualities>, kMostEqualities> turned{};
+    std::array<std::size_t, kMostEqualities> pivot{};
+    std::array<char, kN> is_pivot{};
+
+    // False where the rows do not tell as many variables.
+    bool eliminate(std::size_t rows, std::size_t n) {
+        for (std::size_t e = 0; e < rows; ++e)
+            turned[e][e] = 1;
+        for (std::size_t e = 0; e < rows; ++e) {
+            std::size_t at = 0;
+            double largest = 0;
+            double whole = 0;
+            for (std::size_t i = 0; i < n; ++i) {
+                whole = std::max(whole, std::abs(row[e][i]));
+                if (!is_pivot[i] && std::abs(row[e][i]) > largest) {
+                    largest = std::abs(row[e][i]);
+                    at = i;
+                }
+            }
+            if (!(largest > kFlat * std::max(whole, kFlat)))
+                return false;
+            pivot[e] = at;
+            is_pivot[at] = 1;
+            const double scale = 1 / row[e][at];
+            for (std::size_t i = 0; i < n; ++i)
+                row[e][i] *= scale;
+            for (std::size_t f = 0; f < rows; ++f)
+                turned[e][f] *= scale;
+            rhs[e] *= scale;
+            for (std::size_t f = 0; f < rows; ++f) {
+                const double times = row[f][at];
+                if (f == e || times == 0)
+                    continue;
+                for (std::size_t i = 0; i < n; ++i)
+                    row[f][i] -= times * row[e][i];
+                for (std::size_t k = 0; k < rows; ++k)
+                    turned[f][k] -= times * turned[e][k];
+                rhs[f] -= times * rhs[e];
+            }
+        }
+        return true;
+    }
+};
+
+double slopeOf(const Quadratic& q, std::size_t i, const light::Drives& x) {
+    double slope = q.g[i];
+    for (std::size_t j = 0; j < q.n; ++j)
+        slope += q.G[i][j] * x[j];
+    return slope;
+}
+
+// The optimum where just those stand at their bounds that do in `near`; nothing where it is not one
+// of the whole program.
+std::optional<light::Drives> withTheSameAtBounds(const Quadratic& q, const light::Drives& near) {
+    light::Drives x(q.n);
+    std::array<std::size_t, kN> free{};
+    std::array<char, kN> held{};
+    std::size_t n = 0;
+    for (std::size_t i = 0; i < q.n; ++i) {
+        held[i] = near[i] <= 0 || near[i] >= 1;
+        x[i] = held[i] && near[i] > 0 ? 1 : 0;
+        if (!held[i])
+            free[n++] = i;
+    }
+    if (n < q.equalities)
+        return std::nullopt;
+    Told told;
+    for (std::size_t e = 0; e < q.equalities; ++e) {
+        told.rhs[e] = q.rhs[e];
+        for (std::size_t i = 0; i < q.n; ++i)
+            told.rhs[e] -= q.row[e][i] * x[i];
+        for (std::size_t a = 0; a < n; ++a)
+            told.row[e][a] = q.row[e][free[a]];
+    }
+    if (!told.eliminate(q.equalities, n))
+        return std::nullopt;
+    // The others move on their own, and those that are told with them: along way[k].
+    std::array<Row, kN> way;
+    std::size_t ways = 0;
+    for (std::size_t e = 0; e < q.equalities; ++e)
+        x[free[told.pivot[e]]] = told.rhs[e];
+    for (std::size_t a = 0; a < n; ++a) {
+        if (told.is_pivot[a])
+            continue;
+        Row& w = way[ways++];
+        for (std::size_t b = 0; b < n; ++b)
+            w[b] = b == a ? 1 : 0;
+        for (std::size_t e = 0; e < q.equalities; ++e)
+            w[told.pivot[e]] = -told.row[e][a];
+    }
+    // Wᵀ G W y = −Wᵀ (G x + g), by Cholesky.
+    Square L;
+    Row y;
+    std::array<Row, kN> curved;
+    for (std::size_t k = 0; k < ways; ++k)
+        for (std::size_t a = 0; a < n; ++a) {
+            curved[k][a] = 0;
+            for (std::size_t b = 0; b < n; ++b)
+                curved[k][a] += q.G[free[a]][free[b]] * way[k][b];
+        }
+    Row slope;
+    for (std::size_t a = 0; a < n; ++a)
+        slope[a] = slopeOf(q, free[a], x);
+    for (std::size_t k = 0; k < ways; ++k) {
+        double along = 0;
+        for (std::size_t a = 0; a < n; ++a)
+            along -= way[k][a] * slope[a];
+        for (std::size_t l = 0; l <= k; ++l) {
+            double sum = 0;
+            for (std::size_t a = 0; a < n; ++a)
+                sum += curved[k][a] * way[l][a];
+            for (std::size_t m = 0; m < l; ++m)
+                sum -= L[k][m] * L[l][m];
+            if (l == k && !(sum > 0))
+                return std::nullopt;
+            L[k][l] = l == k ? std::sqrt(sum) : sum / L[l][l];
+        }
+        for (std::size_t m = 0; m < k; ++m)
+            along -= L[k][m] * y[m];
+        y[k] = along / L[k][k];
+    }
+    for (std::size_t k = ways; k-- > 0;) {
+        for (std::size_t m = k + 1; m < ways; ++m)
+            y[k] -= L[m][k] * y[m];
+        y[k] /= L[k][k];
+        for (std::size_t a = 0; a < n; ++a)
+            x[free[a]] += y[k] * way[k][a];
+    }
+    for (std::size_t a = 0; a < n; ++a)
+        if (!(x[free[a]] >= 0 && x[free[a]] <= 1))
+            return std::nullopt;
+    // What the sum changes with each row, as the variables say that the rows tell.
+    std::array<double, kMostEqualities> multiplier{};
+    for (std::size_t e = 0; e < q.equalities; ++e) {
+        const double steep = slopeOf(q, free[told.pivot[e]], x);
+        for (std::size_t f = 0; f < q.equalities; ++f)
+            multiplier[f] += told.turned[e][f] * steep;
+    }
+    // Those at bounds are rightly there where the sum would grow for each that is moved inside.
+    for (std::size_t i = 0; i < q.n; ++i) {
+        if (!held[i])
+            continue;
+        double steep = slopeOf(q, i, x);
+        for (std::size_t e = 0; e < q.equalities; ++e)
+            steep -= q.row[e][i] * multiplier[e];
+        if (near[i] > 0 ? steep > 0 : steep < 0)
+            return std::nullopt;
+    }
+    return x;
+}
+
+} // namespace
+
 std::optional<light::Drives> minimiseFrom(const Quadratic& q, const light::Drives& near) {
-    const auto held = [&](std::size_t i) { return near[i] <= 0 || near[i] >= 1; };
-    Quadratic less;
-    std::array<std::size_t, kN> of{};
-    for (std::size_t i = 0; i < q.n; ++i)
-        if (!held(i))
-            of[less.n++] = i;
-    if (less.n < q.equalities || less.n == 0)
-        return minimise(q);
-    less.equalities = q.equalities;
-    less.rhs = q.rhs;
-    for (std::size_t a = 0; a < less.n; ++a) {
-        less.g[a] = q.g[of[a]];
-        for (std::size_t b = 0; b < less.n; ++b)
-            less.G[a][b] = q.G[of[a]][of[b]];
-        for (std::size_t e = 0; e < q.equalities; ++e)
-            less.row[e][a] = q.row[e][of[a]];
-    }
-    for (std::size_t i = 0; i < q.n; ++i) {
-        if (near[i] < 1)
-            continue;
-        for (std::size_t a = 0; a < less.n; ++a)
-            less.g[a] += q.G[of[a]][i];
-        for (std::size_t e = 0; e < q.equalities; ++e)
-            less.rhs[e] -= q.row[e][i];
-    }
-    ActiveSet set(less);
-    const auto free = set.solve();
-    if (!free)
-        return minimise(q);
-    light::Drives all(q.n);
-    for (std::size_t i = 0; i < q.n; ++i)
-        all[i] = near[i] >= 1 ? 1 : 0;
-    for (std::size_t a = 0; a < less.n; ++a)
-        all[of[a]] = (*free)[a];
-    for (std::size_t i = 0; i < q.n; ++i) {
-        if (!held(i))
-            continue;
-        double slope = q.g[i];
-        for (std::size_t j = 0; j < q.n; ++j)
-            slope += q.G[i][j] * all[j];
-        for (std::size_t e = 0; e < q.equalities; ++e)
-            slope -= q.row[e][i] * set.multiplierOf(e);
-        if (near[i] >= 1 ? slope > 0 : slope < 0)
-            return minimise(q);
-    }
-    return all;
+    const auto same = withTheSameAtBounds(q, near);
+    return same ? same : minimise(q);
 }
 
 } // namespace zelo::mix
