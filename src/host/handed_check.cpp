@@ -102,7 +102,8 @@ Result<std::vector<Finding>> checkHandedOver(const show::ShowPtr& show, const pl
                          play::wordsOf(fault, uvOf(lamp, before.drives, white),
                                        uvOf(lamp, after.drives, white), white),
                          {},
-                         route::lightOfFade(*lamp.mixer, setup, white, play::kMomentsOfFinding)});
+                         lamp.mixer,
+                         route::momentsOfFade(*lamp.mixer, setup, white, play::kMomentsOfFinding)});
                 found[at->second].lamps.push_back(lamp.id);
             }
         }

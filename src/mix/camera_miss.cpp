@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "mix/camera_miss.h"
 
+#include "light/levels.h"
+
 #include <algorithm>
 
 namespace zelo::mix {
@@ -28,6 +30,10 @@ std::optional<double> largestCameraMiss(const colour::Spectrum& wanted, const co
 }
 
 // A colour and its brightness take three of the emitters' ways, each pair of shares two.
+colour::Xyz shownBy(const colour::Camera* camera, const Mixer& mixer, const light::Drives& drives) {
+    return camera ? camera->shown(light::spectrumOf(mixer.type(), drives)) : mixer.xyzOf(drives);
+}
+
 CameraRoom cameraRoom(const Mixer& mixer, const MixWish& wish) {
     CameraRoom room;
     if (wish.cameraCount() == 0)

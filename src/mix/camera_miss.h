@@ -19,6 +19,9 @@ std::vector<CameraMiss> missByCamera(const colour::Spectrum& wanted, const colou
 std::optional<double> largestCameraMiss(const colour::Spectrum& wanted, const colour::Spectrum& got,
                                         const colour::Cameras& cameras);
 
+// The light of these drives as the camera shows it; null: as the eye sees it.
+colour::Xyz shownBy(const colour::Camera* camera, const Mixer& mixer, const light::Drives& drives);
+
 // What a type leaves to choose for who looks on, once the colour and its brightness are exact.
 struct CameraRoom {
     std::size_t parts = 0;  // emitters or flags that a wish leaves free

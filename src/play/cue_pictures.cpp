@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/cue_pictures.h"
 
+#include "mix/camera_miss.h"
 #include "show/edits.h"
 
 #include <algorithm>
@@ -12,7 +13,8 @@ namespace {
 
 class Painter {
 public:
-    Painter(const Compiled& compiled, const PlayedList& list) : compiled_(compiled), list_(list) {}
+    Painter(const Compiled& compiled, const PlayedList& list, const colour::Camera* by)
+        : compiled_(compiled), list_(list), by_(by) {}
 
     void add(show::FixtureId id, std::vector<std::vector<CueLamp>>& pictures) {
         const auto lamp = compiled_.lampOf(id);
@@ -48,31 +50,34 @@ private:
         for (std::size_t part = 0; said.colour && part < drives.size(); ++part)
             if (said.parts >> part & 1)
                 drives[part] = said.colour[part];
-        return compiled_.mixers[lamp]->xyzOf(drives);
+        return mix::shownBy(by_, *compiled_.mixers[lamp], drives);
     }
 
     const Compiled& compiled_;
     const PlayedList& list_;
+    const colour::Camera* by_;
 };
 
 } // namespace
 
 std::vector<std::vector<CueLamp>> cuePictures(const Compiled& compiled, show::CueListId list,
-                                              const show::Lineup& lamps) {
+                                              const show::Lineup& lamps, const colour::Camera* by) {
     const auto it = std::find(compiled.lists.begin(), compiled.lists.end(), list);
     if (it == compiled.lists.end())
         return {};
     const PlayedList& played =
         compiled.program->lists[static_cast<std::size_t>(it - compiled.lists.begin())];
     std::vector<std::vector<CueLamp>> pictures(played.cues.size());
-    Painter painter(compiled, played);
+    Painter painter(compiled, played, by);
     for (const show::FixtureId id : lamps)
         painter.add(id, pictures);
     return pictures;
 }
 
-std::map<show::LookId, std::vector<CueLamp>>
-lookPictures(const show::ShowPtr& show, const Sources& from, Mixes& mixes, std::size_t most) {
+std::map<show::LookId, std::vector<CueLamp>> lookPictures(const show::ShowPtr& show,
+                                                          const Sources& from, Mixes& mixes,
+                                                          std::size_t most,
+                                                          const colour::Camera* by) {
     show::Show alone = *show; // each look as a list of one cue
     alone.cue_lists = {};
     alone.faders = {};
@@ -92,7 +97,7 @@ lookPictures(const show::ShowPtr& show, const Sources& from, Mixes& mixes, std::
         show::Lineup lamps;
         for (std::size_t i = 0; i < count; ++i)
             lamps.push_back(look->values.entry(i * look->values.size() / count).first);
-        auto pictures = cuePictures(made, {id.value}, lamps);
+        auto pictures = cuePictures(made, {id.value}, lamps, by);
         if (!pictures.empty())
             all.emplace(id, std::move(pictures.front()));
     }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "play/ripple_raster.h"
 
+#include "mix/camera_miss.h"
 #include "mix/miss.h"
 #include "play/ripple_light.h"
 
@@ -73,6 +74,7 @@ RippleRaster rasterOf(const Compiled& compiled, const show::Ripple& as, const Ra
             rippleOver(played, place, beat, 1, {drives.begin(), drives.size()});
             const BeatLevels levels = levelsOf(played, beat, 1);
             cell.light = mixer.xyzOf(drives);
+            cell.shown = wish.by ? mix::shownBy(wish.by, mixer, drives) : cell.light;
             cell.level = levels.from + beat.share * (levels.to - levels.from);
             cell.below = beat.from == kBelow && beat.to == kBelow;
         }

@@ -9,6 +9,7 @@ namespace zelo::play {
 struct RippleRaster {
     struct Cell {
         colour::Xyz light;  // at full, cd; none where there is no lamp
+        colour::Xyz shown;  // the same as the wish's camera shows it
         double level = 1;   // of what the lamp gives then: where steps have intensities
         bool below = false; // nothing of the ripple is there
     };
@@ -23,7 +24,8 @@ struct RippleRaster {
 struct RasterWish {
     double from_s = 0, to_s = 1; // of the middle of the first and of the last column
     std::size_t columns = 100;
-    std::size_t rows = 100; // at most; of more lamps some are shown, evenly
+    std::size_t rows = 100;             // at most; of more lamps some are shown, evenly
+    const colour::Camera* by = nullptr; // whose picture it is; null: the eye's
 };
 
 // As it is compiled, in its own time. `as`: the same ripple with another pattern, other times or

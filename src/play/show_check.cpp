@@ -44,7 +44,8 @@ private:
     struct Judged {
         std::vector<route::FadeFault> faults;
         std::vector<route::Cure> cures;
-        std::vector<colour::Xyz> light;
+        std::shared_ptr<const mix::Mixer> mixer;
+        std::vector<route::FadeMoment> moments;
         Uv from, to;
     };
 
@@ -95,13 +96,15 @@ private:
                            cue.colour_delay_s.value_or(delay)};
             setup.route = route ? route->kind : route::Kind::Around; // as needed
             setup.floor = route ? route->floor : 0.8;
-            const Judged& judged = judge(*compiled_.mixers[lamp], setup);
+            const Judged& judged = judge(compiled_.mixers[lamp], setup);
             for (const route::FadeFault& fault : judged.faults)
                 add(l, asked.number, lamp, fault, judged, places);
         }
     }
 
-    const Judged& judge(const mix::Mixer& mixer, const route::FadeSetup& setup) {
+    const Judged& judge(const std::shared_ptr<const mix::Mixer>& lamp,
+                        const route::FadeSetup& setup) {
+        const mix::Mixer& mixer = *lamp;
         Change key{&mixer, {}};
         for (const auto* end : {&setup.before, &setup.after}) {
             key.numbers.insert(key.numbers.end(), end->drives.begin(), end->drives.end());
@@ -116,7 +119,8 @@ private:
             at->second.faults = route::checkFade(mixer, setup, white_);
             if (!at->second.faults.empty()) {
                 at->second.cures = route::curesFor(mixer, setup, white_);
-                at->second.light = route::lightOfFade(mixer, setup, white_, kMomentsOfFinding);
+                at->second.mixer = lamp;
+                at->second.moments = route::momentsOfFade(mixer, setup, white_, kMomentsOfFinding);
             }
             at->second.from = uvOf(mixer, setup.before.drives);
             at->second.to = uvOf(mixer, setup.after.drives);
@@ -148,7 +152,8 @@ private:
                               fault.from_s + fault.lasts_s,
                               wordsOf(fault, judged.from, judged.to, white_),
                               judged.cures,
-                              judged.light});
+                              judged.mixer,
+                              judged.moments});
         found_[at->second].lamps.push_back(compiled_.fixtures[lamp]);
     }
 

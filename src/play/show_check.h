@@ -19,15 +19,17 @@ struct Finding {
     std::vector<show::FixtureId> lamps; // in the order of the rig
     double from_s = 0, to_s = 0;        // of the cue's start; of a Fade
     Sentence what;
-    std::vector<route::Cure> cures;      // after which the fade shows nothing of the kind
-    std::vector<colour::Xyz> light = {}; // of its first lamp, evenly over the fade; of a Fade
+    std::vector<route::Cure> cures; // after which the fade shows nothing of the kind
+    // Of a Fade: its first lamp, evenly over it.
+    std::shared_ptr<const mix::Mixer> mixer = {};
+    std::vector<route::FadeMoment> moments = {};
 };
 
 // "fade", "clash", "miss".
 const char* nameOf(Finding::Kind kind);
 const char* nameOf(route::Cure cure); // "colour in the dark", …
 
-inline constexpr std::size_t kMomentsOfFinding = 57; // of its light
+inline constexpr std::size_t kMomentsOfFinding = 57;
 // A colour is missed when it is farther than this from the one asked for.
 inline constexpr double kMissed_uv = 0.015;
 

@@ -62,17 +62,12 @@ std::vector<double> moments(const FadeTimes& times, double fade_s) {
     return all;
 }
 
-struct Moment {
-    double t_s;
-    Xyz xyz;
-};
-
 double fadeTime(const FadeSetup& s) {
     return s.after.intensity >= s.before.intensity ? s.times.up_s : s.times.down_s;
 }
 
-std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white,
-                              const std::vector<double>& times) {
+std::vector<FadeMoment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white,
+                                  const std::vector<double>& times) {
     const double fade_s = fadeTime(s);
     std::optional<Fade> planned; // a route is looked up by the share of the colour's time
     if (s.route != Kind::Levels) {
@@ -83,7 +78,7 @@ std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const
         if (auto fade = planFade(mixer, s.before.drives, s.after.drives, wish))
             planned = std::move(*fade);
     }
-    std::vector<Moment> seen;
+    std::vector<FadeMoment> seen;
     for (const double t : times) {
         const double part = partOf(t, s.times.colour_delay_s, s.times.colour_s);
         Drives drives;
@@ -98,7 +93,7 @@ std::vector<Moment> simulated(const mix::Mixer& mixer, const FadeSetup& s, const
         }
         const double intensity = s.before.intensity + (s.after.intensity - s.before.intensity) *
                                                           partOf(t, s.times.delay_s, fade_s);
-        seen.push_back({t, intensity * mixer.xyzOf(drives)});
+        seen.push_back({t, drives, intensity, intensity * mixer.xyzOf(drives)});
     }
     return seen;
 }
@@ -129,17 +124,14 @@ private:
 
 } // namespace
 
-std::vector<Xyz> lightOfFade(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white,
-                             std::size_t count) {
+std::vector<FadeMoment> momentsOfFade(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white,
+                                      std::size_t count) {
     const double ends =
         std::max(s.times.delay_s + fadeTime(s), s.times.colour_delay_s + s.times.colour_s);
     std::vector<double> times;
     for (std::size_t i = 0; i < count; ++i)
         times.push_back(ends * static_cast<double>(i) / static_cast<double>(count - 1));
-    std::vector<Xyz> light;
-    for (const Moment& m : simulated(mixer, s, white, times))
-        light.push_back(m.xyz);
-    return light;
+    return simulated(mixer, s, white, times);
 }
 
 std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& s, const Uv& white) {
@@ -155,10 +147,10 @@ std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& s, co
     if (!was_lit || !will_be_lit) {
         const Uv end = colour::toUv(was_lit ? first : last);
         Watch watch(was_lit ? Fault::ToDark : Fault::FromDark);
-        for (const Moment& m : seen)
-            if (m.xyz.Y > visible)
-                if (const double off = distance(colour::toUv(m.xyz), end); off > kOtherColour)
-                    watch.see(m.t_s, off, colour::toUv(m.xyz));
+        for (const FadeMoment& m : seen)
+            if (m.light.Y > visible)
+                if (const double off = distance(colour::toUv(m.light), end); off > kOtherColour)
+                    watch.see(m.t_s, off, colour::toUv(m.light));
         watch.into(faults);
         return faults;
     }
@@ -168,10 +160,10 @@ std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& s, co
     const double ends = disc ? std::min(disc->saturation(a), disc->saturation(b)) : 0;
     Watch dip(Fault::WhiteDip);
     Watch off_way(Fault::OffTheWay);
-    for (const Moment& m : seen) {
-        if (m.xyz.Y <= visible)
+    for (const FadeMoment& m : seen) {
+        if (m.light.Y <= visible)
             continue;
-        const Uv here = colour::toUv(m.xyz);
+        const Uv here = colour::toUv(m.light);
         if (ends > 1e-6)
             if (const double lost = 1 - disc->saturation(here) / ends; lost > kMostDip)
                 dip.see(m.t_s, lost, here);

@@ -50,10 +50,15 @@ struct FadeFault {
 std::vector<FadeFault> checkFade(const mix::Mixer& mixer, const FadeSetup& setup,
                                  const colour::Uv& white);
 
-// The light of the lamp at so many moments, evenly from the fade's beginning to its end. Requires
-// two at least.
-std::vector<colour::Xyz> lightOfFade(const mix::Mixer& mixer, const FadeSetup& setup,
-                                     const colour::Uv& white, std::size_t moments);
+struct FadeMoment {
+    double t_s = 0;
+    light::Drives drives; // at full
+    double intensity = 0;
+    colour::Xyz light;
+};
+// The lamp at so many moments, evenly from the fade's beginning to its end. Requires two at least.
+std::vector<FadeMoment> momentsOfFade(const mix::Mixer& mixer, const FadeSetup& setup,
+                                      const colour::Uv& white, std::size_t moments);
 
 enum class Cure {
     ColourInDark,     // set the colour before the fade, while there is no light

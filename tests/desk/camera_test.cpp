@@ -2,18 +2,29 @@
 // All light as a camera shows it; and the form that reads a camera's data.
 #include "base/file.h"
 #include "colour/seen.h"
+#include "colour/smoothest.h"
+#include "desk/cues/cue_model.h"
+#include "desk/cues/cue_table.h"
+#include "desk/cues/cues_view.h"
+#include "desk/gradient/gradient_model.h"
+#include "desk/gradient/stop_track.h"
 #include "desk/hands_test.h"
 #include "desk/kit/button.h"
 #include "desk/kit/text_field.h"
 #include "desk/kit/text_log.h"
 #include "desk/match/camera_form.h"
 #include "desk/match/camera_menu.h"
+#include "desk/match/level_column.h"
 #include "desk/match/match_view.h"
+#include "desk/match/mix_panel.h"
 #include "desk/match/skin_panel.h"
 #include "desk/match/split_field.h"
 #include "desk/readings/readings_panel.h"
 #include "desk/rig/plan.h"
 #include "desk/rig/rig_view.h"
+#include "desk/ripple/raster_plot.h"
+#include "desk/ripple/ripple_model.h"
+#include "desk/ripple/ripple_view.h"
 #include "desk/shell/header.h"
 #include "desk/swatches/convert_form.h"
 #include "light/levels.h"
@@ -115,6 +126,75 @@ TEST_F(CameraTest, SplitFieldPlanAndSwatchesToo) {
     settle();
     ASSERT_TRUE(model.chip(0));
     EXPECT_LT(colour::norm(model.chip(0)->wanted - camera().shown(wanted())), 1e-9);
+}
+
+// What stands for light without being a lamp: levels, tracks, small pictures.
+TEST_F(CameraTest, LevelsTracksAndSmallPicturesToo) {
+    const auto paints = [](QWidget& widget, const QColor& colour) {
+        const auto image = widget.grab().toImage();
+        for (int y = 0; y < image.height(); ++y)
+            for (int x = 0; x < image.width(); ++x)
+                if (image.pixel(x, y) == colour.rgb())
+                    return true;
+        return false;
+    };
+    look(1);
+    const auto& mixer = *window.focusModel().focus()->lamp.mixer;
+    const auto& columns = match.mix().columns();
+    int lit = 0;
+    for (std::size_t e = 0; e < mixer.type().emitters.size(); ++e)
+        if (columns[e]->isVisible() && columns[e]->value() > 5) {
+            EXPECT_TRUE(paints(*columns[e], drawn(mixer.type().emitters[e].spectrum))) << e;
+            ++lit;
+        }
+    EXPECT_GT(lit, 2);
+
+    chooseGroups({"front", "back", "cyc"});
+    document.setHand("x", show::withPalette(document.state().hand, document.lineup(),
+                                            *document.show().paletteNamed("Tide line")));
+    window.showView(MainWindow::Gradient);
+    settle();
+    ASSERT_TRUE(window.gradientModel().gradient());
+    const colour::Uv first = window.gradientModel().laid().stops.front();
+    const QColor eye = LightColours(Kelvin{document.eye_k()}).of(colour::toXyz(first));
+    const QColor smooth = drawn(*colour::smoothestSpectrum(colour::toXyz(first)));
+    EXPECT_GT(apart(eye, smooth), 20);
+    EXPECT_TRUE(paints(window.stopTrack(), smooth)) << "of a colour: the smoothest light of it";
+    EXPECT_FALSE(paints(window.stopTrack(), eye));
+    QTest::keyClick(&window, Qt::Key_Y);
+    settle();
+    EXPECT_TRUE(paints(window.stopTrack(), eye)) << "and back";
+    QTest::keyClick(&window, Qt::Key_Y);
+
+    // Rippling: from another view, so that it is told before it is looked at.
+    window.showView(MainWindow::Ripple);
+    auto& ripples = window.rippleModel();
+    ASSERT_TRUE(
+        comes([&] { return ripples.pictures() && !ripples.pictures()->raster.cells.empty(); }));
+    const auto cell = [&] { return ripples.pictures()->raster.at(0, 0); };
+    EXPECT_GT(colour::distance(colour::toUv(cell().shown), colour::toUv(cell().light)), 1e-3);
+    EXPECT_TRUE(paints(*window.rippleView().findChild<RasterPlot*>(),
+                       document.colours().of(cell().shown, std::max(0.06, cell().level))));
+    QTest::keyClick(&window, Qt::Key_Y);
+    EXPECT_TRUE(comes([&] { return norm(cell().shown - cell().light) == 0; })) << "to the eye";
+
+    window.showView(MainWindow::Cues);
+    auto& cues = window.cueModel();
+    const auto pictured = [&]() -> std::optional<colour::Xyz> {
+        for (const auto& [number, cue] : cues.list()->cues)
+            if (const auto* lamps = cues.picture(number))
+                for (const auto& lamp : *lamps)
+                    if (lamp.intensity > 0.3 && lamp.told)
+                        return lamp.at_full;
+        return std::nullopt;
+    };
+    ASSERT_TRUE(comes([&] { return pictured().has_value(); }));
+    const auto seen = *pictured();
+    EXPECT_TRUE(paints(*window.cuesView().table().viewport(), document.colours().of(seen)));
+    QTest::keyClick(&window, Qt::Key_Y);
+    EXPECT_TRUE(comes([&] { return norm(*pictured() - seen) > 1; }));
+    settle();
+    EXPECT_TRUE(paints(*window.cuesView().table().viewport(), document.colours().of(*pictured())));
 }
 
 TEST_F(CameraTest, ItsBalanceIsTypedOrThatOfTheGel) {

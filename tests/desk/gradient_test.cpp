@@ -100,8 +100,8 @@ TEST_F(GradientTest, AKeptOneIsLaidByAPressAndStandsInTheBookAsARibbon) {
     const auto& swatches = window.swatches().model();
     const auto ribbon = swatches.ribbon(0);
     ASSERT_GT(ribbon.size(), 8u);
-    EXPECT_LT(colour::distance(ribbon.front(), uvOf("gel:214@3200")), 1e-6);
-    EXPECT_LT(colour::distance(ribbon.back(), uvOf("gel:338@5600")), 1e-6);
+    EXPECT_LT(colour::distance(colour::toUv(ribbon.front()), uvOf("gel:214@3200")), 1e-6);
+    EXPECT_LT(colour::distance(colour::toUv(ribbon.back()), uvOf("gel:338@5600")), 1e-6);
     EXPECT_TRUE(swatches.ribbon(0) == ribbon);
     // On the bracket of a group it lies over that.
     chooseGroups({"left", "right"});

@@ -469,7 +469,7 @@ TEST_F(LooksTest, FaultsStandUnderCrossfadeAndAreCuredThere) {
     cross.showFaults(true);
     settle();
     ASSERT_TRUE(faults.isVisible());
-    EXPECT_FALSE(faults.findings()[0].light.empty());
+    EXPECT_FALSE(faults.findings()[0].moments.empty());
     const auto count = faults.findings().size();
     const auto number = *faults.findings()[0].cue;
     const auto was = *model().cue(number);

@@ -144,7 +144,7 @@ TEST_F(TakeCues, AnotherDeskShowsTheFaultsThatAreAskedForAndNoOthers) {
     ASSERT_FALSE(plain->empty());
     for (const auto& finding : *plain) {
         EXPECT_EQ(finding.cue, show::CueNumber{3000});
-        EXPECT_EQ(finding.light.size(), 57u);
+        EXPECT_EQ(finding.moments.size(), 57u);
     }
     EXPECT_FALSE(checkHandedOver(show, shipped, mixes, {{7}}));
 }

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What cues and lamps show, as a list draws it and a cue keeps it.
 #include "play/cue_pictures.h"
+
+#include "light/levels.h"
 #include "play/shipped.h"
 #include "play/shown_values.h"
 #include "show/cue_edits.h"
@@ -8,6 +10,7 @@
 #include "show/kept.h"
 #include "show/trims.h"
 #include "support/asked.h"
+#include "support/cameras.h"
 
 #include <gtest/gtest.h>
 
@@ -73,6 +76,25 @@ TEST_F(CuePicturesTest, ShowWhatEachCueStandsFor) {
     EXPECT_LT(colour::distance(uv(pictures[0][0]), uv(pictures[1][0])), 1e-9);
     EXPECT_GT(colour::distance(uv(pictures[0][1]), uv(pictures[1][1])), 0.1) << "red, then cyan";
     EXPECT_TRUE(cuePictures(made, {9}, all).empty());
+}
+
+// Of cues and of looks: the spectrum of the mix, as the camera shows it.
+TEST_F(CuePicturesTest, AreACamerasToo) {
+    const auto camera = test::shippedCamera("kittiwake", 3200);
+    const auto made = compiled({show, emptyHand()}, shipped, mixes);
+    const mix::Mixer& mixer = *made.mixers[0];
+    const auto by_hand = [&](const char* asked) {
+        const auto wanted = light::wantedOf(test::asked(asked), shipped);
+        return camera.shown(light::spectrumOf(mixer.type(), mixer.solve(*wanted, {}).drives));
+    };
+    const auto pictures = cuePictures(made, {1}, all, &camera);
+    const auto eye = cuePictures(made, {1}, all);
+    EXPECT_LT(norm(pictures[0][0].at_full - by_hand("gel:104")), 1e-6);
+    EXPECT_LT(norm(pictures[1][1].at_full - by_hand("gel:338")), 1e-6);
+    EXPECT_GT(
+        colour::distance(colour::toUv(pictures[1][1].at_full), colour::toUv(eye[1][1].at_full)),
+        0.003);
+    EXPECT_EQ(pictures[1][1].intensity, eye[1][1].intensity);
 }
 
 // Whatever a lamp's light comes from: a cue of it plays the same again.

@@ -5,11 +5,13 @@
 
 #include "colour/cct.h"
 #include "colour/oklab.h"
+#include "light/levels.h"
 #include "play/rainbow_ripple.h"
 #include "play/ripple_mix.h"
 #include "play/ripples.h"
 #include "route/gradient_mix.h"
 #include "show/trims.h"
+#include "support/cameras.h"
 #include "support/shipped.h"
 
 namespace zelo::play {
@@ -54,6 +56,31 @@ TEST_F(RasterTest, CellsAreWhatTheLampsWillShow) {
                 EXPECT_LT(off(colour::toUv(raster.at(lamp, column).light), uv(t, lamp)), 1e-6)
                     << show::nameOf(pattern) << " lamp " << lamp << " at " << t;
             }
+    }
+}
+
+// The picture of a camera: of the same lights, by their spectra.
+TEST_F(RasterTest, CellsAreShownByACamera) {
+    auto r = ripple({kOrange, kBlue});
+    for (auto& step : r.steps)
+        step.change = 0;
+    add(r);
+    r.id = {1};
+    put();
+    const auto camera = test::shippedCamera("kittiwake", 3200);
+    const auto raster = rasterOf(*compiled_, r, {0, 0, 1, 4, &camera});
+    const auto eye = rasterOf(*compiled_, r, {0, 0, 1, 4});
+    const PlayedRipple& played = compiled_->program->ripples[0];
+    for (std::uint32_t lamp = 0; lamp < 4; ++lamp) {
+        const auto& cell = raster.at(lamp, 0);
+        const auto& row = played.tables[played.table[lamp]].steps[0];
+        light::Drives drives(row.size());
+        std::copy(row.begin(), row.end(), drives.begin());
+        const auto spectrum = light::spectrumOf(compiled_->mixers[lamp]->type(), drives);
+        EXPECT_LT(norm(cell.shown - camera.shown(spectrum)), 1e-9 * norm(cell.shown)) << lamp;
+        EXPECT_GT(off(colour::toUv(cell.shown), colour::toUv(cell.light)), 1e-3);
+        EXPECT_EQ(norm(cell.light - eye.at(lamp, 0).light), 0) << "what it gives stays the same";
+        EXPECT_EQ(norm(eye.at(lamp, 0).shown - cell.light), 0) << "the eye sees that";
     }
 }
 

@@ -9,6 +9,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
@@ -184,7 +185,8 @@ std::vector<CrossfadeSide::Step> CrossfadeSide::steps() const {
         const auto& xyz = nodes[i].sent.xyz;
         const double time = model_.fade().time_s * (nodes[i].t - nodes[i - 1].t);
         all.push_back(
-            {model_.document().colours().of(xyz),
+            {colourOfLight(model_.document().colours(), *picture->focus().fading.mixer,
+                           nodes[i].sent.drives, xyz),
              QString::number(i),
              tr("%1 s").arg(numberText(time, 1)),
              colour::hasChromaticity(xyz) ? model_.hueName(colour::toUv(xyz)) : tr("dark"),

@@ -4,6 +4,7 @@
 #include "desk/cues/cue_text.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/watch.h"
 
 #include <QKeyEvent>
@@ -70,6 +71,7 @@ void FadeFaults::paintEvent(QPaintEvent*) {
             : tr("%1 of %n fades show a colour nobody asked for", nullptr, fades).arg(all.size()),
         typeface(Type::Small), theme().dim);
     p.fillRect(kMargin, kHead - 3, width() - 2 * kMargin, 1, theme().hair);
+    const auto& colours = model_.document().colours();
     p.setClipRect(0, kHead - 2, width(), height() - kHead + 2);
     const auto box = [&](const QRect& r, const QString& text) {
         p.setPen(theme().rule);
@@ -84,17 +86,19 @@ void FadeFaults::paintEvent(QPaintEvent*) {
         if (row.top() > height())
             break;
         const QRect ribbon(row.left(), row.top() + 6, kRibbon, kHigh);
-        const auto& light = all[i].light;
+        const auto& moments = all[i].moments;
         double most = 0;
-        for (const auto& xyz : light)
-            most = std::max(most, xyz.Y);
-        for (std::size_t k = 0; k < light.size(); ++k) {
-            const auto n = static_cast<int>(light.size());
+        for (const auto& m : moments)
+            most = std::max(most, m.light.Y);
+        for (std::size_t k = 0; k < moments.size(); ++k) {
+            const auto& m = moments[k];
+            const auto n = static_cast<int>(moments.size());
             const int x = ribbon.left() + static_cast<int>(k) * ribbon.width() / n;
             const int end = ribbon.left() + static_cast<int>(k + 1) * ribbon.width() / n;
-            const bool seen = light[k].Y > 0 && colour::hasChromaticity(light[k]);
+            const bool seen = m.light.Y > 0 && colour::hasChromaticity(m.light);
             p.fillRect(x, ribbon.top(), end - x, ribbon.height(),
-                       seen ? model_.document().colours().of(light[k], light[k].Y / most)
+                       seen ? colours.of(shownLight(colours, *all[i].mixer, m.drives, m.light),
+                                         m.light.Y / most)
                             : theme().well);
         }
         const QRect cure = cureRect(i);

@@ -26,7 +26,7 @@ CueModel::CueModel(Document& document, QObject* parent)
     readGuard();
     connect(&document_, &Document::changed, this, [this](Changes what) {
         if (what.has(Change::Cues | Change::Crossfade | Change::Values | Change::Palettes |
-                     Change::Rig | Change::Types | Change::White))
+                     Change::Rig | Change::Types | Change::White | Change::Seen))
             followShow();
         if (what.has(Change::Light) && !document_.looking())
             shown_.reset(); // something was done since, and is to be seen
@@ -117,7 +117,8 @@ void CueModel::compute() {
         std::shared_ptr<const show::CueList> of;
     };
     auto compute = [show = document_.state().show, sources = document_.sources(),
-                    before = compiled_, list = list_, &mixes = document_.mixes()] {
+                    before = compiled_, list = list_, by = document_.colours(),
+                    &mixes = document_.mixes()] {
         Pictures pictures;
         pictures.compiled = std::make_shared<const play::Compiled>(
             play::compiled({show, show::emptyHand()}, *sources, mixes, before.get()));
@@ -137,7 +138,7 @@ void CueModel::compute() {
                 every.push_back(id);
             add({}, every, kMostAlone);
         }
-        pictures.all = play::cuePictures(*pictures.compiled, list, pictures.lamps);
+        pictures.all = play::cuePictures(*pictures.compiled, list, pictures.lamps, by.camera());
         pictures.of = show->cue_lists.item(list);
         return pictures;
     };

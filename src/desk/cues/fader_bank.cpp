@@ -10,6 +10,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/watch.h"
 #include "play/compile.h"
 #include "show/cue_edits.h"
@@ -190,7 +191,7 @@ void FaderStrip::paintEvent(QPaintEvent*) {
         const int left = w.left() + i * w.width() / count;
         p.fillRect(left, w.bottom() + 1 - shown, w.left() + (i + 1) * w.width() / count - left,
                    shown,
-                   document_.colours().of(colour::toXyz(colours_[static_cast<std::size_t>(i)])));
+                   colourOfLight(document_.colours(), colours_[static_cast<std::size_t>(i)]));
     }
     const QColor ink = value() > 0 ? theme().bright : theme().dim;
     p.fillRect(w.left() - 8, w.bottom() - high - (high > 0 ? 1 : 0), w.width() + 16, 2, ink);

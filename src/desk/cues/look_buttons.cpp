@@ -31,10 +31,10 @@ LookButtons::LookButtons(Document& document, QWidget* parent)
           new Button(tr("faders"), {}, tr("Faders instead of buttons"), Button::Kind::Text, this)) {
     setAccessibleName(tr("Looks as buttons"));
     setFocusPolicy(Qt::StrongFocus);
-    watch(document_, this, Change::Values | Change::Palettes | Change::Rig | Change::Types,
+    watch(document_, this,
+          Change::Values | Change::Palettes | Change::Rig | Change::Types | Change::Seen,
           [this] { compute(); });
-    watch(document_, this, Change::Hand | Change::Values | Change::Light | Change::Seen,
-          [this] { update(); });
+    watch(document_, this, Change::Hand | Change::Values | Change::Light, [this] { update(); });
 }
 
 void LookButtons::compute() {
@@ -46,8 +46,9 @@ void LookButtons::compute() {
     });
     document_.later(
         "look pictures", this,
-        [show = document_.state().show, from = document_.sources(), &mixes = document_.mixes()] {
-            return play::lookPictures(show, *from, mixes, kMostLamps);
+        [show = document_.state().show, from = document_.sources(), by = document_.colours(),
+         &mixes = document_.mixes()] {
+            return play::lookPictures(show, *from, mixes, kMostLamps, by.camera());
         },
         [this](const auto& lamps) {
             lamps_ = lamps;

@@ -3,6 +3,7 @@
 
 #include "desk/cues/cue_text.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 
 #include <QCoreApplication>
 
@@ -73,7 +74,7 @@ Sheet coloursOnPaper(const Document& document) {
                           : QString());
         if (uv) {
             row.cells << numberText(uv->u, 4) << numberText(uv->v, 4);
-            row.swatch = document.colours().of(colour::toXyz(*uv));
+            row.swatch = colourOfLight(document.colours(), *uv);
         }
         sheet.rows.push_back(std::move(row));
     }

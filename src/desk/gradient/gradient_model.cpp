@@ -27,8 +27,10 @@ GradientModel::GradientModel(Document& document, FocusModel& focus, QObject* par
     connect(&document_, &Document::changed, this, [this](Changes what) {
         if (what.has(Change::Light | Change::Lineup | Change::Focus))
             rebuild();
-        else if (what.has(Change::Seen))
+        else if (what.has(Change::Seen)) {
+            plain_.clear(); // as who looks on sees it
             emit modelChanged();
+        }
     });
 }
 
@@ -55,8 +57,10 @@ const std::vector<colour::Xyz>& GradientModel::plain() const {
     if (plain_.empty()) {
         const auto levels = play::plainLevels(*laid_);
         for (std::size_t i = 0; i < levels.size(); ++i)
-            plain_.push_back(levels[i].empty() ? colour::Xyz{}
-                                               : laid_->lamps[i].colour->mixer->xyzOf(levels[i]));
+            plain_.push_back(levels[i].empty()
+                                 ? colour::Xyz{}
+                                 : mix::shownBy(document_.colours().camera(),
+                                                *laid_->lamps[i].colour->mixer, levels[i]));
     }
     return plain_;
 }

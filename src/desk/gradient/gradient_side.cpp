@@ -237,7 +237,7 @@ void GradientSide::paintEvent(QPaintEvent*) {
         p.setRenderHint(QPainter::Antialiasing);
         paintSplitDisc(p, disc,
                        lit ? colourOfLight(document_.colours(), lamp->colour->wanted)
-                           : document_.colours().of(colour::toXyz(lamp->uv)),
+                           : colourOfLight(document_.colours(), lamp->uv),
                        lit ? colourOfLight(document_.colours(), *lamp->colour->mixer,
                                            lamp->colour->mix.drives, lamp->colour->mix.got)
                            : theme().glass);

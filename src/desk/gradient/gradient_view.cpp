@@ -5,6 +5,7 @@
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/taken_colour.h"
 #include "desk/kit/value_control.h"
@@ -346,7 +347,7 @@ void GradientView::paintEvent(QPaintEvent*) {
                     typeface(Type::Work), theme().text);
         if (first)
             p.fillRect(width() - kMargin - 48, 88, 48, 20,
-                       document_.colours().of(colour::toXyz(first->uv)));
+                       colourOfLight(document_.colours(), first->uv));
         if (!kept_.empty())
             drawText(p, kMargin, 138, tr("or lay a kept one over them"), typeface(Type::Small),
                      theme().dim);

@@ -6,6 +6,7 @@
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/taken_colour.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
@@ -62,9 +63,12 @@ StopTrack::StopTrack(Document& document, GradientModel& model, LineupPanel& lamp
 
 void StopTrack::refresh() {
     const bool any = model_.gradient() != nullptr;
-    if (any && ribbon_of_.get() != &model_.laid()) {
+    if (any && (ribbon_of_.get() != &model_.laid() || ribbon_seen_ != document_.colours())) {
         ribbon_of_ = document_.stage().laid.at(model_.laying());
-        ribbon_ = model_.ribbon(kPlaces);
+        ribbon_seen_ = document_.colours();
+        ribbon_.clear();
+        for (const colour::Uv& uv : model_.ribbon(kPlaces))
+            ribbon_.push_back(colourOfLight(document_.colours(), uv));
     }
     const auto& intensity = model_.intensityStop();
     position_->setVisible(any);
@@ -140,7 +144,7 @@ void StopTrack::place() {
 
 QColor StopTrack::colourAt(double at) const {
     const double x = std::clamp(at, 0.0, 1.0) * (kPlaces - 1);
-    return document_.colours().of(colour::toXyz(ribbon_[static_cast<std::size_t>(std::lround(x))]));
+    return ribbon_[static_cast<std::size_t>(std::lround(x))];
 }
 
 // Where each lamp of the lineup stands in the gradient; the same as along the rule when it is laid
@@ -238,11 +242,11 @@ void StopTrack::paintStops(QPainter& p) {
         const bool chosen = i == model_.stop() && !model_.intensityStop();
         const QRect leaf = leafOf(i);
         const colour::Uv uv = model_.laid().asked[i];
-        p.fillRect(leaf, document_.colours().of(colour::toXyz(uv)));
+        p.fillRect(leaf, colourOfLight(document_.colours(), uv));
         // Its half that the lamps come to, where that is another.
         if (colour::distance(uv, model_.stopColour(i)) > 1e-4)
             p.fillRect(leaf.adjusted(leaf.width() / 2, 0, 0, 0),
-                       document_.colours().of(colour::toXyz(model_.stopColour(i))));
+                       colourOfLight(document_.colours(), model_.stopColour(i)));
         if (g.stops[i].colour.palette()) // it follows a palette
             p.fillRect(leaf.center().x() - 5, leaf.bottom() + 3, 10, 1, theme().dim);
         drawPointer(p, QPointF(xOf(model_.stopAt(i)), kRule), Points::Up, 11, 8,

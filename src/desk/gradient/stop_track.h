@@ -66,7 +66,8 @@ private:
     LineupPanel& lamps_;
     NumberField* position_;
     NumberField* intensity_;
-    std::vector<colour::Uv> ribbon_;
+    std::vector<QColor> ribbon_; // as it was seen by
+    std::optional<LightColours> ribbon_seen_;
     std::shared_ptr<const play::LaidOut> ribbon_of_;
     enum class Grab { None, Stop, Intensity, Offset } grab_ = Grab::None;
     bool moved_ = false;

@@ -5,6 +5,7 @@
 #pragma once
 
 #include "desk/kit/light_colours.h"
+#include "light/fixture_type.h"
 #include "light/wanted.h"
 #include "mix/mix.h"
 #include "play/stage.h"
@@ -13,10 +14,16 @@ namespace zelo::desk {
 
 // Of a colour without a spectrum a camera is taken to see the smoothest light that has it.
 colour::Xyz shownLight(const LightColours& by, const light::Wanted& wanted);
+colour::Xyz shownLight(const LightColours& by, const colour::Spectrum& light);
+colour::Xyz shownLight(const LightColours& by, const colour::Uv& wanted); // so too
 // `light`: the XYZ that these drives give.
+colour::Xyz shownLight(const LightColours& by, const light::FixtureType& type,
+                       const light::Drives& drives, const colour::Xyz& light);
 colour::Xyz shownLight(const LightColours& by, const mix::Mixer& mixer, const light::Drives& drives,
                        const colour::Xyz& light);
 colour::Xyz shownLight(const LightColours& by, const play::StageLamp& lamp); // as it is sent
+// Of one emitter at full, or of the lamp through one flag.
+colour::Xyz shownPart(const LightColours& by, const mix::Mixer& mixer, std::size_t part);
 
 // Drawn at one brightness; black where there is no light.
 template <class... Light>

@@ -2,6 +2,7 @@
 #include "desk/kit/slot_chips.h"
 
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/theme.h"
 #include "light/levels.h"
 
@@ -24,7 +25,7 @@ std::vector<SlotStrip::Chip> slotChips(const light::FixtureType& type, std::size
         drives[part] = chip.setting;
         const auto light = light::xyzOf(type, drives);
         const bool seen = colour::hasChromaticity(light);
-        chip.light = seen ? colours.of(light) : theme().well;
+        chip.light = seen ? colourOfLight(colours, type, drives, light) : theme().well;
         if (seen && wanted)
             chip.miss_uv = colour::distance(colour::toUv(light), *wanted);
         chips.push_back(std::move(chip));

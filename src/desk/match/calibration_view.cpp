@@ -4,6 +4,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
 
@@ -269,7 +270,7 @@ void CalibrationView::paintEmitter(QPainter& p, const QRect& room,
         QPolygonF area = line(*own);
         area << plot.bottomRight() << plot.bottomLeft();
         p.setPen(Qt::NoPen);
-        p.setBrush(document_.colours().of(emitter.xyz(), 0.62));
+        p.setBrush(document_.colours().of(shownLight(document_.colours(), emitter.spectrum), 0.62));
         p.drawPolygon(area);
         p.setBrush(Qt::NoBrush);
         p.setPen(QPen(theme().bright, 1.5));

@@ -4,6 +4,7 @@
 #include "desk/kit/button.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/slot_chips.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/watch.h"
@@ -287,7 +288,7 @@ void MixPanel::refresh() {
         const auto& family = families_shown_[i];
         colour::Xyz light{0, 0, 0};
         for (const std::size_t e : family.parts)
-            light = light + row->lamp.mixer->partLight(e);
+            light = light + shownPart(document_.colours(), *row->lamp.mixer, e);
         columns_[i]->setValue(100 * mix_.familyDrive(family));
         columns_[i]->setLight(document_.colours().of(light), false, false);
     }
@@ -299,8 +300,8 @@ void MixPanel::refresh() {
         const std::size_t e = parts_[i];
         const auto& mixer = *row->lamp.mixer;
         columns_[i]->setValue(100 * mix_.drive(e));
-        columns_[i]->setLight(document_.colours().of(mixer.partLight(e)), mix_.keptOut(e),
-                              mix_.pinned(e));
+        columns_[i]->setLight(document_.colours().of(shownPart(document_.colours(), mixer, e)),
+                              mix_.keptOut(e), mix_.pinned(e));
         columns_[i]->setEnabled(mixer.usable(e));
     }
     update();

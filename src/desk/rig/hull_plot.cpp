@@ -4,6 +4,7 @@
 #include "colour/polygon.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 
 namespace zelo::desk {
 
@@ -38,7 +39,7 @@ void HullPlot::paintEvent(QPaintEvent*) {
     picture_.paintOutline(p, hull_, QPen(theme().text, 1.5));
     for (const auto& e : type_->emitters)
         if (const auto xyz = e.xyz(); colour::hasChromaticity(xyz))
-            picture_.paintDot(p, colour::toUv(xyz), colours_->of(xyz), 4.5);
+            picture_.paintDot(p, colour::toUv(xyz), colourOfLight(*colours_, e.spectrum), 4.5);
 }
 
 std::vector<PaintedPart> HullPlot::parts() {

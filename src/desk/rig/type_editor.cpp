@@ -5,6 +5,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/forms.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/text_field.h"
 #include "desk/kit/watch.h"
 #include "desk/readings/spectrum_plot.h"
@@ -183,7 +184,7 @@ void TypeEditor::refresh() {
             return item;
         };
         QPixmap light(14, 14);
-        light.fill(document_.colours().of(e.xyz()));
+        light.fill(colourOfLight(document_.colours(), e.spectrum));
         put(Name, toQt(e.name))->setIcon(QIcon(light));
         put(Peak, numberText(shape.peak_nm, 0));
         put(Width, numberText(shape.width_nm, 0));

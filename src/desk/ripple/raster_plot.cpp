@@ -31,7 +31,7 @@ QImage imageOf(const play::RippleRaster& raster, const LightColours& colours) {
         for (std::size_t column = 0; column < raster.columns; ++column) {
             const auto& cell = raster.at(row, column);
             line[column] = colour::hasChromaticity(cell.light)
-                               ? colours.of(cell.light, std::max(0.06, cell.level)).rgb()
+                               ? colours.of(cell.shown, std::max(0.06, cell.level)).rgb()
                                : theme().glass.rgb();
         }
     }

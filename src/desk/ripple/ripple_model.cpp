@@ -71,7 +71,8 @@ double spanOf(const play::RippleTimes& times, double latest_s) {
 
 std::shared_ptr<const RippleModel::Pictures>
 picturesOf(const std::shared_ptr<const play::Compiled>& compiled,
-           const std::shared_ptr<const Ripple>& ripple, const std::vector<double>& below) {
+           const std::shared_ptr<const Ripple>& ripple, const std::vector<double>& below,
+           const colour::Camera* by) {
     auto all = std::make_shared<RippleModel::Pictures>();
     all->ripple = ripple;
     const show::Show& show = *compiled->state.show;
@@ -84,7 +85,7 @@ picturesOf(const std::shared_ptr<const play::Compiled>& compiled,
     const auto lower = below.size() == compiled->program->home.size()
                            ? std::span<const double>(below)
                            : std::span<const double>();
-    all->raster = play::rasterOf(*compiled, *ripple, {0, all->span_s, kColumns, kRows}, lower);
+    all->raster = play::rasterOf(*compiled, *ripple, {0, all->span_s, kColumns, kRows, by}, lower);
     for (const Pattern pattern : {Pattern::Cycle, Pattern::March, Pattern::Pulse}) {
         Ripple as = *ripple;
         as.pattern = pattern;
@@ -95,13 +96,13 @@ picturesOf(const std::shared_ptr<const play::Compiled>& compiled,
         const double lasts = pattern == Pattern::Pulse
                                  ? std::max(its->times.turn_s, 2 * its->times.every_s)
                                  : 2 * its->times.turn_s;
-        all->patterns[static_cast<std::size_t>(pattern)] =
-            play::rasterOf(*compiled, as, {from, from + lasts, kSmallColumns, kSmallRows}, lower);
+        all->patterns[static_cast<std::size_t>(pattern)] = play::rasterOf(
+            *compiled, as, {from, from + lasts, kSmallColumns, kSmallRows, by}, lower);
     }
     const Ripple one = ribbonOf(*ripple);
     const double turn = play::delaysOf(show, one)->times.turn_s;
     all->ribbon =
-        play::rasterOf(*compiled, one, {0, turn * (1 - 1.0 / kRibbon), kRibbon, 1}, lower);
+        play::rasterOf(*compiled, one, {0, turn * (1 - 1.0 / kRibbon), kRibbon, 1, by}, lower);
     all->out = play::outOfReach(*compiled, ripple->id);
     return all;
 }
@@ -129,6 +130,8 @@ void RippleModel::look(Changes what) {
         setRipple(document_.show().ripples.entry(0).first); // what was on the bench went
         chosen_ = false;
     }
+    if (what.has(Change::Seen))
+        asked_of_.reset(); // as another sees it
     if (!seen_)
         return;
     if (what.has(Change::Lineup) && !chosen_ && !covers()) // the one of these lamps
@@ -138,6 +141,8 @@ void RippleModel::look(Changes what) {
                 chosen_ = false;
                 break;
             }
+    if (what.has(Change::Seen))
+        compute();
     if (what.has(Change::Light)) {
         const auto* running = document_.stage().ripple(id_);
         if (document_.stage().compiled && !looks_ && !(running && running->runs)) {
@@ -168,7 +173,9 @@ void RippleModel::compute() {
     asked_ripple_ = item;
     document_.later(
         "ripple", this,
-        [compiled, item, below = below_] { return picturesOf(compiled, item, below); },
+        [compiled, item, below = below_, by = document_.colours()] {
+            return picturesOf(compiled, item, below, by.camera());
+        },
         [this](const std::shared_ptr<const Pictures>& pictures) {
             if (pictures->ripple->id != id_)
                 return;

@@ -6,6 +6,7 @@
 #include "desk/kit/colour_drag.h"
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
+#include "desk/kit/shown_light.h"
 #include "desk/kit/watch.h"
 #include "desk/ripple/pattern_tiles.h"
 #include "desk/ripple/raster_plot.h"
@@ -191,7 +192,7 @@ void RippleView::paintEvent(QPaintEvent*) {
                 typeface(Type::Work), theme().text);
     if (first)
         p.fillRect(width() - kMargin - 48, 92, 48, 20,
-                   model_.document().colours().of(colour::toXyz(first->uv)));
+                   colourOfLight(model_.document().colours(), first->uv));
     drawText(p, kMargin, 142, tr("or all colours round"), typeface(Type::Small), theme().dim);
 }
 

@@ -85,7 +85,7 @@ void StepTrack::paintEvent(QPaintEvent*) {
             const auto column =
                 static_cast<std::size_t>(x) * ribbon.columns / static_cast<std::size_t>(width());
             const auto& cell = ribbon.at(0, column);
-            p.fillRect(x, 0, 1, kRibbon, colours.of(cell.light, cell.level));
+            p.fillRect(x, 0, 1, kRibbon, colours.of(cell.shown, cell.level));
         }
     }
     const auto starts = model_.starts();

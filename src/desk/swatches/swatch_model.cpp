@@ -89,6 +89,8 @@ Chip chipOf(const mix::Mixer& mixer, const light::Wanted& wanted, Kelvin eye,
 SwatchModel::SwatchModel(Document& document, QObject* parent)
     : QAbstractListModel(parent), document_(document) {
     connect(&document_, &Document::changed, this, [this](Changes what) {
+        if (what.has(Change::Seen))
+            ribbons_.clear();
         if (what.has(Change::Lineup | Change::Light | Change::Seen))
             askChips();
         if (!what.has(Change::Palettes))
@@ -140,15 +142,16 @@ void SwatchModel::reload() {
     askChips();
 }
 
-std::vector<colour::Uv> SwatchModel::ribbon(int row) const {
+std::vector<colour::Xyz> SwatchModel::ribbon(int row) const {
     constexpr int kPlaces = 33;
     const show::Palette* p = document_.show().palette(swatch(row).palette);
     if (!p || !p->gradient)
         return {};
     auto& known = ribbons_[p->id];
     if (known.empty())
-        known = play::ribbonOf(document_.show(), *p->gradient, *document_.sources(),
-                               document_.mixes(), kPlaces);
+        for (const colour::Uv& uv : play::ribbonOf(
+                 document_.show(), *p->gradient, *document_.sources(), document_.mixes(), kPlaces))
+            known.push_back(shownLight(document_.colours(), uv));
     return known;
 }
 

@@ -63,7 +63,7 @@ public:
     bool favourite(int row) const;
     const Chip* chip(int row) const; // null until computed
     // Of a palette that is a gradient, from its first stop to its last; else empty.
-    std::vector<colour::Uv> ribbon(int row) const;
+    std::vector<colour::Xyz> ribbon(int row) const;
     const QString& chipType() const { return chip_type_; } // "Petrel 4"
     // As it is picked: the lamp left open, the second layer in it.
     light::Asked askedOf(const light::Asked& asked) const;
@@ -97,7 +97,7 @@ private:
     Sort sort_ = Sort::Number;
     bool favourites_only_ = false;
     show::ShowPtr seen_;
-    mutable std::map<show::PaletteId, std::vector<colour::Uv>> ribbons_;
+    mutable std::map<show::PaletteId, std::vector<colour::Xyz>> ribbons_;
 };
 
 } // namespace zelo::desk

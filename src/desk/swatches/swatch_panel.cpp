@@ -65,10 +65,10 @@ public:
         const int leaf = on ? kPulledOut : kLeaf;
         if (const auto ribbon = model_.ribbon(index.row()); !ribbon.empty()) {
             for (int x = 0; x < leaf; ++x)
-                p.fillRect(r.left() + x, r.top(), 1, kRow - 1,
-                           document_.colours().of(
-                               colour::toXyz(ribbon[static_cast<std::size_t>(x) * ribbon.size() /
-                                                    static_cast<std::size_t>(leaf)])));
+                p.fillRect(
+                    r.left() + x, r.top(), 1, kRow - 1,
+                    document_.colours().of(ribbon[static_cast<std::size_t>(x) * ribbon.size() /
+                                                  static_cast<std::size_t>(leaf)]));
         } else if (const Chip* chip = model_.chip(index.row())) {
             paintSplitChip(p, {r.left(), r.top(), leaf, kRow - 1},
                            document_.colours().of(chip->wanted), document_.colours().of(chip->got),
