@@ -22,6 +22,7 @@
 #include "desk/shell/settings.h"
 #include "desk/shell/settings_page.h"
 #include "desk/shell/show_files.h"
+#include "desk/shell/tour.h"
 #include "desk/swatches/swatch_panel.h"
 #include "ending.h"
 #include "files/show_file.h"
@@ -348,6 +349,12 @@ int start(const StartWish& wish) {
     frame.show();
     if (wish.show.empty() && wish.shot.empty())
         window.files().offerNewest();
+    if (wish.shot.empty()) {
+        window.windowsComeBack();
+        // The first start is with the demo: there the tour begins.
+        if (!QSettings().contains(kTourStep.key()) && !document.path())
+            window.tour().toggle();
+    }
     if (!wish.shot.empty()) // a second first, so that the heartbeat has been measured
         QTimer::singleShot(1300, &window, [&] { takeShot(window, document, wish); });
     const int code = QApplication::exec();

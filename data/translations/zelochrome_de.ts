@@ -5279,6 +5279,49 @@
     </message>
 </context>
 <context>
+    <name>zelo::desk::CueWindow</name>
+    <message>
+        <source>Cue list, large</source>
+        <translation>Cueliste, groß</translation>
+    </message>
+    <message>
+        <source>Where the cue list stands and what comes next, to be read from afar: put it on another screen (Esc closes, F fills the screen)</source>
+        <translation>Wo die Cueliste steht und was als Nächstes kommt, aus der Ferne zu lesen: auf einen anderen Bildschirm damit (Esc schließt, F füllt den Bildschirm)</translation>
+    </message>
+    <message>
+        <source>No cue list yet: keep what the lamps show as a cue, in Cues with Ins.</source>
+        <translation>Noch keine Cueliste: was die Lampen zeigen als Cue behalten, in Cues mit Einfg.</translation>
+    </message>
+    <message>
+        <source>rehearsal</source>
+        <translation>Probe</translation>
+    </message>
+    <message>
+        <source>nothing plays</source>
+        <translation>nichts läuft</translation>
+    </message>
+    <message>
+        <source>held</source>
+        <translation>angehalten</translation>
+    </message>
+    <message>
+        <source>%1 s to go</source>
+        <translation>noch %1 s</translation>
+    </message>
+    <message>
+        <source>cue %1, %2</source>
+        <translation>Cue %1, %2</translation>
+    </message>
+    <message>
+        <source>stands</source>
+        <translation>steht</translation>
+    </message>
+    <message>
+        <source>next</source>
+        <translation>als Nächstes</translation>
+    </message>
+</context>
+<context>
     <name>zelo::desk::CuesView</name>
     <message>
         <source>Cues</source>
@@ -5622,6 +5665,10 @@
     <message>
         <source>Colour sheet</source>
         <translation>Farbliste</translation>
+    </message>
+    <message>
+        <source>Print cues, palettes and patch…</source>
+        <translation>Cues, Paletten und Patch drucken…</translation>
     </message>
 </context>
 <context>
@@ -8584,12 +8631,24 @@ Gebaut mit Qt %1. %2</translation>
         <translation>Einstellungen…</translation>
     </message>
     <message>
-        <source>F1 again opens the manual.</source>
-        <translation>Noch einmal F1 öffnet das Handbuch.</translation>
-    </message>
-    <message>
         <source>The manual</source>
         <translation>Das Handbuch (englisch)</translation>
+    </message>
+    <message>
+        <source>More: %1 (F1 again, or a press here).</source>
+        <translation>Mehr: %1 (noch einmal F1, oder hier drücken).</translation>
+    </message>
+    <message>
+        <source>Print cues, palettes and patch…</source>
+        <translation>Cues, Paletten und Patch drucken…</translation>
+    </message>
+    <message>
+        <source>Cue list, large, in a window of its own</source>
+        <translation>Cueliste, groß, in eigenem Fenster</translation>
+    </message>
+    <message>
+        <source>Tour in three steps, or leave it</source>
+        <translation>Rundgang in drei Schritten, oder ihn verlassen</translation>
     </message>
 </context>
 <context>
@@ -10954,10 +11013,6 @@ Gebaut mit Qt %1. %2</translation>
 <context>
     <name>zelo::desk::SplitWindow</name>
     <message>
-        <source>Split field, its own window</source>
-        <translation>Teilfeld, eigenes Fenster</translation>
-    </message>
-    <message>
         <source>Wanted at the left, got at the right: put it on another screen (Esc closes, F fills the screen)</source>
         <translation>Links gewünscht, rechts erhalten: auf einen anderen Schirm stellen (Esc schließt, F füllt den Schirm)</translation>
     </message>
@@ -11635,6 +11690,73 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>a colour</source>
         <translation>eine Farbe</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::Tour</name>
+    <message>
+        <source>Later</source>
+        <translation>Später</translation>
+    </message>
+    <message>
+        <source>Leaves the tour: it goes on from the menu, under Help</source>
+        <translation>Verlässt den Rundgang: er geht im Menü unter Hilfe weiter</translation>
+    </message>
+    <message>
+        <source>Skip this step</source>
+        <translation>Schritt auslassen</translation>
+    </message>
+    <message>
+        <source>The next step of the tour</source>
+        <translation>Der nächste Schritt des Rundgangs</translation>
+    </message>
+    <message>
+        <source>Tour</source>
+        <translation>Rundgang</translation>
+    </message>
+    <message>
+        <source>It goes on by itself once the thing is done</source>
+        <translation>Er geht von selbst weiter, sobald es getan ist</translation>
+    </message>
+    <message>
+        <source>That was the tour. F1 explains what is under the pointer, Shift+F1 opens the manual.</source>
+        <translation>Das war der Rundgang. F1 erklärt, was unter dem Zeiger liegt, Umschalt+F1 öffnet das Handbuch.</translation>
+    </message>
+    <message>
+        <source>Match a gel</source>
+        <translation>Eine Folie treffen</translation>
+    </message>
+    <message>
+        <source>Give it to a group</source>
+        <translation>Einer Gruppe geben</translation>
+    </message>
+    <message>
+        <source>Fade without white</source>
+        <translation>Übergang ohne Weiß</translation>
+    </message>
+    <message>
+        <source>Press a colour in the swatch book; or press /, type a number and press Enter. The lamps below show it at once, and Mix tells how it is made.</source>
+        <translation>Eine Farbe im Farbbuch drücken; oder / drücken, eine Nummer tippen und Enter. Die Lampen unten zeigen sie sofort, und die Mischung sagt, wie sie entsteht.</translation>
+    </message>
+    <message>
+        <source>Drag a colour from the book onto the name of a group under the lamps; or press G, choose a group, and press a colour.</source>
+        <translation>Eine Farbe aus dem Buch auf den Namen einer Gruppe unter den Lampen ziehen; oder G drücken, eine Gruppe wählen und eine Farbe drücken.</translation>
+    </message>
+    <message>
+        <source>Press 4, or Crossfade up here.</source>
+        <translation>4 drücken, oder Übergang hier oben.</translation>
+    </message>
+    <message>
+        <source>Choose the colours it goes from and to: press these, or &lt; and &gt;.</source>
+        <translation>Die Farben wählen, von denen und zu denen es geht: diese drücken, oder &lt; und &gt;.</translation>
+    </message>
+    <message>
+        <source>The upper ribbon is what a plain fade would show, the lower one goes round the white. Press P, or Play, and watch the lamps.</source>
+        <translation>Das obere Band ist, was ein einfacher Übergang zeigte, das untere geht um das Weiß herum. P drücken, oder Abspielen, und die Lampen ansehen.</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 von %2</translation>
     </message>
 </context>
 <context>

@@ -227,10 +227,28 @@ void CuesView::goTo() {
         model_.jump(*at);
 }
 
-void CuesView::openStageWindow() {
+StageWindow& CuesView::stageWindow() {
     if (!window_)
         window_ = new StageWindow(model_.document(), this);
-    window_->setVisible(!window_->isVisible());
+    return *window_;
+}
+
+void CuesView::openStageWindow() {
+    stageWindow().toggle();
+}
+
+void CuesView::preview() {
+    Document& document = model_.document();
+    const auto* list = model_.list();
+    if (list && !list->cues.empty() && !model_.picture(list->cues.entry(0).first)) {
+        // Its lamps are computed once the view is seen: then.
+        connect(&model_, &CueModel::cuesChanged, this, &CuesView::preview,
+                static_cast<Qt::ConnectionType>(Qt::QueuedConnection | Qt::SingleShotConnection));
+        return;
+    }
+    previewSheets(toQt(document.show().name),
+                  {cuesOnPaper(model_), coloursOnPaper(document), patchOnPaper(document)},
+                  window());
 }
 
 void CuesView::openFindings() {
@@ -506,6 +524,8 @@ void CuesView::openMenu() {
                 if (!path.isEmpty())
                     writeSheet(path, sheet);
             });
+        connect(menu->addAction(tr("Print cues, palettes and patch…")), &QAction::triggered, this,
+                &CuesView::preview);
         connect(menu->addAction(tr("Cues, palettes and patch on paper (.pdf)…")),
                 &QAction::triggered, this, [this] {
                     const auto path = QFileDialog::getSaveFileName(

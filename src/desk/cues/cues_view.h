@@ -40,6 +40,8 @@ public:
     void openFindings();    // what the fade check found, with its cures
     void checkHandedOver(); // the same as another desk plays what is handed over
     void openStageWindow();
+    StageWindow& stageWindow();          // made when it is first asked for
+    void preview();                      // of the sheets for the printer
     void writeCues(const QString& path); // for another desk
     void readCues(const QString& path);  // of another desk, as a list
     enum class Sheet { Cues, Colours, Patch };

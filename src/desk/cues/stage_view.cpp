@@ -266,23 +266,13 @@ void StageView::contextMenuEvent(QContextMenuEvent* event) {
 }
 
 StageWindow::StageWindow(Document& document, QWidget* parent)
-    : QWidget(parent, Qt::Window), view_(new StageView(document, this)) {
-    setWindowTitle(tr("Stage picture"));
-    resize(960, 540);
+    : OwnWindow("stage", tr("Stage picture"), {960, 540}, parent),
+      view_(new StageView(document, this)) {
     view_->setGeometry(rect());
 }
 
 void StageWindow::resizeEvent(QResizeEvent*) {
     view_->setGeometry(rect());
-}
-
-void StageWindow::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_F11)
-        setWindowState(windowState() ^ Qt::WindowFullScreen);
-    else if (event->key() == Qt::Key_Escape)
-        close();
-    else
-        QWidget::keyPressEvent(event);
 }
 
 } // namespace zelo::desk

@@ -6,6 +6,7 @@
 #include "desk/kit/document.h"
 #include "desk/kit/gesture.h"
 #include "desk/kit/keys.h"
+#include "desk/kit/own_window.h"
 #include "play/stage_picture.h"
 
 #include <QImage>
@@ -55,7 +56,7 @@ private:
 };
 
 // A window of its own, for a second screen.
-class StageWindow : public QWidget {
+class StageWindow : public OwnWindow {
     Q_OBJECT
 public:
     StageWindow(Document& document, QWidget* parent);
@@ -63,7 +64,6 @@ public:
 
 protected:
     void resizeEvent(QResizeEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
 
 private:
     StageView* view_;

@@ -5,6 +5,8 @@
 
 #include <QPainter>
 #include <QPdfWriter>
+#include <QPrintPreviewDialog>
+#include <QPrinter>
 #include <QSaveFile>
 
 #include <algorithm>
@@ -19,7 +21,8 @@ constexpr double kRow_mm = 6.2, kMargin_mm = 14, kHead_mm = 22;
 
 class Paper {
 public:
-    Paper(QPdfWriter& pdf, const QString& heading) : pdf_(pdf), painter_(&pdf), heading_(heading) {}
+    Paper(QPagedPaintDevice& paper, const QString& heading)
+        : paper_(paper), dpi_(paper.logicalDpiX()), painter_(&paper), heading_(heading) {}
 
     void print(const Sheet& sheet) {
         sheet_ = &sheet;
@@ -35,9 +38,9 @@ public:
     bool fine() const { return painter_.isActive(); }
 
 private:
-    static int px(double mm) { return static_cast<int>(std::lround(mm * kDpi / 25.4)); }
-    double wide_mm() const { return pdf_.width() * 25.4 / kDpi; }
-    double high_mm() const { return pdf_.height() * 25.4 / kDpi; }
+    int px(double mm) const { return static_cast<int>(std::lround(mm * dpi_ / 25.4)); }
+    double wide_mm() const { return paper_.width() * 25.4 / dpi_; }
+    double high_mm() const { return paper_.height() * 25.4 / dpi_; }
     QFont face(double points, bool bold = false) const {
         QFont font = typeface(Type::Work, bold);
         font.setPointSizeF(points);
@@ -59,12 +62,12 @@ private:
     // In its column, narrower letters where it is longer.
     void text(std::size_t column, double y_mm, const QString& text, QFont font) {
         const QRect room(px(left_mm_[column]), px(y_mm), px(wide_[column] - 2), px(kRow_mm));
-        const int wide = QFontMetrics(font, &pdf_).horizontalAdvance(text);
+        const int wide = QFontMetrics(font, &paper_).horizontalAdvance(text);
         if (wide > room.width() && wide > 0)
             font.setStretch(std::max(60, 100 * room.width() / wide));
         painter_.setFont(font);
         const QString shown =
-            QFontMetrics(font, &pdf_).elidedText(text, Qt::ElideRight, room.width());
+            QFontMetrics(font, &paper_).elidedText(text, Qt::ElideRight, room.width());
         painter_.drawText(room,
                           (sheet_->columns[column].number ? Qt::AlignRight : Qt::AlignLeft) |
                               Qt::AlignVCenter | Qt::TextSingleLine,
@@ -72,12 +75,12 @@ private:
     }
     void page() {
         if (pages_++ > 0)
-            pdf_.newPage();
+            paper_.newPage();
         painter_.setPen(Qt::black);
         painter_.setFont(face(14, true));
         painter_.drawText(px(kMargin_mm), px(kMargin_mm), sheet_->title);
         painter_.setFont(face(8));
-        painter_.drawText(QRect(0, px(kMargin_mm - 4), pdf_.width() - px(kMargin_mm), px(5)),
+        painter_.drawText(QRect(0, px(kMargin_mm - 4), paper_.width() - px(kMargin_mm), px(5)),
                           Qt::AlignRight | Qt::AlignVCenter,
                           QStringLiteral("%1   %2").arg(heading_).arg(pages_));
         y_mm_ = kHead_mm;
@@ -95,8 +98,8 @@ private:
                               row.swatch);
         if (sheet_->bars_column >= 0)
             bars(row.bars);
-        painter_.fillRect(px(kMargin_mm), px(y_mm_ + kRow_mm), px(wide_mm() - 2 * kMargin_mm), 1,
-                          QColor(0xc0, 0xc0, 0xc0));
+        painter_.fillRect(px(kMargin_mm), px(y_mm_ + kRow_mm), px(wide_mm() - 2 * kMargin_mm),
+                          px(0.2), QColor(0xc0, 0xc0, 0xc0));
     }
     void bars(const std::vector<SheetBar>& all) {
         const auto column = static_cast<std::size_t>(sheet_->bars_column);
@@ -120,7 +123,8 @@ private:
         }
     }
 
-    QPdfWriter& pdf_;
+    QPagedPaintDevice& paper_;
+    double dpi_;
     QPainter painter_;
     QString heading_;
     const Sheet* sheet_ = nullptr;
@@ -128,6 +132,21 @@ private:
     double y_mm_ = 0;
     int pages_ = 0;
 };
+
+// A4 across; the margins are those of the sheets.
+void layOut(QPagedPaintDevice& paper) {
+    paper.setPageSize(QPageSize(QPageSize::A4));
+    paper.setPageOrientation(QPageLayout::Landscape);
+    paper.setPageMargins({});
+}
+
+bool print(QPagedPaintDevice& on, const QString& heading, const std::vector<Sheet>& sheets) {
+    Paper paper(on, heading);
+    for (const Sheet& sheet : sheets)
+        if (paper.fine())
+            paper.print(sheet);
+    return paper.fine();
+}
 
 } // namespace
 
@@ -139,17 +158,25 @@ bool writeSheets(const QString& path, const QString& heading, const std::vector<
     {
         QPdfWriter pdf(&file);
         pdf.setResolution(kDpi);
-        pdf.setPageSize(QPageSize(QPageSize::A4));
-        pdf.setPageOrientation(QPageLayout::Landscape);
-        pdf.setPageMargins({});
+        layOut(pdf);
         pdf.setTitle(heading);
-        Paper paper(pdf, heading);
-        fine = paper.fine();
-        for (const Sheet& sheet : sheets)
-            if (fine)
-                paper.print(sheet);
+        fine = print(pdf, heading, sheets);
     }
     return fine && file.commit();
+}
+
+void previewSheets(const QString& heading, std::vector<Sheet> sheets, QWidget* over) {
+    auto* preview = new QPrintPreviewDialog(over);
+    preview->setAttribute(Qt::WA_DeleteOnClose);
+    preview->resize(1000, 720);
+    QPrinter* printer = preview->printer();
+    printer->setFullPage(true);
+    layOut(*printer);
+    printer->setDocName(heading);
+    QObject::connect(
+        preview, &QPrintPreviewDialog::paintRequested, preview,
+        [heading, sheets = std::move(sheets)](QPrinter* on) { print(*on, heading, sheets); });
+    preview->open();
 }
 
 } // namespace zelo::desk

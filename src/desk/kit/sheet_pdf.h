@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Tables on paper: as a PDF of A4 pages across, each with its heading and number.
+// Tables on paper: A4 pages across, each with its heading and number, as a PDF or from a printer.
 #pragma once
 
 #include <QColor>
 #include <QString>
 #include <QStringList>
 #include <vector>
+
+class QWidget;
 
 namespace zelo::desk {
 
@@ -33,5 +35,7 @@ struct Sheet {
 
 // False when it cannot be written. For any thread.
 bool writeSheets(const QString& path, const QString& heading, const std::vector<Sheet>& sheets);
+// Shows the pages as they will be printed, and prints them from there.
+void previewSheets(const QString& heading, std::vector<Sheet> sheets, QWidget* over);
 
 } // namespace zelo::desk

@@ -6,8 +6,6 @@
 #include "desk/kit/shown_light.h"
 #include "desk/kit/watch.h"
 
-#include <QKeyEvent>
-
 namespace zelo::desk {
 
 SplitField::SplitField(Document& document, FocusModel& focus, QWidget* window)
@@ -63,23 +61,12 @@ void SplitField::paintEvent(QPaintEvent*) {
 // --- SplitWindow -----------------------------------------------------------------------------
 
 SplitWindow::SplitWindow(Document& document, FocusModel& focus, QWidget* window)
-    : QWidget(window, Qt::Window), document_(document), focus_(focus) {
-    setAccessibleName(tr("Split field, its own window"));
+    : OwnWindow("split", tr("Wanted and got"), {640, 480}, window), document_(document),
+      focus_(focus) {
     setToolTip(tr("Wanted at the left, got at the right: put it on another screen (Esc closes, F "
                   "fills the screen)"));
-    setWindowTitle(tr("Wanted and got"));
-    resize(640, 480);
     connect(&focus_, &FocusModel::rowsChanged, this, [this] { update(); });
     watch(document_, this, Change::Seen, [this] { update(); });
-}
-
-void SplitWindow::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Escape)
-        hide();
-    else if (event->key() == Qt::Key_F || event->key() == Qt::Key_F11)
-        setWindowState(windowState() ^ Qt::WindowFullScreen);
-    else
-        QWidget::keyPressEvent(event);
 }
 
 void SplitWindow::paintEvent(QPaintEvent*) {

@@ -5,6 +5,7 @@
 
 #include "desk/focus/focus_model.h"
 #include "desk/kit/overlay.h"
+#include "desk/kit/own_window.h"
 
 namespace zelo::desk {
 
@@ -23,14 +24,13 @@ private:
 };
 
 // The same in a window of its own, for a second screen: it stays while one works.
-class SplitWindow : public QWidget {
+class SplitWindow : public OwnWindow {
     Q_OBJECT
 public:
     SplitWindow(Document& document, FocusModel& focus, QWidget* window);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void keyPressEvent(QKeyEvent* event) override;
 
 private:
     Document& document_;

@@ -8,6 +8,7 @@
 #include "desk/crossfade/fade_faults.h"
 #include "desk/crossfade/fade_player.h"
 #include "desk/cues/cue_table.h"
+#include "desk/cues/cue_window.h"
 #include "desk/cues/cues_view.h"
 #include "desk/gradient/gradient_side.h"
 #include "desk/gradient/gradient_view.h"
@@ -18,6 +19,7 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/keys.h"
 #include "desk/kit/overlay.h"
+#include "desk/kit/own_window.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/watch.h"
 #include "desk/lineup/lineup_panel.h"
@@ -35,6 +37,7 @@
 #include "desk/ripple/ripple_model.h"
 #include "desk/ripple/ripple_side.h"
 #include "desk/ripple/ripple_view.h"
+#include "desk/shell/explain.h"
 #include "desk/shell/header.h"
 #include "desk/shell/keep_form.h"
 #include "desk/shell/key_sheet.h"
@@ -43,6 +46,7 @@
 #include "desk/shell/monitor_profile.h"
 #include "desk/shell/settings_page.h"
 #include "desk/shell/show_files.h"
+#include "desk/shell/tour.h"
 #include "desk/swatches/swatch_panel.h"
 #include "files/mvr.h"
 #include "host/log.h"
@@ -105,7 +109,8 @@ MainWindow::MainWindow(Document& document)
       stop_track_(new StopTrack(document, *gradient_, *lineup_, lineup_)),
       message_(new MessageLine(this)), files_(new ShowFiles(document, this)),
       split_(new SplitField(document, *focus_, this)),
-      split_window_(new SplitWindow(document, *focus_, this)) {
+      split_window_(new SplitWindow(document, *focus_, this)),
+      cue_window_(new CueWindow(*cues_, this)) {
     setWindowTitle(tr("Zelochrome"));
     setMinimumSize(1024, 700);
     resize(1280, 800);
@@ -181,6 +186,7 @@ MainWindow::MainWindow(Document& document)
     shortcuts_ = std::make_unique<Shortcuts>(commands_, this);
     key_sheet_ = new KeySheet(commands_, this);
     settings_ = new SettingsPage(document_, *cues_, this);
+    tour_ = new Tour(document_, *this);
     connect(new Keys(this), &Keys::altTapped, this, [this] {
         if (isActiveWindow() && !QApplication::activePopupWidget())
             openMenu();
@@ -448,17 +454,30 @@ QPoint MainWindow::belowName() const {
 }
 
 void MainWindow::explain() {
-    QWidget* under = QApplication::widgetAt(QCursor::pos());
-    while (under && under->toolTip().isEmpty())
-        under = under->parentWidget();
+    auto found = explained(QApplication::widgetAt(QCursor::pos()), view());
+    if (!found.of) // the pointer lies elsewhere: what has the keyboard
+        if (auto* focus = QApplication::focusWidget(); focus && focus != this)
+            found = explained(focus, view());
     constexpr int kAgain_ms = 4000;
-    if (explained_since_.isValid() && explained_since_.elapsed() < kAgain_ms && explained_ == under)
-        return openManual();
-    explained_ = under;
+    if (explained_since_.isValid() && explained_since_.elapsed() < kAgain_ms &&
+        explained_ == found.of) {
+        explained_since_.invalidate();
+        return manual().openPage(found.page);
+    }
+    explained_ = found.of;
     explained_since_.start();
-    tell((under ? QStringLiteral("%1: %2.").arg(under->accessibleName(), under->toolTip())
-                : tr("Nothing to explain under the pointer: move it over a control.")) +
-         ' ' + tr("F1 again opens the manual."));
+    const QString more =
+        tr("More: %1 (F1 again, or a press here).").arg(manual().titleOf(found.page));
+    const QString text =
+        found.of ? found.text : tr("Nothing to explain under the pointer: move it over a control.");
+    message_->tell(text + ' ' + more, [this, page = found.page] { manual().openPage(page); });
+}
+
+void MainWindow::windowsComeBack() {
+    if (OwnWindow::wasOpen("stage"))
+        cues_view_->stageWindow();
+    for (auto* own : findChildren<OwnWindow*>())
+        own->comeBack();
 }
 
 ManualView& MainWindow::manual() {
@@ -477,10 +496,7 @@ ManualView& MainWindow::manual() {
 
 // At the page of the view that is shown.
 void MainWindow::openManual() {
-    constexpr const char* kPages[] = {"rig.md",  "match.md", "gradient.md",
-                                      "fade.md", "cues.md",  "ripples.md"};
-    explained_since_.invalidate();
-    manual().openPage(QLatin1String(kPages[view()]));
+    manual().openPage(pageOfView(view()));
 }
 
 void MainWindow::tell(const QString& message) {

@@ -24,6 +24,7 @@ class Asking;
 class FocusModel;
 class CrossfadeModel;
 class CueModel;
+class CueWindow;
 class CuesView;
 class CrossfadeSide;
 class CrossfadeView;
@@ -48,6 +49,7 @@ class RippleView;
 class StepBars;
 class StopTrack;
 class SwatchPanel;
+class Tour;
 
 class MainWindow : public QWidget {
     Q_OBJECT
@@ -94,6 +96,8 @@ public:
     KeySheet& keySheet() { return *key_sheet_; }
     SettingsPage& settings() { return *settings_; }
     ManualView& manual(); // made when it is first asked for
+    Tour& tour() { return *tour_; }
+    void windowsComeBack(); // those beside this one that were open
 
 protected:
     void resizeEvent(QResizeEvent*) override { place(); }
@@ -125,8 +129,8 @@ private:
     void openKeepOfRipple();                                 // what it shows at the line
     void askSaveTurn();                                      // of the ripple, for another desk
     void whichGel(); // the gels nearest to what the first of the lineup shows
-    void explain();
-    void openManual(); // F1: what is under the pointer
+    void explain();  // F1: what is under the pointer, or has the keyboard
+    void openManual();
     void tell(const QString& message);
     void placeMessages();
     void growLineup();
@@ -166,6 +170,8 @@ private:
     ShowFiles* files_;
     SplitField* split_;
     SplitWindow* split_window_;
+    CueWindow* cue_window_;
+    Tour* tour_ = nullptr;
     std::vector<Command> commands_;
     std::unique_ptr<Shortcuts> shortcuts_;
     KeySheet* key_sheet_ = nullptr;

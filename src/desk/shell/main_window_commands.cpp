@@ -6,6 +6,7 @@
 #include "desk/crossfade/fade_player.h"
 #include "desk/crossfade/fade_plot.h"
 #include "desk/cues/cue_table.h"
+#include "desk/cues/cue_window.h"
 #include "desk/cues/cues_view.h"
 #include "desk/cues/look_buttons.h"
 #include "desk/cues/look_menu.h"
@@ -39,6 +40,7 @@
 #include "desk/shell/settings.h"
 #include "desk/shell/settings_page.h"
 #include "desk/shell/show_files.h"
+#include "desk/shell/tour.h"
 #include "desk/swatches/swatch_panel.h"
 #include "host/log.h"
 
@@ -124,6 +126,10 @@ void MainWindow::makeShowCommands() {
         if (!path.isEmpty())
             writeRig(path);
     });
+    show.menu(tr("Print cues, palettes and patch…"), "Ctrl+P", [this] {
+        showView(Cues); // what it shows is computed there
+        cues_view_->preview();
+    });
     show.menu(tr("Close the show"), "Ctrl+W", [this] { files_->askNew(); });
     show.menu(tr("Quit"), "Ctrl+Q", [this] { window()->close(); });
     Adder edit(commands_, Group::Edit);
@@ -171,7 +177,8 @@ void MainWindow::makeViewCommands() {
     view.menu(tr("Settings…"), "Ctrl+,", [this] { settings_->toggle(); });
     view.menu(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
     view.menu(tr("Split field in a window of its own"), "Shift+Z",
-              [this] { split_window_->setVisible(!split_window_->isVisible()); });
+              [this] { split_window_->toggle(); });
+    view.menu(tr("Cue list, large, in a window of its own"), {}, [this] { cue_window_->toggle(); });
     view.menu(tr("All light as a camera shows it, or as the eye sees it"), "Y",
               [this] { match_view_->lookThrough(!document_.camera()); });
     view.menu(tr("Readings in full"), "I", [this] {
@@ -426,6 +433,7 @@ void MainWindow::makeHelpCommands() {
     Adder help(commands_, Group::Help);
     help.menu(tr("Explain what is under the pointer"), "F1", [this] { explain(); });
     help.menu(tr("The manual"), "Shift+F1", [this] { openManual(); });
+    help.menu(tr("Tour in three steps, or leave it"), {}, [this] { tour_->toggle(); });
     help.menu(tr("Keys and commands"), "F2", [this] { key_sheet_->toggle(); });
     help.menu(tr("Find a command…"), "Ctrl+K", [this] { openFinder(commands_, this); });
     help.menu(tr("Save a report for help…"), {}, [this] { askReport(); });

@@ -139,6 +139,13 @@ void ManualView::open() {
         show(pages_.front());
 }
 
+QString ManualView::titleOf(const QString& file) const {
+    for (const Page& page : pages_)
+        if (page.file == file)
+            return page.title;
+    return {};
+}
+
 void ManualView::openPage(const QString& file) {
     if (!isVisible())
         Overlay::open();

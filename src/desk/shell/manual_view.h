@@ -21,8 +21,9 @@ public:
     void open() override;
     void openPage(const QString& file); // "match.md"; also when it is not open yet
     QString page() const { return page_; }
-    QStringList listed() const; // titles that the search has left
-    QString text() const;       // of the page, as it is read
+    QString titleOf(const QString& file) const; // empty: there is no such page
+    QStringList listed() const;                 // titles that the search has left
+    QString text() const;                       // of the page, as it is read
 
 protected:
     void paintEvent(QPaintEvent* event) override;

@@ -29,10 +29,10 @@ MessageLine::MessageLine(QWidget* parent) : QWidget(parent) {
     hide();
 }
 
-void MessageLine::tell(const QString& text) {
+void MessageLine::tell(const QString& text, std::function<void()> press) {
     std::erase_if(told_, [&](const Told& t) { return t.text == text; });
     // Long enough to be read: about twelve signs a second, six seconds at least.
-    told_.push_back({text, now_ms() + std::max<qint64>(6000, text.size() * 80)});
+    told_.push_back({text, now_ms() + std::max<qint64>(6000, text.size() * 80), std::move(press)});
     if (told_.size() > kMost)
         told_.erase(told_.begin());
     changed();
@@ -124,8 +124,10 @@ void MessageLine::mousePressEvent(QMouseEvent* event) {
     for (std::size_t i = 0; i < told_.size(); ++i) {
         const int height = heightOf(told_[i].text) + 1;
         if (event->pos().y() >= y && event->pos().y() < y + height) {
+            const auto press = told_[i].press;
             told_.erase(told_.begin() + static_cast<std::ptrdiff_t>(i));
-            return changed();
+            changed();
+            return press ? press() : void();
         }
         y += height;
     }

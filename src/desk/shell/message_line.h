@@ -5,6 +5,7 @@
 
 #include <QTimer>
 #include <QWidget>
+#include <functional>
 #include <vector>
 
 namespace zelo::desk {
@@ -13,7 +14,8 @@ class MessageLine : public QWidget {
     Q_OBJECT
 public:
     explicit MessageLine(QWidget* parent);
-    void tell(const QString& text);
+    // `press`: what a click does beside closing it; none: it closes it.
+    void tell(const QString& text, std::function<void()> press = {});
     void stand(const QString& trouble);        // until it is called with nothing
     void begin(int work, const QString& what); // told with its seconds once it takes long
     void end(int work);
@@ -32,6 +34,7 @@ private:
     struct Told {
         QString text;
         qint64 until_ms;
+        std::function<void()> press;
     };
     struct Work {
         int id;
