@@ -11,6 +11,7 @@
 #include "desk/match/match_view.h"
 #include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
+#include "desk/remote/remote_model.h"
 #include "desk/rig/find_panel.h"
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
@@ -350,6 +351,7 @@ int start(const StartWish& wish) {
     if (wish.show.empty() && wish.shot.empty())
         window.files().offerNewest();
     if (wish.shot.empty()) {
+        window.remote().start();
         window.windowsComeBack();
         // The first start is with the demo: there the tour begins.
         if (!QSettings().contains(kTourStep.key()) && !document.path())

@@ -3402,6 +3402,70 @@
         <source>{}: cannot be read</source>
         <translation>{}: lässt sich nicht lesen</translation>
     </message>
+    <message>
+        <source>&apos;{}&apos;: expected master, fader 1 to {}, emitter NAME, next, back, hold, dark, level, warmth, tint or depth</source>
+        <translation>„{}“: erwartet wird master, fader 1 bis {}, emitter NAME, next, back, hold, dark, level, warmth, tint oder depth</translation>
+    </message>
+    <message>
+        <source>expected does, by and what it is</source>
+        <translation>erwartet werden does, by und was es ist</translation>
+    </message>
+    <message>
+        <source>does: expected what it does</source>
+        <translation>does: erwartet wird, was es tut</translation>
+    </message>
+    <message>
+        <source>by: expected controller, bend, note or path</source>
+        <translation>by: erwartet wird controller, bend, note oder path</translation>
+    </message>
+    <message>
+        <source>path: expected one that begins with /</source>
+        <translation>path: erwartet wird einer, der mit / beginnt</translation>
+    </message>
+    <message>
+        <source>device: expected its name</source>
+        <translation>device: erwartet wird sein Name</translation>
+    </message>
+    <message>
+        <source>channel: expected 1 to 16</source>
+        <translation>channel: erwartet wird 1 bis 16</translation>
+    </message>
+    <message>
+        <source>number: expected 0 to 127</source>
+        <translation>number: erwartet wird 0 bis 127</translation>
+    </message>
+    <message>
+        <source>turn: expected two&apos;s complement or around 64</source>
+        <translation>turn: erwartet wird two&apos;s complement oder around 64</translation>
+    </message>
+    <message>
+        <source>a table of controls of {} bytes</source>
+        <translation>eine Bedientabelle von {} Byte</translation>
+    </message>
+    <message>
+        <source>not a table of controls</source>
+        <translation>keine Bedientabelle</translation>
+    </message>
+    <message>
+        <source>a table of controls of another version</source>
+        <translation>eine Bedientabelle einer anderen Fassung</translation>
+    </message>
+    <message>
+        <source>osc: expected listens (nowhere, this computer, network) and port</source>
+        <translation>osc: erwartet werden listens (nowhere, this computer, network) und port</translation>
+    </message>
+    <message>
+        <source>no list of controls</source>
+        <translation>keine Liste controls</translation>
+    </message>
+    <message>
+        <source>{} controls: at most {}</source>
+        <translation>{} Bedienelemente: höchstens {}</translation>
+    </message>
+    <message>
+        <source>control {}</source>
+        <translation>Bedienelement {}</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -8650,6 +8714,10 @@ Gebaut mit Qt %1. %2</translation>
         <source>Tour in three steps, or leave it</source>
         <translation>Rundgang in drei Schritten, oder ihn verlassen</translation>
     </message>
+    <message>
+        <source>MIDI and OSC…</source>
+        <translation>MIDI und OSC…</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::ManualView</name>
@@ -9570,6 +9638,268 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>%1, r g</source>
         <translation>%1, r g</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RemoteModel</name>
+    <message>
+        <source>Writing %1</source>
+        <translation>%1 wird geschrieben</translation>
+    </message>
+    <message>
+        <source>Written: %1</source>
+        <translation>Geschrieben: %1</translation>
+    </message>
+    <message>
+        <source>Reading %1</source>
+        <translation>%1 wird gelesen</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Controls taken from %1.</source>
+        <translation>Bedientabelle aus %1 übernommen.</translation>
+    </message>
+    <message>
+        <source>Master</source>
+        <translation>Master</translation>
+    </message>
+    <message>
+        <source>Fader %1, %2</source>
+        <translation>Fader %1, %2</translation>
+    </message>
+    <message>
+        <source>Fader %1</source>
+        <translation>Fader %1</translation>
+    </message>
+    <message>
+        <source>Emitter %1</source>
+        <translation>Emitter %1</translation>
+    </message>
+    <message>
+        <source>Next cue</source>
+        <translation>Nächster Cue</translation>
+    </message>
+    <message>
+        <source>Back by a cue</source>
+        <translation>Einen Cue zurück</translation>
+    </message>
+    <message>
+        <source>Hold</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source>Dark</source>
+        <translation>Dunkel</translation>
+    </message>
+    <message>
+        <source>Intensity of the lineup</source>
+        <translation>Intensität der Lampenreihe</translation>
+    </message>
+    <message>
+        <source>Warmer, cooler</source>
+        <translation>Wärmer, kühler</translation>
+    </message>
+    <message>
+        <source>Greener, pinker</source>
+        <translation>Grüner, rosiger</translation>
+    </message>
+    <message>
+        <source>Deeper, paler</source>
+        <translation>Tiefer, blasser</translation>
+    </message>
+    <message>
+        <source>%1: bend, channel %2</source>
+        <translation>%1: Tonhöhe, Kanal %2</translation>
+    </message>
+    <message>
+        <source>%1: note %2, channel %3</source>
+        <translation>%1: Note %2, Kanal %3</translation>
+    </message>
+    <message>
+        <source>%1: controller %2, channel %3</source>
+        <translation>%1: Regler %2, Kanal %3</translation>
+    </message>
+    <message>
+        <source>not listening</source>
+        <translation>hört nicht</translation>
+    </message>
+    <message>
+        <source>listening on the network, port %1</source>
+        <translation>hört im Netz, Port %1</translation>
+    </message>
+    <message>
+        <source>listening on this computer, port %1</source>
+        <translation>hört auf diesem Rechner, Port %1</translation>
+    </message>
+    <message>
+        <source>%1: %2.</source>
+        <translation>%1: %2.</translation>
+    </message>
+    <message>
+        <source>%1 stands at %2 %: move its fader past that.</source>
+        <translation>%1 steht auf %2 %: den Fader daran vorbeiführen.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::RemotePage</name>
+    <message>
+        <source>OSC listens</source>
+        <translation>OSC hört</translation>
+    </message>
+    <message>
+        <source>Whether this program hears OSC, and from where. On the network anybody there can move what is on this page.</source>
+        <translation>Ob dieses Programm OSC hört, und von wo. Im Netz kann jeder dort bewegen, was auf dieser Seite steht.</translation>
+    </message>
+    <message>
+        <source>nowhere</source>
+        <translation>nirgends</translation>
+    </message>
+    <message>
+        <source>this computer</source>
+        <translation>dieser Rechner</translation>
+    </message>
+    <message>
+        <source>network</source>
+        <translation>Netz</translation>
+    </message>
+    <message>
+        <source>Port of OSC</source>
+        <translation>Port von OSC</translation>
+    </message>
+    <message>
+        <source>To which OSC is sent</source>
+        <translation>An den OSC gesendet wird</translation>
+    </message>
+    <message>
+        <source>Learn</source>
+        <translation>Lernen</translation>
+    </message>
+    <message>
+        <source>Enter</source>
+        <translation>Enter</translation>
+    </message>
+    <message>
+        <source>The fader, wheel or key that is moved next does the chosen thing; pressed once more it does not</source>
+        <translation>Der Fader, das Rad oder die Taste, die als Nächstes bewegt wird, tut das Gewählte; noch einmal gedrückt doch nicht</translation>
+    </message>
+    <message>
+        <source>Forget</source>
+        <translation>Vergessen</translation>
+    </message>
+    <message>
+        <source>Del</source>
+        <translation>Entf</translation>
+    </message>
+    <message>
+        <source>Nothing moves the chosen thing any more</source>
+        <translation>Nichts bewegt das Gewählte mehr</translation>
+    </message>
+    <message>
+        <source>Into a file…</source>
+        <translation>In eine Datei…</translation>
+    </message>
+    <message>
+        <source>The table, for another computer</source>
+        <translation>Die Tabelle, für einen anderen Rechner</translation>
+    </message>
+    <message>
+        <source>From a file…</source>
+        <translation>Aus einer Datei…</translation>
+    </message>
+    <message>
+        <source>A table that was put into a file</source>
+        <translation>Eine Tabelle, die in eine Datei kam</translation>
+    </message>
+    <message>
+        <source>MIDI and OSC</source>
+        <translation>MIDI und OSC</translation>
+    </message>
+    <message>
+        <source>Faders, wheels and keys outside the program; Esc closes</source>
+        <translation>Fader, Räder und Tasten außerhalb des Programms; Esc schließt</translation>
+    </message>
+    <message>
+        <source>What can be moved from outside</source>
+        <translation>Was von außen bewegt werden kann</translation>
+    </message>
+    <message>
+        <source>Choose a line, press Enter and move a fader, wheel or key: from then on it does that. Del forgets it.</source>
+        <translation>Eine Zeile wählen, Enter drücken und einen Fader, ein Rad oder eine Taste bewegen: von da an tut es das. Entf vergisst es.</translation>
+    </message>
+    <message>
+        <source>what</source>
+        <translation>was</translation>
+    </message>
+    <message>
+        <source>moved by</source>
+        <translation>bewegt von</translation>
+    </message>
+    <message>
+        <source>stands at</source>
+        <translation>steht auf</translation>
+    </message>
+    <message>
+        <source>Controls into a file</source>
+        <translation>Bedientabelle in eine Datei</translation>
+    </message>
+    <message>
+        <source>Controls (*.json)</source>
+        <translation>Bedientabellen (*.json)</translation>
+    </message>
+    <message>
+        <source>Controls from a file</source>
+        <translation>Bedientabelle aus einer Datei</translation>
+    </message>
+    <message>
+        <source>Controls (*.json);;All files (*)</source>
+        <translation>Bedientabellen (*.json);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>move it now…</source>
+        <translation>jetzt bewegen…</translation>
+    </message>
+    <message>
+        <source>%1 %, waits</source>
+        <translation>%1 %, wartet</translation>
+    </message>
+    <message>
+        <source>on</source>
+        <translation>an</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>Do not learn</source>
+        <translation>Nicht lernen</translation>
+    </message>
+    <message>
+        <source>Esc closes</source>
+        <translation>Esc schließt</translation>
+    </message>
+    <message>
+        <source>MIDI</source>
+        <translation>MIDI</translation>
+    </message>
+    <message>
+        <source>this computer has none</source>
+        <translation>dieser Rechner hat keines</translation>
+    </message>
+    <message>
+        <source>no device is plugged in: they are heard as soon as they are</source>
+        <translation>kein Gerät ist angesteckt: sie werden gehört, sobald sie es sind</translation>
+    </message>
+    <message>
+        <source>OSC</source>
+        <translation>OSC</translation>
+    </message>
+    <message>
+        <source>port</source>
+        <translation>Port</translation>
     </message>
 </context>
 <context>

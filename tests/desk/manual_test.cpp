@@ -46,6 +46,9 @@ protected:
         for (QWidget* w : QApplication::allWidgets())
             if (w->isVisible() && (w->accessibleName() == name || w->windowTitle() == name))
                 return w;
+        for (auto* button : window.findChildren<QAbstractButton*>())
+            if (button->isVisible() && button->text() == name)
+                return button;
         return nullptr;
     }
     Stations* stationsCalled(const QString& name) { // also in a form of its own
@@ -239,7 +242,7 @@ TEST_P(ManualPage, CanBeFollowed) {
 INSTANTIATE_TEST_SUITE_P(Manual, ManualPage,
                          ::testing::Values("rig.md", "match.md", "two-types.md", "camera.md",
                                            "gradient.md", "fade.md", "cues.md", "faders.md",
-                                           "ripples.md", "calibrate.md", "hand-over.md",
+                                           "ripples.md", "outside.md", "calibrate.md", "hand-over.md",
                                            "dark-lamp.md"),
                          [](const auto& page) {
                              return QString(page.param).remove(".md").remove('-').toStdString();

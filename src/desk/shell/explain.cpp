@@ -39,6 +39,7 @@ constexpr PanelPage kPages[] = {
     {"RippleView", "ripples.md"},
     {"RippleSide", "ripples.md"},
     {"LineupPanel", "two-types.md"},
+    {"RemotePage", "outside.md"},
     {"SettingsPage", "index.md"},
     {"KeySheet", "index.md"},
 };

@@ -29,6 +29,8 @@
 #include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
 #include "desk/readings/readings_panel.h"
+#include "desk/remote/remote_model.h"
+#include "desk/remote/remote_page.h"
 #include "desk/rig/find_panel.h"
 #include "desk/rig/rig_side.h"
 #include "desk/rig/rig_view.h"
@@ -187,6 +189,8 @@ MainWindow::MainWindow(Document& document)
     key_sheet_ = new KeySheet(commands_, this);
     settings_ = new SettingsPage(document_, *cues_, this);
     tour_ = new Tour(document_, *this);
+    remote_ = new RemoteModel(document_, *cues_, *focus_, match_view_->mixing(), this);
+    remote_page_ = new RemotePage(*remote_, this);
     connect(new Keys(this), &Keys::altTapped, this, [this] {
         if (isActiveWindow() && !QApplication::activePopupWidget())
             openMenu();

@@ -40,6 +40,8 @@ class ManualView;
 class SettingsPage;
 class MessageLine;
 class ReadingsPanel;
+class RemoteModel;
+class RemotePage;
 class ShowFiles;
 class SplitField;
 class SplitWindow;
@@ -97,6 +99,8 @@ public:
     SettingsPage& settings() { return *settings_; }
     ManualView& manual(); // made when it is first asked for
     Tour& tour() { return *tour_; }
+    RemoteModel& remote() { return *remote_; }
+    RemotePage& remotePage() { return *remote_page_; }
     void windowsComeBack(); // those beside this one that were open
 
 protected:
@@ -172,6 +176,8 @@ private:
     SplitWindow* split_window_;
     CueWindow* cue_window_;
     Tour* tour_ = nullptr;
+    RemoteModel* remote_ = nullptr;
+    RemotePage* remote_page_ = nullptr;
     std::vector<Command> commands_;
     std::unique_ptr<Shortcuts> shortcuts_;
     KeySheet* key_sheet_ = nullptr;

@@ -25,6 +25,7 @@
 #include "desk/match/match_view.h"
 #include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
+#include "desk/remote/remote_page.h"
 #include "desk/rig/find_panel.h"
 #include "desk/rig/home_form.h"
 #include "desk/rig/rig_side.h"
@@ -175,6 +176,7 @@ void MainWindow::makeViewCommands() {
     view.menu(tr("Whole screen"), "F11; Ctrl+F11",
               [this] { window()->setWindowState(window()->windowState() ^ Qt::WindowFullScreen); });
     view.menu(tr("Settings…"), "Ctrl+,", [this] { settings_->toggle(); });
+    view.menu(tr("MIDI and OSC…"), "Ctrl+Shift+M", [this] { remote_page_->toggle(); });
     view.menu(tr("Split field over the whole window"), "Z", [this] { split_->toggle(); });
     view.menu(tr("Split field in a window of its own"), "Shift+Z",
               [this] { split_window_->toggle(); });
