@@ -307,7 +307,7 @@ int start(const StartWish& wish) {
     MainWindow window(document);
     if (wish.shot.empty())
         SettingsPage::apply(document);
-    window.matchView().calibration().setMeterPort(static_cast<std::uint16_t>(wish.meter_port));
+    window.matchView().calibration().meter().setPort(static_cast<std::uint16_t>(wish.meter_port));
     Frame frame(window);
     frame.resize(wish.width, wish.height);
     if (auto opened = openWanted(window, document, wish, *data); !opened)

@@ -3466,6 +3466,22 @@
         <source>control {}</source>
         <translation>Bedienelement {}</translation>
     </message>
+    <message>
+        <source>spotread is not there: it comes with the package argyll</source>
+        <translation>spotread ist nicht da: es kommt mit dem Paket argyll</translation>
+    </message>
+    <message>
+        <source>stopped</source>
+        <translation>angehalten</translation>
+    </message>
+    <message>
+        <source>{} has ended: {}</source>
+        <translation>{} ist zu Ende: {}</translation>
+    </message>
+    <message>
+        <source>{} does not answer</source>
+        <translation>{} antwortet nicht</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::AskedAs</name>
@@ -3802,6 +3818,30 @@
     <message>
         <source>Measuring needs the light: On stage, Dark and solo off, master at 100 %.</source>
         <translation>Zum Messen braucht es Licht: Auf der Bühne, Dunkel und Solo aus, Master auf 100 %.</translation>
+    </message>
+    <message>
+        <source>Meter</source>
+        <translation>Messgerät</translation>
+    </message>
+    <message>
+        <source>The practice rig&apos;s, or a real spectrometer through spotread of the package argyll</source>
+        <translation>Das der Übungsanlage, oder ein echtes Spektrometer über spotread aus dem Paket argyll</translation>
+    </message>
+    <message>
+        <source>practice</source>
+        <translation>Übung</translation>
+    </message>
+    <message>
+        <source>instrument</source>
+        <translation>Gerät</translation>
+    </message>
+    <message>
+        <source>Hold the meter into the light of lamp %1, where it stays until all of its emitters are measured.</source>
+        <translation>Das Messgerät ins Licht von Lampe %1 halten; dort bleibt es, bis alle ihre Emitter gemessen sind.</translation>
+    </message>
+    <message>
+        <source>meter</source>
+        <translation>Messgerät</translation>
     </message>
 </context>
 <context>
@@ -8718,6 +8758,42 @@ Gebaut mit Qt %1. %2</translation>
         <source>MIDI and OSC…</source>
         <translation>MIDI und OSC…</translation>
     </message>
+    <message>
+        <source>No lamps in the lineup: the practice meter measures the first of them.</source>
+        <translation>Keine Lampen in der Reihe: das Übungsgerät misst die erste davon.</translation>
+    </message>
+    <message>
+        <source>Measuring</source>
+        <translation>Es wird gemessen</translation>
+    </message>
+    <message>
+        <source>Hold the meter into the light.</source>
+        <translation>Das Messgerät ins Licht halten.</translation>
+    </message>
+    <message>
+        <source>measured %1</source>
+        <translation>gemessen %1</translation>
+    </message>
+    <message>
+        <source>The meter sees no light.</source>
+        <translation>Das Messgerät sieht kein Licht.</translation>
+    </message>
+    <message>
+        <source>It is %1 K, tint %2, u′ %3, v′ %4.</source>
+        <translation>Es sind %1 K, Stich %2, u′ %3, v′ %4.</translation>
+    </message>
+    <message>
+        <source>It is no white: u′ %1, v′ %2.</source>
+        <translation>Es ist kein Weiß: u′ %1, v′ %2.</translation>
+    </message>
+    <message>
+        <source>What is this light? Measure it</source>
+        <translation>Was ist dieses Licht? Messen</translation>
+    </message>
+    <message>
+        <source>Measure a light, and ask for it</source>
+        <translation>Ein Licht messen und danach fragen</translation>
+    </message>
 </context>
 <context>
     <name>zelo::desk::ManualView</name>
@@ -8966,6 +9042,21 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>%1: %2 s. A click stops it.</source>
         <translation>%1: %2 s. Ein Klick hält an.</translation>
+    </message>
+</context>
+<context>
+    <name>zelo::desk::Meter</name>
+    <message>
+        <source>The meter</source>
+        <translation>Das Messgerät</translation>
+    </message>
+    <message>
+        <source>Done, go on</source>
+        <translation>Getan, weiter</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Anhalten</translation>
     </message>
 </context>
 <context>

@@ -1,10 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Calibrating a lamp in the window, with the practice meter on the network.
+#include "desk/kit/stations.h"
 #include "desk/kit/text_log.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
 #include "practice_node.h"
 #include "window_test.h"
+
+#include <QMenu>
+#include <QMessageBox>
 
 namespace zelo::desk {
 namespace {
@@ -15,7 +19,7 @@ protected:
         : WindowTest(MainWindow::Match,
                      std::make_unique<host::Network>(
                          wire::Cid{}, host::OutputPorts{port->port(), port->port()})) {
-        view.setMeterPort(meter->port());
+        view.meter().setPort(meter->port());
         // Levels reach the rig as Art-Net.
         EXPECT_TRUE(document.edit(
             "x", show::changeOutputs(document.state().show,
@@ -24,6 +28,7 @@ protected:
         window.asking().pick("uv:0.24,0.51");
         settle();
     }
+    ~CalibrationDeskTest() override { view.meter().setInstrument(false); }
     double off() { return colour::distance(shown(6), {0.24, 0.51}); }
     CalibrationView& view = window.matchView().calibration();
 };
@@ -51,6 +56,91 @@ TEST_F(CalibrationDeskTest, MeasuresKeepsAndIsRightAfterwards) {
     EXPECT_FALSE(fixture(7).calibration);
     document.undo();
     EXPECT_TRUE(fixture(7).calibration);
+}
+
+// A real spectrometer, played by the stand-in: a person is asked first, its calibration too, and
+// what it measures keeps the type's light in all.
+TEST_F(CalibrationDeskTest, AnInstrumentIsAskedForInWords) {
+    setenv("STAND_IN", "calibrate", 1);
+    view.meter().setProgram(std::string(ZELO_DATA) + "/../tests/stand_in/spotread");
+    QTest::keyClick(&window, Qt::Key_M, Qt::ControlModifier);
+    auto* which = view.findChild<Stations*>();
+    ASSERT_TRUE(which && which->isVisible());
+    QTest::mouseClick(which, Qt::LeftButton, {}, which->parts()[1].place.center());
+    EXPECT_TRUE(view.meter().instrument());
+    view.start();
+    const auto answer = [&](const char* says, const char* word) {
+        QMessageBox* box = nullptr;
+        if (!comes([&] {
+                for (QWidget* w : QApplication::topLevelWidgets())
+                    if (auto* b = qobject_cast<QMessageBox*>(w);
+                        b && b->isVisible() && b->text().contains(says))
+                        box = b;
+                return box;
+            }))
+            return false;
+        for (auto* button : box->buttons())
+            if (button->text() == word)
+                QTest::mouseClick(button, Qt::LeftButton);
+        QTest::qWait(20); // a worker waits: nothing is settled yet
+        return true;
+    };
+    ASSERT_TRUE(answer("light of lamp 7", "Done, go on"));
+    ASSERT_TRUE(answer("white reference", "Done, go on"));
+    ASSERT_TRUE(comes([&] { return !view.measuring(); }, 20000));
+    ASSERT_EQ(view.done(), 8u);
+    view.keep();
+    settle();
+    ASSERT_TRUE(fixture(7).calibration);
+    double own = 0, data = 0;
+    for (const auto& [name, spectrum] : fixture(7).calibration->emitters)
+        own += colour::toXyz(spectrum).Y;
+    for (const auto& emitter : document.library().type(fixture(7).type)->emitters)
+        data += emitter.xyz().Y;
+    EXPECT_NEAR(own / data, 1, 1e-5) << "an instrument stands anywhere: no candela of its own";
+    document.undo();
+    // Stopped at its question, or without the program: said, and nothing is left behind.
+    view.start();
+    ASSERT_TRUE(answer("light of lamp 7", "Stop"));
+    EXPECT_TRUE(comes([&] { return !view.measuring(); }));
+    view.meter().setProgram("/nowhere/spotread");
+    view.start();
+    EXPECT_TRUE(comes([&] { return !view.measuring(); }));
+    EXPECT_EQ(view.done(), 0u);
+    EXPECT_TRUE(paintedBy(view).contains("package argyll")) << paintedBy(view).toStdString();
+}
+
+// "What is this light", and a measured light to match: of the meter that is chosen.
+TEST_F(CalibrationDeskTest, ALightIsMeasuredAndAskedFor) {
+    ASSERT_TRUE(comes([&] { return shown(6).v > 0.4; }));
+    const auto run = [&](const char* command) {
+        for (const Command& c : window.commands())
+            if (c.text == command)
+                return c.run();
+        FAIL() << command;
+    };
+    QString told;
+    QObject::connect(&document, &Document::told, [&](const QString& t) { told += t; });
+    QTest::qWait(150);
+    const auto before = shown(6);
+    run("Measure a light, and ask for it");
+    ASSERT_TRUE(comes([&] { return document.show().measured.size() > 0; })) << told.toStdString();
+    settle();
+    const auto* wanted = window.focusModel().wanted();
+    ASSERT_TRUE(wanted && wanted->spectrum);
+    EXPECT_LT(colour::distance(wanted->uv(), before), 0.001) << "what the lamp showed";
+    EXPECT_EQ(text(wanted->asked), "spd:measured 1");
+    document.undo();
+    window.setFocus();
+    QTest::keyClick(&window, Qt::Key_W, Qt::ShiftModifier);
+    QMenu* menu = nullptr;
+    ASSERT_TRUE(
+        comes([&] { return (menu = qobject_cast<QMenu*>(QApplication::activePopupWidget())); }));
+    EXPECT_GT(menu->actions().size(), 10);
+    menu->close();
+    document.setLineup({});
+    run("What is this light? Measure it");
+    settle();
 }
 
 // Each emitter has faded there before the meter looks.
@@ -86,7 +176,7 @@ TEST_F(CalibrationDeskTest, StopsAtOnceAndSaysWhenNoMeterIsThere) {
     const auto measured = view.done();
     QTest::qWait(500);
     EXPECT_EQ(view.done(), measured) << "nothing comes after the stop";
-    view.setMeterPort(1);
+    view.meter().setPort(1);
     view.start();
     ASSERT_TRUE(comes([&] { return !view.measuring(); }));
     EXPECT_FALSE(fixture(7).calibration);

@@ -5,11 +5,11 @@
 #include "desk/kit/draw.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/shown_light.h"
+#include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
 
 #include <algorithm>
-#include <thread>
 
 namespace zelo::desk {
 
@@ -20,7 +20,11 @@ constexpr auto kSettles = std::chrono::milliseconds(160);
 } // namespace
 
 CalibrationView::CalibrationView(Document& document, QWidget* parent)
-    : Overlay(parent), document_(document),
+    : Overlay(parent), document_(document), meter_(new Meter(document, this)),
+      which_(new Stations(tr("Meter"),
+                          tr("The practice rig's, or a real spectrometer through spotread of the "
+                             "package argyll"),
+                          {tr("practice"), tr("instrument")}, {}, false, this)),
       start_(new Button(tr("Measure"), {}, tr("Each emitter alone at full, one after the other"),
                         Button::Kind::Next, this)),
       keep_(new Button(tr("Use it"), {}, tr("The measured spectra become this fixture's own data"),
@@ -37,6 +41,12 @@ CalibrationView::CalibrationView(Document& document, QWidget* parent)
       v_(new NumberField(tr("Measured v′"), tr("v′ of the light it shows now, as measured"),
                          {0, 0.6, 0.001, 4}, tr("v′"), this)) {
     setAccessibleName(tr("Calibration"));
+    which_->setSmall(true);
+    connect(which_, &Stations::stationChosen, this, [this](int which) {
+        stop();
+        meter_->setInstrument(which == 1);
+    });
+    connect(meter_, &Meter::changed, this, [this] { refresh(); });
     connect(start_, &Button::clicked, this, [this] { measuring_ ? stop() : start(); });
     connect(keep_, &Button::clicked, this, &CalibrationView::keep);
     connect(forget_, &Button::clicked, this, &CalibrationView::forget);
@@ -91,6 +101,7 @@ void CalibrationView::refresh() {
     const auto* f = fixture();
     if (!f)
         return hide();
+    which_->setChosen(meter_->instrument() ? 1 : 0);
     start_->setText(measuring_ ? tr("Stop") : tr("Measure"));
     keep_->setEnabled(!measuring_ && !measured_.empty());
     forget_->setEnabled(!measuring_ && f->calibration);
@@ -108,6 +119,7 @@ void CalibrationView::start() {
         return document_.tell(
             tr("Measuring needs the light: On stage, Dark and solo off, master at 100 %."));
     before_ = document_.state().hand;
+    by_instrument_ = meter_->instrument();
     measured_.clear();
     step_ = 0;
     measuring_ = true;
@@ -140,21 +152,21 @@ void CalibrationView::read() {
     const auto t = type();
     if (!measuring_ || !t || step_ >= t->emitters.size())
         return;
-    document_.later(
-        "measure", this,
-        [port = port_, id = id_] {
-            std::this_thread::sleep_for(kSettles);
-            return host::measure(port, id);
-        },
-        [this, name = t->emitters[step_].name](const Result<colour::Spectrum>& light) {
-            if (!measuring_)
-                return;
-            if (!light)
-                return end(said(light.error()));
-            measured_[name] = *light;
-            ++step_;
-            next();
-        });
+    const QString before = measured_.empty()
+                               ? tr("Hold the meter into the light of lamp %1, where it stays "
+                                    "until all of its emitters are measured.")
+                                     .arg(fixture() ? fixture()->number : 0)
+                               : QString();
+    document_.later("measure", this, meter_->job(id_, kSettles, before),
+                    [this, name = t->emitters[step_].name](const Result<colour::Spectrum>& light) {
+                        if (!measuring_)
+                            return;
+                        if (!light)
+                            return end(said(light.error()));
+                        measured_[name] = *light;
+                        ++step_;
+                        next();
+                    });
 }
 
 void CalibrationView::end(const QString& why) {
@@ -174,8 +186,22 @@ void CalibrationView::end(const QString& why) {
 void CalibrationView::stop() {
     if (!measuring_)
         return;
+    meter_->stop();
     document_.forget("measure");
     end({});
+}
+
+// An instrument stands anywhere in the beam: all it measured keeps the light of the type's data.
+double CalibrationView::shareKept() const {
+    const auto t = type();
+    double data_cd = 0;
+    double measured_cd = 0;
+    for (std::size_t e = 0; t && by_instrument_ && e < t->emitters.size(); ++e)
+        if (const auto it = measured_.find(t->emitters[e].name); it != measured_.end()) {
+            data_cd += t->emitters[e].xyz().Y;
+            measured_cd += colour::toXyz(it->second).Y;
+        }
+    return data_cd > 0 && measured_cd > 0 ? data_cd / measured_cd : 1;
 }
 
 void CalibrationView::keep() {
@@ -184,7 +210,7 @@ void CalibrationView::keep() {
         return;
     show::Calibration calibration = f->calibration ? *f->calibration : show::Calibration{};
     for (const auto& [name, spectrum] : measured_)
-        calibration.emitters[name] = spectrum;
+        calibration.emitters[name] = spectrum.scaled(shareKept());
     calibration.off = {0, 0}; // what was corrected by hand is measured now
     const auto name = tr("Calibrate lamp %1").arg(f->number);
     const auto next = show::calibrate(document_.state().show, id_, std::move(calibration));
@@ -223,6 +249,8 @@ void CalibrationView::hideEvent(QHideEvent*) {
 void CalibrationView::resizeEvent(QResizeEvent*) {
     const int right = width() - kMargin;
     done_->setGeometry(right - 90, 16, 90, 28);
+    which_->setGeometry(done_->x() - 24 - which_->sizeHint().width(), 20,
+                        which_->sizeHint().width(), which_->sizeHint().height());
     const auto hint = [](const Button* b) { return std::max(70, b->sizeHint().width()); };
     constexpr int kNumbers = 86 + 82 + 16;
     const int all = hint(start_) + hint(keep_) + hint(forget_) + hint(correct_);
@@ -244,11 +272,13 @@ void CalibrationView::paintEmitter(QPainter& p, const QRect& room,
                                    const light::Emitter& emitter) const {
     const auto measured = measured_.find(emitter.name);
     const auto* f = fixture();
-    const colour::Spectrum* own = measured != measured_.end() ? &measured->second : nullptr;
-    if (!own && f && f->calibration)
+    std::optional<colour::Spectrum> own;
+    if (measured != measured_.end())
+        own = measured->second.scaled(shareKept());
+    else if (f && f->calibration)
         if (const auto kept = f->calibration->emitters.find(emitter.name);
             kept != f->calibration->emitters.end())
-            own = &kept->second;
+            own = kept->second;
     double most = 1e-30;
     for (const double v : emitter.spectrum.values())
         most = std::max(most, v);
@@ -301,8 +331,9 @@ void CalibrationView::paintEvent(QPaintEvent*) {
     QString note = toQt(t->name);
     if (f->calibration)
         note += tr(", measured before");
-    drawElided(p, kMargin + w + 14, 36, done_->x() - kMargin - w - 24, note, typeface(Type::Small),
+    drawElided(p, kMargin + w + 14, 36, which_->x() - kMargin - w - 74, note, typeface(Type::Small),
                theme().dim);
+    drawTextRight(p, which_->x() - 12, 36, tr("meter"), typeface(Type::Small), theme().dim);
     const int room = width() - 2 * kMargin;
     p.fillRect(kMargin, 56, room, 2, theme().hair);
     if (!t->emitters.empty())

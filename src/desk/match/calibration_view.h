@@ -1,23 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Calibration of one fixture, over the bench while it is open: its emitters measured one by one
-// with the practice meter, each with its plot, and kept as that fixture's own data; or by hand, a
-// measured u'v' typed in.
+// with the meter that is chosen, each with its plot, and kept as that fixture's own data; or by
+// hand, a measured u'v' typed in.
 #pragma once
 
 #include "desk/kit/document.h"
 #include "desk/kit/overlay.h"
-#include "host/meter.h"
+#include "desk/match/meter.h"
 
 namespace zelo::desk {
 
 class Button;
 class NumberField;
+class Stations;
 
 class CalibrationView : public Overlay {
     Q_OBJECT
 public:
     CalibrationView(Document& document, QWidget* parent);
-    void setMeterPort(std::uint16_t port) { port_ = port; }
+    Meter& meter() { return *meter_; }
     void open() override; // for the first lamp of the lineup
     void start();
     void stop(); // what was measured stays, and can be kept
@@ -43,20 +44,23 @@ private:
     void read(); // once the light has gone out
     void end(const QString& why);
     void refresh();
+    double shareKept() const; // of what was measured
     const show::Fixture* fixture() const { return document_.show().fixture(id_); }
     std::shared_ptr<const light::FixtureType> type() const;
     void paintEmitter(QPainter& p, const QRect& room, const light::Emitter& emitter) const;
 
     Document& document_;
-    std::uint16_t port_ = host::kMeterPort;
+    Meter* meter_;
     show::FixtureId id_;
     std::map<std::string, colour::Spectrum> measured_;
     std::size_t step_ = 0;
     bool measuring_ = false;
-    bool awaiting_ = false; // the stage with this emitter alone
+    bool awaiting_ = false;      // the stage with this emitter alone
+    bool by_instrument_ = false; // what is measured: from where it stood, not in candela
     QString said_;
     show::HandPtr before_; // what was in hand
     show::HandPtr own_;    // what measuring put there
+    Stations* which_;
     Button* start_;
     Button* keep_;
     Button* forget_;

@@ -26,6 +26,7 @@
 #include "desk/match/asked_as.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
+#include "desk/match/meter.h"
 #include "desk/match/split_field.h"
 #include "desk/readings/full_readings.h"
 #include "desk/readings/readings_panel.h"
@@ -207,6 +208,58 @@ void MainWindow::whichGel() {
     light::Wanted light;
     light.xyz = row->lamp.sent.xyz;
     light.spectrum = light::spectrumOf(row->lamp.mixer->type(), row->lamp.sent.drives);
+    nearestGels(light);
+}
+
+void MainWindow::measureLight(std::function<void(const colour::Spectrum&)> take) {
+    Meter& meter = match_view_->calibration().meter();
+    if (!meter.instrument() && document_.lineup().empty())
+        return tell(tr("No lamps in the lineup: the practice meter measures the first of them."));
+    const show::FixtureId id =
+        document_.lineup().empty() ? show::FixtureId{} : document_.lineup().front();
+    document_.inBackground(
+        tr("Measuring"), this,
+        [job = meter.job(id, {}, tr("Hold the meter into the light."))](const std::stop_token&) {
+            return job();
+        },
+        [this, take = std::move(take)](const Result<colour::Spectrum>& light) {
+            light ? take(*light) : tell(said(light.error()));
+        });
+}
+
+void MainWindow::askForMeasured() {
+    measureLight([this](const colour::Spectrum& light) {
+        int number = 1;
+        QString name;
+        do
+            name = tr("measured %1").arg(number++);
+        while (document_.show().measured.find(fromQt(name)));
+        if (const auto done = swatches_->keepMeasured(name, light); done)
+            asking_->pick(*done);
+        else
+            tell(said(done.error()));
+    });
+}
+
+void MainWindow::whatIsThisLight() {
+    measureLight([this](const colour::Spectrum& spectrum) {
+        light::Wanted light;
+        light.xyz = colour::toXyz(spectrum);
+        light.spectrum = spectrum;
+        if (!colour::hasChromaticity(light.xyz))
+            return tell(tr("The meter sees no light."));
+        const auto uv = light.uv();
+        const auto white = colour::cctOf(uv);
+        tell(white ? tr("It is %1 K, tint %2, u′ %3, v′ %4.")
+                         .arg(numberText(white->cct.value, 0), numberText(white->duv, 4),
+                              numberText(uv.u, 4), numberText(uv.v, 4))
+                   : tr("It is no white: u′ %1, v′ %2.")
+                         .arg(numberText(uv.u, 4), numberText(uv.v, 4)));
+        nearestGels(light);
+    });
+}
+
+void MainWindow::nearestGels(const light::Wanted& light) {
     document_.later(
         "which gel", this,
         [light, books = document_.library().books(), k = swatches_->model().lampK()] {

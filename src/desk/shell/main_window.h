@@ -133,7 +133,12 @@ private:
     void openKeepOfRipple();                                 // what it shows at the line
     void askSaveTurn();                                      // of the ripple, for another desk
     void whichGel(); // the gels nearest to what the first of the lineup shows
-    void explain();  // F1: what is under the pointer, or has the keyboard
+    void nearestGels(const light::Wanted& light); // in a menu
+    // By the meter that is chosen; with the practice meter of the first lamp of the lineup.
+    void measureLight(std::function<void(const colour::Spectrum&)> take);
+    void askForMeasured(); // and keeps it
+    void whatIsThisLight();
+    void explain(); // F1: what is under the pointer, or has the keyboard
     void openManual();
     void tell(const QString& message);
     void placeMessages();

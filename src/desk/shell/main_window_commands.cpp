@@ -255,6 +255,8 @@ void MainWindow::makeColourCommands() {
     nudge(tr("Deeper"), "F8", colour::Nudge::Deeper);
     colour(tr("Step of these nudges…"), {}, [this] { askNudgeStep(document_, this); });
     colour(tr("Which gel is this?"), "W", [this] { whichGel(); });
+    colour(tr("What is this light? Measure it"), "Shift+W", [this] { whatIsThisLight(); });
+    colour(tr("Measure a light, and ask for it"), {}, [this] { askForMeasured(); });
     colour(tr("A camera from a file…"), {},
            [this] { (new CameraForm(document_, window()))->choose(); });
     colour(tr("Level all types to the weakest"), {},

@@ -279,12 +279,18 @@ Result<light::Asked> SwatchPanel::loadMeasured(const QString& path) {
         return passOn(light.error());
     QString name = QFileInfo(path).completeBaseName();
     name.replace('+', ' ').replace('@', ' ');
-    const auto next = show::keepMeasured(document_.state().show, fromQt(name), *light);
+    auto kept = keepMeasured(name, *light);
+    if (kept)
+        for (const auto& note : notes)
+            document_.tell(tr("%1: %2").arg(name, said(note)));
+    return kept;
+}
+
+Result<light::Asked> SwatchPanel::keepMeasured(const QString& name, const colour::Spectrum& light) {
+    const auto next = show::keepMeasured(document_.state().show, fromQt(name), light);
     if (!next)
         return passOn(next.error());
     document_.edit(tr("Measured light %1").arg(name), next);
-    for (const auto& note : notes)
-        document_.tell(tr("%1: %2").arg(name, said(note)));
     return light::AskedMeasured{fromQt(name)};
 }
 

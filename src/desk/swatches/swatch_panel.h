@@ -31,6 +31,7 @@ public:
     // Books are remembered for the next start.
     Done loadBook(const QString& path);
     Result<light::Asked> loadMeasured(const QString& path); // kept with the show
+    Result<light::Asked> keepMeasured(const QString& name, const colour::Spectrum& light);
     void openMenu(); // order, lamp, second layer, favourites, loading
     // What can be done with a palette or a measured light.
     void openRowMenu(int row, const QPoint& global);
