@@ -733,6 +733,14 @@
         <source>Its sensitivities…</source>
         <translation>Ihre Empfindlichkeiten…</translation>
     </message>
+    <message>
+        <source>No lamps yet: add some in Rig (1).</source>
+        <translation>Noch keine Lampen: in Anlage (1) welche hinzufügen.</translation>
+    </message>
+    <message>
+        <source>No lamps in the lineup: choose some first (L).</source>
+        <translation>Keine Lampen in der Reihe: erst welche wählen (L).</translation>
+    </message>
 </context>
 <context>
     <name>Sheets</name>
@@ -4176,10 +4184,6 @@
 <context>
     <name>zelo::desk::CrossfadeModel</name>
     <message>
-        <source>No lamps in the lineup: choose some first (L).</source>
-        <translation>Keine Lampen in der Lampenreihe: erst welche wählen (L).</translation>
-    </message>
-    <message>
         <source>%1 %2</source>
         <comment>number and name of a gel</comment>
         <translation>%1 %2</translation>
@@ -6275,10 +6279,6 @@
         <source>shows %1</source>
         <translation>zeigt %1</translation>
     </message>
-    <message>
-        <source>No lamps in the lineup: choose some first.</source>
-        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
-    </message>
     <message numerus="yes">
         <source>lamp(s) %1</source>
         <translation>
@@ -6868,10 +6868,6 @@
         <translation>%1 meiden</translation>
     </message>
     <message>
-        <source>No lamps in the lineup: choose some first.</source>
-        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
-    </message>
-    <message>
         <source>Gradient %1</source>
         <translation>Verlauf %1</translation>
     </message>
@@ -6919,10 +6915,6 @@
     <message>
         <source>a stretch</source>
         <translation>ein Stück</translation>
-    </message>
-    <message>
-        <source>No lamps in the lineup: choose some first (L).</source>
-        <translation>Keine Lampen in der Lampenreihe: erst welche wählen (L).</translation>
     </message>
     <message>
         <source>none on these lamps yet</source>
@@ -7723,6 +7715,10 @@ Dunkel: %1</translation>
 Locked: it keeps what it shows (Shift+L unlocks)</source>
         <translation>
 Gesperrt: Sie behält, was sie zeigt (Umschalt+L entsperrt)</translation>
+    </message>
+    <message>
+        <source>No lamps in the rig yet: 1, then Ins.</source>
+        <translation>Noch keine Lampen: 1, dann Einfg.</translation>
     </message>
 </context>
 <context>
@@ -8997,10 +8993,6 @@ Gebaut mit Qt %1. %2</translation>
         <translation>Erhalt</translation>
     </message>
     <message>
-        <source>Choose lamps in the lineup: L</source>
-        <translation>Lampen in die Reihe wählen: L</translation>
-    </message>
-    <message>
         <source>miss Δu′v′</source>
         <translation>Abw. Δu′v′</translation>
     </message>
@@ -9474,10 +9466,6 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>house light</source>
         <translation>Saallicht</translation>
-    </message>
-    <message>
-        <source>No lamps in the lineup: choose some first.</source>
-        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
     </message>
     <message>
         <source>Stage light: %1</source>
@@ -10605,10 +10593,6 @@ Gebaut mit Qt %1. %2</translation>
         <translation>Welle nur aus Farbe</translation>
     </message>
     <message>
-        <source>No lamps in the lineup: choose some first.</source>
-        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
-    </message>
-    <message>
         <source>Lay a ripple over the lineup</source>
         <translation>Welle über die Lampenreihe legen</translation>
     </message>
@@ -10908,10 +10892,6 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>It runs over %1, not over these in this order.</source>
         <translation>Sie läuft über %1, nicht über diese in dieser Ordnung.</translation>
-    </message>
-    <message>
-        <source>No lamps in the lineup: choose some first (L).</source>
-        <translation>Keine Lampen in der Lampenreihe: erst welche wählen (L).</translation>
     </message>
     <message>
         <source>none on the bench yet</source>
@@ -11785,10 +11765,6 @@ Gebaut mit Qt %1. %2</translation>
     <message>
         <source>more…</source>
         <translation>mehr …</translation>
-    </message>
-    <message>
-        <source>No lamps in the lineup: choose some first.</source>
-        <translation>Keine Lampen in der Lampenreihe: erst welche wählen.</translation>
     </message>
     <message>
         <source>Palette %1</source>

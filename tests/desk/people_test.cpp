@@ -2,18 +2,22 @@
 // What the program does for people who meet it: the tour, F1 on every control, windows that come
 // back, paper.
 #include "desk/crossfade/crossfade_side.h"
+#include "desk/crossfade/crossfade_view.h"
 #include "desk/crossfade/fade_player.h"
 #include "desk/cues/cue_window.h"
 #include "desk/cues/cues_view.h"
 #include "desk/cues/stage_view.h"
+#include "desk/gradient/gradient_view.h"
 #include "desk/hands_test.h"
 #include "desk/kit/button.h"
 #include "desk/kit/own_window.h"
+#include "desk/kit/text_log.h"
 #include "desk/lineup/lineup_panel.h"
 #include "desk/match/level_column.h"
 #include "desk/match/match_view.h"
 #include "desk/match/mix_panel.h"
 #include "desk/match/split_field.h"
+#include "desk/ripple/ripple_view.h"
 #include "desk/shell/explain.h"
 #include "desk/shell/manual_view.h"
 #include "desk/shell/message_line.h"
@@ -206,6 +210,40 @@ TEST_F(PeopleTest, TheLargeCueListFollowsThePlay) {
     EXPECT_LT(large->parts().size(), first.size());
     large->put(false);
     QApplication::setActiveWindow(&window);
+}
+
+// Of an empty show, and of one with lamps and none chosen: each view says what to do first.
+TEST_F(PeopleTest, EmptyViewsSayTheNextStep) {
+    const auto says = [&](QWidget& view) { return paintedBy(view); };
+    const auto views = [&]() -> std::vector<QWidget*> {
+        return {&window.matchView(), &window.gradientView(), &window.crossfadeView(),
+                &window.rippleView()};
+    };
+    document.setLineup({});
+    document.setHand("nothing", show::emptyHand());
+    const int pages[] = {MainWindow::Match, MainWindow::Gradient, MainWindow::Crossfade,
+                         MainWindow::Ripple};
+    const auto empty = show::emptyState();
+    document.start(empty.show, empty.hand);
+    settle();
+    for (std::size_t i = 0; i < 4; ++i) {
+        window.showView(pages[i]);
+        settle();
+        EXPECT_TRUE(says(*views()[i]).contains("add some in Rig"))
+            << i << ": " << says(*views()[i]).toStdString();
+    }
+    EXPECT_TRUE(says(window.lineupPanel()).contains("1, then Ins"));
+    window.showView(MainWindow::Cues);
+    settle();
+    EXPECT_TRUE(says(window.cuesView()).contains("press K"));
+    show::Fixture f;
+    f.type = "gannet-8";
+    ASSERT_TRUE(document.edit("a lamp", show::addFixture(document.state().show, f)));
+    for (std::size_t i = 0; i < 4; ++i) {
+        window.showView(pages[i]);
+        settle();
+        EXPECT_TRUE(says(*views()[i]).contains("choose some first (L)")) << i;
+    }
 }
 
 TEST_F(PeopleTest, SheetsAreSeenBeforeTheyArePrinted) {

@@ -95,7 +95,7 @@ void CrossfadeModel::compare() {
 
 QString CrossfadeModel::trouble() const {
     if (document_.lineup().empty())
-        return tr("No lamps in the lineup: choose some first (L).");
+        return noLampsWords(document_.show());
     return trouble_;
 }
 
@@ -216,7 +216,7 @@ bool CrossfadeModel::takeColour(const light::Asked& asked, show::PaletteId palet
 
 void CrossfadeModel::takeLamps(bool to) {
     if (document_.lineup().empty())
-        return document_.tell(tr("No lamps in the lineup: choose some first (L)."));
+        return document_.tell(noLampsWords(document_.show()));
     setEnd(to, tr("lamps as they are"), show::endOf(document_.lineup(), [this](show::FixtureId id) {
                return document_.shown(id);
            }));

@@ -209,7 +209,7 @@ void FocusModel::editWishes(const QString& name, bool whole_lineup, int gesture,
                             bool from_nothing) {
     const auto fixtures = whole_lineup || !focus() ? document_.lineup() : focus()->fixtures;
     if (fixtures.empty())
-        return document_.tell(tr("No lamps in the lineup: choose some first."));
+        return document_.tell(noLampsWords(document_.show()));
     auto hand = document_.state().hand;
     std::set<show::LayingPtr> layings; // whose mixing was changed already
     for (const show::FixtureId id : fixtures) {

@@ -10,6 +10,7 @@
 #include "desk/kit/taken_colour.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
+#include "desk/kit/words.h"
 #include "route/way.h"
 
 #include <QDragEnterEvent>
@@ -172,7 +173,7 @@ void GradientView::layKept(show::PaletteId id) {
     if (!p)
         return;
     if (document_.lineup().empty())
-        return document_.tell(tr("No lamps in the lineup: choose some first."));
+        return document_.tell(noLampsWords(document_.show()));
     document_.setHand(tr("Gradient %1").arg(toQt(p->name)),
                       show::withPalette(document_.state().hand, document_.lineup(), *p));
 }
@@ -331,8 +332,8 @@ void GradientView::paintEvent(QPaintEvent*) {
     const int room = width() - right - kMargin;
     if (!g) {
         if (document_.lineup().empty()) {
-            drawElided(p, right, 28, room, tr("No lamps in the lineup: choose some first (L)."),
-                       typeface(Type::Small), theme().text);
+            drawElided(p, right, 28, room, noLampsWords(document_.show()), typeface(Type::Small),
+                       theme().text);
             return;
         }
         drawElided(p, right, 28, room, tr("none on these lamps yet"), typeface(Type::Small),

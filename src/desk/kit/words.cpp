@@ -67,6 +67,11 @@ QString runsOf(std::vector<int> numbers) {
     return runs.join(QStringLiteral(", "));
 }
 
+QString noLampsWords(const show::Show& show) {
+    return show.fixtures.empty() ? QObject::tr("No lamps yet: add some in Rig (1).")
+                                 : QObject::tr("No lamps in the lineup: choose some first (L).");
+}
+
 QStringList intentNames() {
     return {QObject::tr("Brightest"), QObject::tr("Truest"), QObject::tr("Kindest"),
             QObject::tr("Leanest"), QObject::tr("Filmed")};

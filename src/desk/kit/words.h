@@ -5,6 +5,7 @@
 #include "colour/observer.h"
 #include "mix/trade_off.h"
 #include "route/way.h"
+#include "show/show.h"
 
 #include <QString>
 #include <QStringList>
@@ -19,6 +20,9 @@ QString missWords(double miss_uv, const colour::Uv& wanted, const colour::Uv& go
 
 // Numbers of lamps, of which those that follow one another are one: "1–4, 7"
 QString runsOf(std::vector<int> numbers);
+
+// What to do first where lamps are needed and the lineup has none.
+QString noLampsWords(const show::Show& show);
 
 QStringList intentNames();             // by mix::Intent
 QString wayKindName(route::Kind kind); // "Through dark"

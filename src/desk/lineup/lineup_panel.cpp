@@ -266,7 +266,10 @@ void LineupPanel::paintWords(QPainter& p) {
         in_hand += document_.state().hand->contains(id);
     }
     if (lineup.empty()) {
-        drawText(p, 20, foot + 46, tr("No lamps chosen yet."), typeface(Type::Small), theme().dim);
+        drawText(p, 20, foot + 46,
+                 document_.show().fixtures.empty() ? tr("No lamps in the rig yet: 1, then Ins.")
+                                                   : tr("No lamps chosen yet."),
+                 typeface(Type::Small), theme().dim);
         return;
     }
     const int t = static_cast<int>(types.size());

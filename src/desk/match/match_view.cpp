@@ -12,6 +12,7 @@
 #include "desk/kit/stations.h"
 #include "desk/kit/value_control.h"
 #include "desk/kit/watch.h"
+#include "desk/kit/words.h"
 #include "desk/match/asked_as.h"
 #include "desk/match/calibration_view.h"
 #include "desk/match/camera_menu.h"
@@ -572,8 +573,8 @@ void MatchView::paintEvent(QPaintEvent*) {
     paintWant(p);
     const int get = places().get();
     if (focus_.rows().empty()) {
-        drawElided(p, get, 60, places().side, tr("Choose lamps in the lineup: L"),
-                   typeface(Type::Small), theme().text);
+        drawElided(p, get, 60, places().side, noLampsWords(document_.show()), typeface(Type::Small),
+                   theme().text);
         return;
     }
     drawEnds(p, get, width() - kMargin, 36,

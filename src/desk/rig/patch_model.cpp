@@ -4,6 +4,7 @@
 #include "base/text.h"
 #include "desk/kit/qt_text.h"
 #include "desk/kit/theme.h"
+#include "desk/kit/words.h"
 #include "show/edits.h"
 
 #include <QRegularExpression>
@@ -221,7 +222,7 @@ bool PatchModel::setData(const QModelIndex& at, const QVariant& value, int role)
 void PatchModel::toggleHouse() {
     const auto& lineup = document_.lineup();
     if (lineup.empty())
-        return document_.tell(tr("No lamps in the lineup: choose some first."));
+        return document_.tell(noLampsWords(document_.show()));
     const bool all = std::all_of(lineup.begin(), lineup.end(), [&](FixtureId id) {
         return document_.show().fixture(id)->exempt;
     });

@@ -414,7 +414,7 @@ void RippleModel::setIntensities(bool own) {
 
 void RippleModel::layOverLineup() {
     if (document_.lineup().empty())
-        return document_.tell(tr("No lamps in the lineup: choose some first."));
+        return document_.tell(noLampsWords(document_.show()));
     edit(tr("Lay a ripple over the lineup"), [&](Ripple& r) { r.lamps = document_.lineup(); });
 }
 
@@ -483,7 +483,7 @@ void RippleModel::begin() {
 void RippleModel::beginFromLineup() {
     const auto& lineup = document_.lineup();
     if (lineup.empty())
-        return document_.tell(tr("No lamps in the lineup: choose some first."));
+        return document_.tell(noLampsWords(document_.show()));
     const auto first = takenColour(document_, lineup.front());
     const auto last = takenColour(document_, lineup.back());
     if (!first || !last)
@@ -493,7 +493,7 @@ void RippleModel::beginFromLineup() {
 
 void RippleModel::beginRainbow() {
     if (document_.lineup().empty())
-        return document_.tell(tr("No lamps in the lineup: choose some first."));
+        return document_.tell(noLampsWords(document_.show()));
     document_.later(
         "rainbow", this,
         [show = document_.state().show, lamps = document_.lineup(), from = document_.sources(),
@@ -514,7 +514,7 @@ void RippleModel::fromGradient(show::PaletteId gradient) {
     if (!palette || !palette->gradient)
         return;
     if (document_.lineup().empty() && !ripple())
-        return document_.tell(tr("No lamps in the lineup: choose some first."));
+        return document_.tell(noLampsWords(document_.show()));
     Ripple next = ripple() ? *ripple() : Ripple();
     show::RippleStep step{light::Asked(light::AskedUv{}), {}}; // the others are as the first one
     if (!next.steps.empty())

@@ -8,6 +8,7 @@
 #include "desk/kit/qt_text.h"
 #include "desk/kit/shown_light.h"
 #include "desk/kit/watch.h"
+#include "desk/kit/words.h"
 #include "desk/ripple/pattern_tiles.h"
 #include "desk/ripple/raster_plot.h"
 #include "desk/ripple/step_track.h"
@@ -177,7 +178,7 @@ void RippleView::paintEvent(QPaintEvent*) {
         return;
     }
     if (model_.document().lineup().empty()) {
-        drawElided(p, left, 28, right - left, tr("No lamps in the lineup: choose some first (L)."),
+        drawElided(p, left, 28, right - left, noLampsWords(model_.document().show()),
                    typeface(Type::Small), theme().text);
         return;
     }

@@ -9,6 +9,7 @@
 #include "desk/kit/split_chip.h"
 #include "desk/kit/stations.h"
 #include "desk/kit/text_field.h"
+#include "desk/kit/words.h"
 #include "desk/swatches/convert_form.h"
 #include "files/spectrum_file.h"
 #include "show/kept.h"
@@ -242,7 +243,7 @@ void SwatchPanel::pickRow(int row) {
     if (!palette)
         return asking_.pick(model_->askedOf(s.asked));
     if (document_.lineup().empty())
-        return document_.tell(tr("No lamps in the lineup: choose some first."));
+        return document_.tell(noLampsWords(document_.show()));
     document_.setHand(palette->gradient ? tr("Gradient %1").arg(s.name)
                                         : tr("Palette %1").arg(s.name),
                       show::withPalette(document_.state().hand, document_.lineup(), *palette));
@@ -390,7 +391,7 @@ QMenu* SwatchPanel::rowMenu(int row) {
     const bool gradient = p->gradient != nullptr;
     add(tr("Becomes what the first of the lineup shows"), [this, copy = *p] {
         if (document_.lineup().empty())
-            return document_.tell(tr("No lamps in the lineup: choose some first."));
+            return document_.tell(noLampsWords(document_.show()));
         const auto value = document_.shown(document_.lineup().front());
         auto next = copy;
         if (next.colour && value.colour)
