@@ -42,6 +42,10 @@
 #include <QTimer>
 #include <QUuid>
 #include <cstdio>
+#include <ctime>
+#include <fstream>
+#include <sstream>
+#include <unistd.h>
 
 namespace zelo::desk {
 
@@ -270,6 +274,35 @@ void startRig(QProcess& rig, const StartWish& wish) {
     rig.start(QApplication::applicationDirPath() + "/zelo-rig", arguments);
 }
 
+// Since the system began this process, ms; in steps of 10.
+double sinceBegun_ms() {
+    std::ifstream in("/proc/self/stat");
+    std::string text((std::istreambuf_iterator<char>(in)), {});
+    std::istringstream after(text.substr(std::min(text.rfind(')') + 2, text.size())));
+    std::string word;
+    for (int field = 3; field <= 22; ++field)
+        after >> word;
+    timespec now{};
+    clock_gettime(CLOCK_BOOTTIME, &now);
+    return 1000 * (static_cast<double>(now.tv_sec) + 1e-9 * static_cast<double>(now.tv_nsec) -
+                   std::strtod(word.c_str(), nullptr) / static_cast<double>(sysconf(_SC_CLK_TCK)));
+}
+
+// Into the log, once the window has drawn the light of all lamps: tools/measure_start reads it.
+void tellFirstPicture(Document& document, MainWindow& window) {
+    auto* waits = new QTimer(&window);
+    QObject::connect(waits, &QTimer::timeout, &window, [&document, &window, waits] {
+        if (document.stage().lamps.size() != document.show().fixtures.size())
+            return;
+        waits->deleteLater();
+        window.repaint();
+        host::log(host::LogLevel::Info,
+                  fmt::format("first picture after {:.0f} ms of {} lamps", sinceBegun_ms(),
+                              document.stage().lamps.size()));
+    });
+    waits->start(5);
+}
+
 } // namespace
 
 int start(const StartWish& wish) {
@@ -350,6 +383,7 @@ int start(const StartWish& wish) {
     frame.show();
     if (wish.show.empty() && wish.shot.empty())
         window.files().offerNewest();
+    tellFirstPicture(document, window);
     if (wish.shot.empty()) {
         window.remote().start();
         window.windowsComeBack();

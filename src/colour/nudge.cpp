@@ -5,20 +5,33 @@
 
 #include <algorithm>
 #include <cmath>
+#include <vector>
 
 namespace zelo::colour {
 
 namespace {
 
+// The locus from cold to warm, evenly in reciprocal temperature: each place is a sum over a whole
+// spectrum, too much for every lamp at every press.
+const std::vector<Uv>& locus() {
+    static const auto all = [] {
+        constexpr int kColdest_mired = 40, kWarmest_mired = 1010, kStep_mired = 10;
+        std::vector<Uv> places;
+        for (int mired = kColdest_mired; mired <= kWarmest_mired; mired += kStep_mired)
+            places.push_back(planckianUv({1e6 / mired}));
+        return places;
+    }();
+    return all;
+}
+
 // Of the locus at the place nearest to a colour, towards warm, of length 1.
 Uv warmAt(const Uv& uv) {
-    constexpr double kColdest_mired = 40, kWarmest_mired = 1000, kStep_mired = 10;
-    const auto at = [](double mired) { return planckianUv({1e6 / mired}); };
-    double nearest = kColdest_mired;
-    for (double m = kColdest_mired; m <= kWarmest_mired; m += kStep_mired)
-        if (distance(at(m), uv) < distance(at(nearest), uv))
-            nearest = m;
-    const Uv step = at(nearest + kStep_mired) - at(nearest);
+    const auto& all = locus();
+    std::size_t nearest = 0;
+    for (std::size_t i = 1; i + 1 < all.size(); ++i)
+        if (distance(all[i], uv) < distance(all[nearest], uv))
+            nearest = i;
+    const Uv step = all[nearest + 1] - all[nearest];
     return 1 / std::hypot(step.u, step.v) * step;
 }
 

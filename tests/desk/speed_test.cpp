@@ -13,6 +13,7 @@
 #include <atomic>
 #include <fstream>
 #include <numeric>
+#include <random>
 #include <thread>
 
 namespace zelo::desk {
@@ -113,6 +114,105 @@ TEST_F(SpeedTest, TwoThousandFixturesOpenAtOnce) {
 #if !defined(__SANITIZE_ADDRESS__) && !defined(__SANITIZE_THREAD__)
     EXPECT_LT(residentKb() / 1024, 300);
 #endif
+}
+
+// What one does in each view of the demo, by mouse and keys.
+TEST_F(SpeedTest, NoViewHoldsUpTheInterface) {
+    chooseGroups({"front", "back", "cyc"});
+    for (int view = MainWindow::Rig; view <= MainWindow::Ripple; ++view) { // laid out, drawn once
+        window.showView(view);
+        QTest::qWait(80);
+    }
+    settle();
+    std::string figures;
+    double worst = 0;
+    for (int view = MainWindow::Rig; view <= MainWindow::Ripple; ++view) {
+        Watchdog dog;
+        QTest::keyClick(&window, static_cast<Qt::Key>(Qt::Key_1 + view));
+        QTest::qWait(150);
+        if (view != MainWindow::Cues) {
+            window.swatches().model().setQuery(view % 2 ? "338" : "214");
+            QTest::qWait(60);
+            QTest::mouseClick(window.swatches().list().viewport(), Qt::LeftButton, {}, {40, 16});
+            QTest::qWait(150);
+        }
+        window.setFocus();
+        for (const Qt::Key key :
+             {Qt::Key_F3, Qt::Key_F6, Qt::Key_P, Qt::Key_P, Qt::Key_Y, Qt::Key_Y}) {
+            QTest::keyClick(&window, key);
+            QTest::qWait(60);
+        }
+        if (view == MainWindow::Cues)
+            for (int i = 0; i < 3; ++i) {
+                QTest::keyClick(&window, Qt::Key_Space);
+                QTest::qWait(350);
+            }
+        for (int i = 0; i < 6; ++i) { // and back
+            document.undo();
+            QTest::qWait(30);
+        }
+        window.resize(1100 + 30 * view, 760);
+        QTest::qWait(100);
+        figures += fmt::format(" {:.0f}", dog.longestMs());
+        worst = std::max(worst, dog.longestMs());
+    }
+    std::printf("[ figures  ] held up, ms, by view:%s (the aim is 50)\n", figures.c_str());
+    EXPECT_LT(worst, 200) << "a guard";
+}
+
+// ZELO_SOAK_MINUTES=60: so long at random, as somebody would who does everything; else a moment.
+TEST_F(SpeedTest, MemoryStaysOverALongDayOfUse) {
+    const double minutes = qEnvironmentVariable("ZELO_SOAK_MINUTES", "0.1").toDouble();
+    std::mt19937 random(7);
+    const auto one = [&](int n) { return static_cast<int>(random() % static_cast<unsigned>(n)); };
+    const std::vector<std::string> groups[] = {
+        {"front"}, {"back"}, {"cyc"}, {"front", "back", "cyc"}};
+    const Qt::Key keys[] = {Qt::Key_F3, Qt::Key_F4, Qt::Key_F5,    Qt::Key_F6,    Qt::Key_F7,
+                            Qt::Key_F8, Qt::Key_P,  Qt::Key_Y,     Qt::Key_Z,     Qt::Key_Z,
+                            Qt::Key_I,  Qt::Key_I,  Qt::Key_Space, Qt::Key_Escape};
+    QElapsedTimer watch;
+    watch.start();
+    long first_kb = 0;
+    while (watch.elapsed() < 60'000 * minutes) {
+        if (first_kb == 0 && watch.elapsed() > 1000 * minutes)
+            first_kb = residentKb(); // after a minute of an hour
+        switch (one(8)) {
+        case 0:
+            window.showView(one(6));
+            break;
+        case 1:
+            chooseGroups(groups[one(4)]);
+            break;
+        case 2:
+            window.asking().pick(fmt::format("gel:{}", 101 + one(200)));
+            break;
+        case 3:
+            document.undo();
+            break;
+        case 4:
+            document.redo();
+            break;
+        case 5:
+            document.putDown();
+            break;
+        case 6:
+            window.swatches().model().setQuery(one(2) ? QString() : QString::number(one(400)));
+            break;
+        default:
+            window.setFocus();
+            QTest::keyClick(&window, keys[one(static_cast<int>(std::size(keys)))]);
+        }
+        if (QWidget* popup = QApplication::activePopupWidget())
+            popup->close();
+        QTest::qWait(20);
+    }
+    const long last_kb = residentKb();
+    std::printf(
+        "[ figures  ] memory after %.2f minutes %ld MB, after %.1f minutes %ld MB: %+.0f %%\n",
+        minutes / 60, first_kb / 1024, minutes, last_kb / 1024,
+        100.0 * static_cast<double>(last_kb - first_kb) / static_cast<double>(first_kb));
+    if (minutes >= 60)
+        EXPECT_LT(last_kb, 1.2 * static_cast<double>(first_kb));
 }
 
 TEST_F(SpeedTest, FiveHundredLampsNeverHoldUpTheInterface) {
