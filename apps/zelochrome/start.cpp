@@ -297,8 +297,8 @@ void tellFirstPicture(Document& document, MainWindow& window) {
         waits->deleteLater();
         window.repaint();
         host::log(host::LogLevel::Info,
-                  fmt::format("first picture after {:.0f} ms of {} lamps", sinceBegun_ms(),
-                              document.stage().lamps.size()));
+                  fmt::format("first picture after {:.0f} ms of {} lamps, {}", sinceBegun_ms(),
+                              document.stage().lamps.size(), theme().booth ? "dark" : "light"));
     });
     waits->start(5);
 }

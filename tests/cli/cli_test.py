@@ -754,6 +754,33 @@ class WrongInput(unittest.TestCase):
 
 
 class Programs(unittest.TestCase):
+    def test_the_next_start_is_as_the_settings_say(self):
+        def started(settings, *arguments):
+            with tempfile.TemporaryDirectory() as folder:
+                config = pathlib.Path(folder) / "config/zelochrome"
+                config.mkdir(parents=True)
+                (config / "zelochrome.conf").write_text(settings)
+                env = dict(os.environ, XDG_CONFIG_HOME=str(config.parent), XDG_STATE_HOME=folder,
+                           QT_QPA_PLATFORM="offscreen")
+                program = subprocess.Popen([BIN / "zelochrome", "--port", "15771", "--art-port", "16771", *arguments],
+                                           env=env, stderr=subprocess.DEVNULL)
+                try:
+                    for _ in range(400):
+                        for log in pathlib.Path(folder).rglob("*log*"):
+                            told = log.is_file() and re.search(r"first picture after \d+ ms of (\d+ lamps, \w+)",
+                                                               log.read_text())
+                            if told:
+                                return told.group(1)
+                        time.sleep(0.05)
+                finally:
+                    program.terminate()
+                    program.wait(20)
+            return "nothing"
+
+        self.assertEqual(started(""), "40 lamps, dark")
+        self.assertEqual(started("[look]\ndesk_theme=true\n[start]\nwith=2\n"), "0 lamps, light")
+        self.assertEqual(started("[start]\nwith=1\n", "--theme", "desk"), "40 lamps, light")
+
     def test_no_display_is_one_line(self):
         for program in ("zelochrome", "zelo-rig"):
             args = [] if program == "zelo-rig" else ["--demo"]

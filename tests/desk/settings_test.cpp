@@ -5,11 +5,15 @@
 #include "desk/hands_test.h"
 #include "desk/kit/button.h"
 #include "desk/kit/language.h"
+#include "desk/remote/remote_model.h"
 #include "desk/shell/frame.h"
 #include "desk/shell/settings.h"
 #include "desk/shell/settings_page.h"
 
+#include <QDir>
 #include <QTemporaryDir>
+#include <csignal>
+#include <sys/resource.h>
 
 namespace zelo::desk {
 namespace {
@@ -94,6 +98,9 @@ TEST_F(SettingsTest, TheThemesKeyIsKeptToo) {
 TEST_F(SettingsTest, GoIntoAFileAndBackAndAreReset) {
     choose(of<Stations>("Theme"), 1);
     type(of<NumberField>("Guard of Next"), "0.8");
+    remote::Bindings table;
+    table.bind({{remote::Control::Kind::Path, 0, 0, "/desk/1"}, {remote::Does::Master, 0, {}}});
+    window.remote().setBindings(table);
     page.write(toQt(file()));
     settle();
     QTest::mouseClick(&of<Button>("Reset all"), Qt::LeftButton);
@@ -101,10 +108,12 @@ TEST_F(SettingsTest, GoIntoAFileAndBackAndAreReset) {
     EXPECT_TRUE(theme().booth);
     EXPECT_NEAR(window.cueModel().guard_s(), 0.3, 1e-9);
     EXPECT_EQ(settingsText().find("guard"), std::string::npos);
+    EXPECT_TRUE(window.remote().bindings().all.empty());
     page.read(toQt(file()));
     settle();
     EXPECT_FALSE(theme().booth);
     EXPECT_NEAR(window.cueModel().guard_s(), 0.8, 1e-9);
+    EXPECT_EQ(window.remote().bindings(), table) << "controls go along";
     EXPECT_TRUE(told.contains("settings.json")) << told.toStdString();
 }
 
@@ -126,6 +135,24 @@ TEST_F(SettingsTest, WhatIsWrongInAFileChangesNothing) {
     page.write(folder.filePath("gone/settings.json"));
     settle();
     EXPECT_TRUE(told.contains("gone")) << told.toStdString();
+}
+
+// A file may not grow beyond some bytes: as on a disk that is full.
+TEST_F(SettingsTest, AFullDiskIsSaidAndLeavesWhatWasThere) {
+    ASSERT_TRUE(writeFile(file(), "before"));
+    rlimit usual{};
+    getrlimit(RLIMIT_FSIZE, &usual);
+    const auto ignored = std::signal(SIGXFSZ, SIG_IGN);
+    const rlimit small{10, usual.rlim_max};
+    setrlimit(RLIMIT_FSIZE, &small);
+    page.write(toQt(file()));
+    settle();
+    setrlimit(RLIMIT_FSIZE, &usual);
+    std::signal(SIGXFSZ, ignored);
+    EXPECT_TRUE(told.contains("settings.json")) << told.toStdString();
+    EXPECT_FALSE(told.contains("Written")) << told.toStdString();
+    EXPECT_EQ(*readFile(file()), "before");
+    EXPECT_EQ(QDir(folder.path()).entryList(QDir::Files).size(), 1) << "no half file stays";
 }
 
 } // namespace

@@ -29,8 +29,7 @@ constexpr double kTold = 1e-3;       // less is not told again
 RemoteModel::RemoteModel(Document& document, CueModel& cues, FocusModel& focus, MixModel& mixing,
                          QObject* parent)
     : QObject(parent), document_(document), cues_(cues), focus_(focus), mixing_(mixing) {
-    if (auto kept = remote::parseBindings(fromQt(QSettings().value(kTable).toString())))
-        bindings_ = std::move(*kept);
+    readKept();
     look_.setInterval(kLook_ms);
     connect(&look_, &QTimer::timeout, this, [this] {
         const auto before = midi_->devices();
@@ -87,10 +86,19 @@ void RemoteModel::listen() {
         osc_trouble_ = said(opened.error());
 }
 
+void RemoteModel::readKept() {
+    auto kept = remote::parseBindings(fromQt(QSettings().value(kTable).toString()));
+    take(kept ? std::move(*kept) : remote::Bindings{});
+}
+
 void RemoteModel::setBindings(remote::Bindings bindings) {
+    QSettings().setValue(kTable, toQt(remote::toText(bindings)));
+    take(std::move(bindings));
+}
+
+void RemoteModel::take(remote::Bindings bindings) {
     const bool other = bindings.osc != bindings_.osc || bindings.osc_port != bindings_.osc_port;
     bindings_ = std::move(bindings);
-    QSettings().setValue(kTable, toQt(remote::toText(bindings_)));
     if (other && midi_) // it has been started
         listen();
     told_.clear();

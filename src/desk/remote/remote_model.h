@@ -30,6 +30,7 @@ public:
 
     const remote::Bindings& bindings() const { return bindings_; }
     void setBindings(remote::Bindings bindings); // and keeps them
+    void readKept();                             // as they are kept now
     void setOsc(remote::Listens where, int port);
     // The next control that is moved does this; nothing: none is learned.
     void learn(const std::optional<remote::Action>& action);
@@ -58,6 +59,7 @@ signals:
 
 private:
     void listen(); // to OSC, as the table says
+    void take(remote::Bindings bindings);
     void act(const remote::Binding& binding, const remote::Moved& moved);
     void set(const remote::Action& action, double value, int gesture);
     void press(remote::Does does);
@@ -77,7 +79,7 @@ private:
     Gesture gesture_;
     QString osc_trouble_;
     int osc_senders_ = 0; // that have been told all
-    QTimer look_; // for devices that come and go
+    QTimer look_;         // for devices that come and go
     std::unique_ptr<remote::MidiPorts> midi_;
     std::unique_ptr<remote::OscPort> osc_;
 };

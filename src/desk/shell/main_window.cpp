@@ -192,6 +192,7 @@ MainWindow::MainWindow(Document& document)
     tour_ = new Tour(document_, *this);
     remote_ = new RemoteModel(document_, *cues_, *focus_, match_view_->mixing(), this);
     remote_page_ = new RemotePage(*remote_, this);
+    connect(settings_, &SettingsPage::othersKept, remote_, &RemoteModel::readKept);
     connect(new Keys(this), &Keys::altTapped, this, [this] {
         if (isActiveWindow() && !QApplication::activePopupWidget())
             openMenu();

@@ -4,6 +4,7 @@
 #include "desk/kit/language.h"
 #include "desk/kit/qt_text.h"
 #include "desk/shell/frame.h"
+#include "remote/bindings.h"
 
 #include <QJsonArray>
 #include <QJsonDocument>
@@ -45,6 +46,11 @@ const std::vector<Known>& known() {
         {"cues/guard_s", "0 to 5 seconds", [](const QJsonValue& v) { return within(v, 0, 5); }},
         {"nudge/step_uv", "0.0001 to 0.1",
          [](const QJsonValue& v) { return within(v, 1e-4, 0.1); }},
+        {"meter/instrument", "true or false", [](const QJsonValue& v) { return v.isBool(); }},
+        {"remote/controls", "a table of controls",
+         [](const QJsonValue& v) {
+             return v.isString() && remote::parseBindings(fromQt(v.toString())).has_value();
+         }},
         {kStartWith.key(), "0 (the last show), 1 (the demo) or 2 (an empty one)",
          [](const QJsonValue& v) { return within(v, 0, 2) && v.toInt() == v.toDouble(); }},
     };

@@ -164,6 +164,7 @@ void SettingsPage::taken() {
     useTheme(kDeskTheme.get() ? deskTheme() : boothTheme());
     apply(document_);
     cues_.readGuard();
+    emit othersKept();
     refresh();
 }
 

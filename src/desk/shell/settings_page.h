@@ -26,6 +26,9 @@ public:
     static void apply(Document& document);
     std::vector<PaintedPart> parts() override;
 
+signals:
+    void othersKept(); // all at once: from a file, or reset
+
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
