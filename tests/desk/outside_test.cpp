@@ -92,12 +92,21 @@ TEST_F(OutsideTest, TheShowsFadersFollow) {
     ASSERT_GT(faders.size(), 2u);
     const QString name = "Fader 3, " + toQt(faders.entry(2).second->name);
     learn(name, controller(3), 0);
+    // A motor fader says first that it is touched: that is not what is learned.
+    page.table().selectRow(rowOf(name));
+    QTest::keyClick(&page.table(), Qt::Key_Return);
+    move(note(104), 127);
+    EXPECT_TRUE(remote_.learning());
+    move(controller(3), 0);
+    EXPECT_FALSE(remote_.learning());
     const auto level = [&] { return *remote_.standing({Does::Fader, 3, {}}); };
     EXPECT_EQ(level(), 0);
     for (const int seven : {1, 20, 60, 127}) // quicker than the screen
         remote_.heard({controller(3), seven / 127.0});
     *now += 0.1;
     EXPECT_TRUE(comes([&] { return level() == 1; }));
+    EXPECT_TRUE(comes([&] { return page.table().item(rowOf(name), 2)->text() == "100 %"; }))
+        << "the page goes along";
     move(controller(3), 0);
     *now += 0.1;
     EXPECT_TRUE(comes([&] { return level() == 0; }));

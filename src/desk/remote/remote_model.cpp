@@ -24,6 +24,12 @@ constexpr double kLevelStep = 0.01;  // of intensity, by a step of a wheel
 constexpr double kNudgeShare = 0.25; // of a press of a key
 constexpr double kMostSteps = 64;    // of one message
 constexpr double kTold = 1e-3;       // less is not told again
+
+// Whether such a control may be learned for what is moved so.
+bool fits(remote::Control::Kind kind, Way way) {
+    using Kind = remote::Control::Kind;
+    return way == Way::Key ? kind != Kind::Bend : kind != Kind::Key;
+}
 } // namespace
 
 RemoteModel::RemoteModel(Document& document, CueModel& cues, FocusModel& focus, MixModel& mixing,
@@ -299,8 +305,8 @@ void RemoteModel::heard(const remote::Moved& moved) {
         tellBack();
     }
     if (learning_) {
-        if (moved.released)
-            return; // the press before it was not meant
+        if (moved.released || !fits(moved.control.kind, remote::wayOf(learning_->does)))
+            return; // the key that was let go; a motor fader says first that it is touched
         remote::Binding binding{moved.control, *learning_};
         if (!path && moved.control.kind == remote::Control::Kind::Level)
             binding.turn = remote::turnOf(moved.value);
@@ -400,7 +406,7 @@ void RemoteModel::turn(Does does, double steps) {
 // --- what goes back
 
 void RemoteModel::tellBack() {
-    if (!midi_ && !osc_)
+    if ((!midi_ || midi_->devices().empty()) && !osc_)
         return;
     const auto fresh = [&](const Action& action) -> std::optional<double> {
         const auto now = standing(action);

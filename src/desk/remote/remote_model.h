@@ -28,6 +28,7 @@ public:
     // Listens to MIDI, and to OSC where the table says so: at the start, never in a picture.
     void start();
 
+    Document& document() { return document_; }
     const remote::Bindings& bindings() const { return bindings_; }
     void setBindings(remote::Bindings bindings); // and keeps them
     void readKept();                             // as they are kept now

@@ -91,6 +91,7 @@ RemotePage::RemotePage(RemoteModel& model, QWidget* window)
             model_.read(path);
     });
     watch(model_, &RemoteModel::changed, this, [this] { refresh(); });
+    watch(model_.document(), this, Change::Light | Change::Controls, [this] { refresh(); });
     hide();
 }
 
