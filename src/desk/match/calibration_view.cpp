@@ -157,16 +157,18 @@ void CalibrationView::read() {
                                     "until all of its emitters are measured.")
                                      .arg(fixture() ? fixture()->number : 0)
                                : QString();
-    document_.later("measure", this, meter_->job(id_, kSettles, before),
-                    [this, name = t->emitters[step_].name](const Result<colour::Spectrum>& light) {
-                        if (!measuring_)
-                            return;
-                        if (!light)
-                            return end(said(light.error()));
-                        measured_[name] = *light;
-                        ++step_;
-                        next();
-                    });
+    document_.later(
+        "measure", this,
+        [job = meter_->job(id_, kSettles, before)] { return job(std::stop_token()); },
+        [this, name = t->emitters[step_].name](const Result<colour::Spectrum>& light) {
+            if (!measuring_)
+                return;
+            if (!light)
+                return end(said(light.error()));
+            measured_[name] = *light;
+            ++step_;
+            next();
+        });
 }
 
 void CalibrationView::end(const QString& why) {

@@ -80,27 +80,28 @@ void Meter::stop() {
 Meter::Job Meter::job(show::FixtureId id, std::chrono::milliseconds settles,
                       const QString& before) {
     if (!instrument())
-        return [port = port_, id, settles] {
+        return [port = port_, id, settles](const std::stop_token&) {
             std::this_thread::sleep_for(settles);
             return host::measure(port, id);
         };
-    return [shared = shared_, &document = document_, window = QPointer(window_), settles, before,
-            begun = shared_->stops.load()]() -> Result<colour::Spectrum> {
-        const std::scoped_lock lock(shared->mutex);
-        if (!shared->spot.installed())
-            return fail(
-                ErrorCode::NotFound,
-                ZELO_TEXT("core", "spotread is not there: it comes with the package argyll"));
-        const auto stopped = [&] { return shared->stops != begun; };
-        if (!before.isEmpty() && !shared->ask(document, window, before, stopped))
-            return fail(ErrorCode::Io, ZELO_TEXT("core", "stopped"));
-        std::this_thread::sleep_for(settles);
-        return shared->spot.measure(
-            [&](const std::string& text) {
-                return shared->ask(document, window, toQt(text), stopped);
-            },
-            stopped);
-    };
+    return
+        [shared = shared_, &document = document_, window = QPointer(window_), settles, before,
+         begun = shared_->stops.load()](const std::stop_token& stop) -> Result<colour::Spectrum> {
+            const std::scoped_lock lock(shared->mutex);
+            if (!shared->spot.installed())
+                return fail(
+                    ErrorCode::NotFound,
+                    ZELO_TEXT("core", "spotread is not there: it comes with the package argyll"));
+            const auto stopped = [&] { return shared->stops != begun || stop.stop_requested(); };
+            if (!before.isEmpty() && !shared->ask(document, window, before, stopped))
+                return fail(ErrorCode::Io, ZELO_TEXT("core", "stopped"));
+            std::this_thread::sleep_for(settles);
+            return shared->spot.measure(
+                [&](const std::string& text) {
+                    return shared->ask(document, window, toQt(text), stopped);
+                },
+                stopped);
+        };
 }
 
 } // namespace zelo::desk

@@ -8,6 +8,7 @@
 #include "host/spot_read.h"
 
 #include <atomic>
+#include <stop_token>
 
 namespace zelo::desk {
 
@@ -24,7 +25,7 @@ public:
 
     // For a worker: the light of this lamp, after `settles`. With an instrument a person is asked
     // for `before` first, where it says something.
-    using Job = std::function<Result<colour::Spectrum>()>;
+    using Job = std::function<Result<colour::Spectrum>(const std::stop_token& stop)>;
     Job job(show::FixtureId id, std::chrono::milliseconds settles, const QString& before = {});
     void stop(); // what waits
 

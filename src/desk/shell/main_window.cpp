@@ -218,14 +218,11 @@ void MainWindow::measureLight(std::function<void(const colour::Spectrum&)> take)
         return tell(tr("No lamps in the lineup: the practice meter measures the first of them."));
     const show::FixtureId id =
         document_.lineup().empty() ? show::FixtureId{} : document_.lineup().front();
-    document_.inBackground(
-        tr("Measuring"), this,
-        [job = meter.job(id, {}, tr("Hold the meter into the light."))](const std::stop_token&) {
-            return job();
-        },
-        [this, take = std::move(take)](const Result<colour::Spectrum>& light) {
-            light ? take(*light) : tell(said(light.error()));
-        });
+    document_.inBackground(tr("Measuring"), this,
+                           meter.job(id, {}, tr("Hold the meter into the light.")),
+                           [this, take = std::move(take)](const Result<colour::Spectrum>& light) {
+                               light ? take(*light) : tell(said(light.error()));
+                           });
 }
 
 void MainWindow::askForMeasured() {
