@@ -333,9 +333,15 @@ void CalibrationView::paintEvent(QPaintEvent*) {
     QString note = toQt(t->name);
     if (f->calibration)
         note += tr(", measured before");
-    drawElided(p, kMargin + w + 14, 36, which_->x() - kMargin - w - 74, note, typeface(Type::Small),
-               theme().dim);
-    drawTextRight(p, which_->x() - 12, 36, tr("meter"), typeface(Type::Small), theme().dim);
+    const QString meter = tr("meter");
+    const int after = kMargin + w + 14; // where there is no room for them they are left out
+    int free = which_->x() - 12 - after;
+    if (const int wide = textWidth(meter, typeface(Type::Small)); wide < free) {
+        drawTextRight(p, which_->x() - 12, 36, meter, typeface(Type::Small), theme().dim);
+        free -= wide + 14;
+    }
+    if (textWidth(note, typeface(Type::Small)) * 3 / 5 <= free)
+        drawElided(p, after, 36, free, note, typeface(Type::Small), theme().dim);
     const int room = width() - 2 * kMargin;
     p.fillRect(kMargin, 56, room, 2, theme().hair);
     if (!t->emitters.empty())

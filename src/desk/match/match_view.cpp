@@ -573,8 +573,8 @@ void MatchView::paintEvent(QPaintEvent*) {
     paintWant(p);
     const int get = places().get();
     if (focus_.rows().empty()) {
-        drawElided(p, get, 60, places().side, noLampsWords(document_.show()), typeface(Type::Small),
-                   theme().text);
+        drawWrapped(p, {get, 48, places().side, 48}, noLampsWords(document_.show()),
+                    typeface(Type::Small), theme().text);
         return;
     }
     drawEnds(p, get, width() - kMargin, 36,

@@ -14,6 +14,7 @@
 #include "desk/swatches/swatch_panel.h"
 
 #include <QListView>
+#include <QTimer>
 #include <QTimerEvent>
 
 namespace zelo::desk {
@@ -48,6 +49,7 @@ Tour::Tour(Document& document, MainWindow& window)
     setAccessibleName(tr("Tour"));
     setToolTip(tr("It goes on by itself once the thing is done"));
     hide();
+    window.installEventFilter(this);
     connect(leave_, &Button::clicked, this, &Tour::leave);
     connect(next_, &Button::clicked, this, [this] { begin(step_ + 1); });
 }
@@ -119,6 +121,16 @@ void Tour::timerEvent(QTimerEvent* event) {
         aim();
 }
 
+// Once all else has its place.
+bool Tour::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() == QEvent::Resize && timer_)
+        QTimer::singleShot(0, this, [this] {
+            if (timer_)
+                aim();
+        });
+    return QWidget::eventFilter(watched, event);
+}
+
 QString Tour::text() const {
     const QString titles[] = {tr("Match a gel"), tr("Give it to a group"),
                               tr("Fade without white")};
@@ -154,14 +166,18 @@ void Tour::aim() {
     const int high =
         QFontMetrics(typeface(Type::Work)).boundingRect(words, Qt::TextWordWrap, words_).height() +
         52 + kFoot;
-    // Beside it where there is room: right, left, above, below.
+    // Beside it where there is room; under what is low, as in the header.
     const QRect room = window_.rect().adjusted(8, 8, -8, -8);
     const QPoint middle = hole_.center() - QPoint(kWide / 2, high / 2);
+    std::vector<QPoint> places{{hole_.right() + kGap, middle.y()},
+                               {hole_.left() - kGap - kWide, middle.y()},
+                               {middle.x(), hole_.top() - kGap - high},
+                               {middle.x(), hole_.bottom() + kGap}};
+    constexpr int kLow = 60;
+    if (hole_.bottom() < kLow)
+        std::swap(places.front(), places.back());
     QRect place;
-    for (const QPoint& at :
-         {QPoint(hole_.right() + kGap, middle.y()), QPoint(hole_.left() - kGap - kWide, middle.y()),
-          QPoint(middle.x(), hole_.top() - kGap - high),
-          QPoint(middle.x(), hole_.bottom() + kGap)}) {
+    for (const QPoint& at : places) {
         place = QRect(at, QSize(kWide, high));
         place.moveLeft(std::clamp(place.left(), room.left(), room.right() - kWide));
         place.moveTop(std::clamp(place.top(), room.top(), room.bottom() - high));
