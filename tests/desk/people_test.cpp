@@ -160,6 +160,7 @@ TEST_F(PeopleTest, WindowsComeBackWhereTheyWere) {
     split->setGeometry(120, 90, 400, 300);
     cues->setGeometry(40, 50, 500, 420);
     settle();
+    QApplication::setActiveWindow(split);
     QTest::keyClick(split, Qt::Key_Escape);
     EXPECT_FALSE(split->isVisible());
     {
