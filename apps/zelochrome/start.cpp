@@ -388,7 +388,9 @@ int start(const StartWish& wish) {
         window.remote().start();
         window.windowsComeBack();
         // The first start is with the demo: there the tour begins.
-        if (!QSettings().contains(kTourStep.key()) && !document.path())
+        const bool demo =
+            !document.path() && !beginsShow(wish) && (wish.demo || startWith() != StartWith::Empty);
+        if (demo && !QSettings().contains(kTourStep.key()))
             window.tour().toggle();
     }
     if (!wish.shot.empty()) // a second first, so that the heartbeat has been measured

@@ -775,10 +775,13 @@ class Programs(unittest.TestCase):
                 finally:
                     program.terminate()
                     program.wait(20)
+                    self.kept = (config / "zelochrome.conf").read_text()
             return "nothing"
 
         self.assertEqual(started(""), "40 lamps, dark")
+        self.assertIn("tour_step=0", self.kept)  # the tour has begun
         self.assertEqual(started("[look]\ndesk_theme=true\n[start]\nwith=2\n"), "0 lamps, light")
+        self.assertNotIn("tour_step", self.kept)  # without the demo there is nothing to show
         self.assertEqual(started("[start]\nwith=1\n", "--theme", "desk"), "40 lamps, light")
 
     def test_no_display_is_one_line(self):

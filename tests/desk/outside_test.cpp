@@ -244,6 +244,27 @@ TEST_F(OutsideTest, OscMovesAndIsTold) {
     EXPECT_FALSE(document.controls().dark);
     send("/my/key", 1);
     EXPECT_TRUE(comes([&] { return document.controls().dark; }));
+    // After another port was chosen whoever sends first is told all, too.
+    remote_.setOsc(remote::Listens::Nowhere, port);
+    remote_.setOsc(remote::Listens::ThisComputer, port);
+    {
+        const std::scoped_lock lock(mutex);
+        back.clear();
+    }
+    send("/nobody/knows", 1);
+    EXPECT_TRUE(comes([&] {
+        const std::scoped_lock lock(mutex);
+        return std::any_of(back.begin(), back.end(), [](const remote::Moved& m) {
+            return m.control.name == "/zelo/fader/1";
+        });
+    }));
+    // A flood: the window goes on, and so does what comes after it.
+    for (int i = 0; i < 20000; ++i)
+        send("/zelo/master", 0.001F * static_cast<float>(i % 1000));
+    EXPECT_TRUE(comes([&] {
+        send("/zelo/master", 0.5F);
+        return document.controls().master == 0.5;
+    }));
     // A port that is taken is said.
     auto taken = wire::UdpPort::open("127.0.0.1", 0, {[](auto, const auto&) {}});
     remote_.setOsc(remote::Listens::ThisComputer, (*taken)->port());

@@ -176,12 +176,15 @@ TEST_F(PeopleTest, WindowsComeBackWhereTheyWere) {
         next.findChild<SplitWindow*>()->put(false);
     }
     cues->put(false);
+    window.cuesView().openStageWindow();
     {
         MainWindow next(document);
         next.show();
         next.windowsComeBack();
         auto* again = next.findChild<CueWindow*>();
         EXPECT_FALSE(again->isVisible());
+        ASSERT_TRUE(next.findChild<StageWindow*>());
+        EXPECT_TRUE(next.findChild<StageWindow*>()->isVisible());
         again->put(true);
         EXPECT_EQ(again->size(), QSize(500, 420));
         again->put(false);

@@ -23,6 +23,7 @@ constexpr int kLook_ms = 3000;
 constexpr double kLevelStep = 0.01;  // of intensity, by a step of a wheel
 constexpr double kNudgeShare = 0.25; // of a press of a key
 constexpr double kMostSteps = 64;    // of one message
+constexpr int kMostWaiting = 2000;   // messages for the interface's thread
 constexpr double kTold = 1e-3;       // less is not told again
 
 // Whether such a control may be learned for what is moved so.
@@ -60,14 +61,22 @@ RemoteModel::~RemoteModel() {
     osc_.reset();
 }
 
-void RemoteModel::start() {
-    const auto take = [this](const remote::Moved& moved) {
-        document_.post([self = QPointer(this), moved] {
+// From the ports' threads. Of a flood what is beyond kMostWaiting is lost, not the program.
+std::function<void(const remote::Moved&)> RemoteModel::posts() {
+    return [this, waiting = waiting_](const remote::Moved& moved) {
+        if (*waiting >= kMostWaiting)
+            return;
+        ++*waiting;
+        document_.post([self = QPointer(this), waiting, moved] {
+            --*waiting;
             if (self)
                 self->heard(moved);
         });
     };
-    midi_ = std::make_unique<remote::MidiPorts>(take);
+}
+
+void RemoteModel::start() {
+    midi_ = std::make_unique<remote::MidiPorts>(posts());
     if (midi_->available())
         look_.start();
     listen();
@@ -75,17 +84,12 @@ void RemoteModel::start() {
 
 void RemoteModel::listen() {
     osc_.reset();
+    osc_senders_ = 0; // it counts anew
     osc_trouble_.clear();
     told_.clear();
     if (bindings_.osc == remote::Listens::Nowhere)
         return;
-    auto opened = remote::OscPort::open(bindings_.osc, bindings_.osc_port,
-                                        [this](const remote::Moved& moved) {
-                                            document_.post([self = QPointer(this), moved] {
-                                                if (self)
-                                                    self->heard(moved);
-                                            });
-                                        });
+    auto opened = remote::OscPort::open(bindings_.osc, bindings_.osc_port, posts());
     if (opened)
         osc_ = std::move(*opened);
     else

@@ -11,6 +11,7 @@
 #include "remote/take_over.h"
 
 #include <QTimer>
+#include <atomic>
 #include <map>
 
 namespace zelo::desk {
@@ -59,7 +60,8 @@ signals:
     void changed();
 
 private:
-    void listen(); // to OSC, as the table says
+    std::function<void(const remote::Moved&)> posts(); // to heard()
+    void listen();                                     // to OSC, as the table says
     void take(remote::Bindings bindings);
     void act(const remote::Binding& binding, const remote::Moved& moved);
     void set(const remote::Action& action, double value, int gesture);
@@ -80,7 +82,8 @@ private:
     Gesture gesture_;
     QString osc_trouble_;
     int osc_senders_ = 0; // that have been told all
-    QTimer look_;         // for devices that come and go
+    std::shared_ptr<std::atomic<int>> waiting_ = std::make_shared<std::atomic<int>>(0);
+    QTimer look_; // for devices that come and go
     std::unique_ptr<remote::MidiPorts> midi_;
     std::unique_ptr<remote::OscPort> osc_;
 };
