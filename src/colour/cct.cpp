@@ -51,11 +51,8 @@ Uv planckianUv(Kelvin t) {
     return toUv(toXyz(blackbody(t)));
 }
 
-Uv uvOf(const Cct& c) {
-    const auto here = to60(planckianUv(c.cct));
-    if (c.duv == 0)
-        return {here.u, here.v * 1.5};
-    const double t = c.cct.value;
+LocusPlace::LocusPlace(Kelvin at) : at_(planckianUv(at)) {
+    const double t = at.value;
     const double step = std::min(1e-4, std::min(t / kCoolestK, kHottestK / t) - 1 + 1e-9);
     const auto hot = to60(planckianUv({std::min(t * (1 + step), kHottestK)}));
     const auto cold = to60(planckianUv({std::max(t * (1 - step), kCoolestK)}));
@@ -63,7 +60,15 @@ Uv uvOf(const Cct& c) {
     const double du = cold.u - hot.u;
     const double dv = cold.v - hot.v;
     const double length = std::hypot(du, dv);
-    return {here.u - c.duv * dv / length, (here.v + c.duv * du / length) * 1.5};
+    normal_ = {-dv / length, du / length * 1.5};
+}
+
+Uv LocusPlace::beside(double duv) const {
+    return at_ + duv * normal_;
+}
+
+Uv uvOf(const Cct& c) {
+    return c.duv == 0 ? planckianUv(c.cct) : LocusPlace(c.cct).beside(c.duv);
 }
 
 std::optional<Cct> cctOf(const Uv& uv) {

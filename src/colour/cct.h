@@ -24,6 +24,17 @@ std::optional<Cct> cctOf(const Uv& uv);
 // The Planckian locus. Requires 500..100000 K.
 Uv planckianUv(Kelvin t);
 
+// A place of the locus, and what stands one Duv of 1 above it there: beside(duv) are the colours
+// of that temperature. Requires 500..100000 K. Costs three blackbodies, each colour nearly nothing.
+class LocusPlace {
+public:
+    explicit LocusPlace(Kelvin t);
+    Uv beside(double duv) const;
+
+private:
+    Uv at_, normal_;
+};
+
 // Beside the locus: Duv along its normal. Requires 500..100000 K.
 Uv uvOf(const Cct& c);
 

@@ -24,12 +24,17 @@ Spectrum blackbody(Kelvin t) {
     ZELO_ASSERT(t.value >= kCoolestK && t.value <= kHottestK);
     constexpr double c2_nm = 1.4388e7; // m K -> nm K
     constexpr double reference_nm = 560;
+    static const Grid fifth_power = [] {
+        Grid powers;
+        for (std::size_t i = 0; i < kGridSize; ++i)
+            powers[i] = std::pow(reference_nm / (kGridFirstNm + static_cast<double>(i)), 5);
+        return powers;
+    }();
     const double at_reference = std::expm1(c2_nm / (reference_nm * t.value));
     Grid grid;
     for (std::size_t i = 0; i < kGridSize; ++i) {
         const double nm = kGridFirstNm + static_cast<double>(i);
-        grid[i] =
-            std::pow(reference_nm / nm, 5) * at_reference / std::expm1(c2_nm / (nm * t.value));
+        grid[i] = fifth_power[i] * at_reference / std::expm1(c2_nm / (nm * t.value));
     }
     return Spectrum(grid);
 }

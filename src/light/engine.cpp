@@ -27,6 +27,14 @@ double angleOf(const Uv& p) { // 0..360
     return a < 0 ? a + 360 : a;
 }
 
+// A channel may say that it begins at 0 K.
+Kelvin kelvinOf(double value) {
+    return {std::clamp(std::isnan(value) ? kHottestK : value, kColdestK, kHottestK)};
+}
+double duvOf(double value) {
+    return std::clamp(std::isnan(value) ? 0 : value, -kMostDuv, kMostDuv);
+}
+
 } // namespace
 
 double EngineAxis::setting(double value) const {
@@ -54,12 +62,14 @@ void Engine::arrange() {
     if (kind == EngineKind::CctTint) {
         const double low = std::clamp(std::min(first.from, first.to), kColdestK, kHottestK);
         const double high = std::clamp(std::max(first.from, first.to), kColdestK, kHottestK);
-        for (int i = 0; i <= kTableKelvins; ++i)
+        for (int i = 0; i <= kTableKelvins; ++i) {
+            const double a = first.setting(low * std::pow(high / low, 1.0 * i / kTableKelvins));
+            const colour::LocusPlace place(kelvinOf(first.value(a)));
             for (int j = 0; j <= kTableTints; ++j) {
-                const Setting s{first.setting(low * std::pow(high / low, 1.0 * i / kTableKelvins)),
-                                1.0 * j / kTableTints};
-                table_.emplace_back(s, uvOf(s.first, s.second));
+                const double b = 1.0 * j / kTableTints;
+                table_.emplace_back(Setting{a, b}, held(place.beside(duvOf(second.value(b)))));
             }
+        }
     }
     white_setting_ = settingFor(white_uv_);
 }
@@ -84,10 +94,8 @@ Uv Engine::uvOf(double first_setting, double second_setting) const {
         const double far = std::clamp(second_setting, 0.0, 1.0) * edge(a);
         return white_uv_ + far * Uv{std::cos(a * kDegree), std::sin(a * kDegree)};
     }
-    case EngineKind::CctTint: // a channel may say that it begins at 0 K
-        return held(
-            colour::uvOf({Kelvin{std::clamp(std::isnan(a) ? kHottestK : a, kColdestK, kHottestK)},
-                          std::clamp(std::isnan(b) ? 0 : b, -kMostDuv, kMostDuv)}));
+    case EngineKind::CctTint:
+        return held(colour::uvOf({kelvinOf(a), duvOf(b)}));
     case EngineKind::Chromaticity:
         break;
     }
