@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Controls from outside: what their bytes say, what they do, how they take hold.
+#include "host/child.h"
 #include "remote/bindings.h"
 #include "remote/midi_ports.h"
 #include "remote/osc_message.h"
@@ -9,8 +10,13 @@
 
 #include <atomic>
 #include <chrono>
+#include <csignal>
+#include <filesystem>
+#include <fmt/format.h>
 #include <gtest/gtest.h>
+#include <memory>
 #include <rtmidi/RtMidi.h>
+#include <unistd.h>
 
 namespace zelo::remote {
 namespace {
@@ -280,33 +286,131 @@ TEST(OscPort, HearsOnThisComputerAndAnswersWhoSentLast) {
         << "it is taken";
 }
 
-// Over virtual ports, where the system has MIDI.
-TEST(MidiPorts, HearWhatAnotherProgramPlays) {
-    std::atomic<int> heard{0};
-    Moved last;
-    std::mutex mutex;
-    MidiPorts ports([&](const Moved& moved) {
-        const std::scoped_lock lock(mutex);
-        last = moved;
-        ++heard;
-    });
-    if (!ports.available()) {
-        EXPECT_TRUE(ports.devices().empty());
-        ports.look();
-        ports.send({Control::Kind::Level, 0, 7, "x"}, 1); // nothing happens, nothing breaks
-        GTEST_SKIP() << "no MIDI on this computer: its devices are not tried";
+// Virtual ports of the system's sequencer; where it has none, of a JACK server of the test's own.
+constexpr auto kOften = std::chrono::milliseconds(20);
+
+class MidiDevices : public ::testing::Test {
+protected:
+    void SetUp() override {
+        if (std::filesystem::exists("/dev/snd/seq")) {
+            api = RtMidi::LINUX_ALSA;
+            system = MidiPorts::System::Sequencer;
+            return;
+        }
+        name = fmt::format("zelo-test-{}", getpid());
+        setenv("JACK_DEFAULT_SERVER", name.c_str(), 1);
+        setenv("JACK_NO_AUDIO_RESERVATION", "1", 1);
+        begin();
     }
-    RtMidiOut faders(RtMidi::UNSPECIFIED, "Twelve Faders");
-    faders.openVirtualPort("out");
-    ports.look();
-    const std::vector<unsigned char> message{0xb0, 7, 64};
-    faders.sendMessage(&message);
-    for (int i = 0; i < 300 && heard == 0; ++i)
-        std::this_thread::sleep_for(std::chrono::milliseconds(10));
-    const std::scoped_lock lock(mutex);
-    ASSERT_EQ(heard, 1);
-    EXPECT_EQ(last.control.number, 7);
-    EXPECT_NEAR(last.value, 64 / 127.0, 1e-9);
+    void TearDown() override {
+        server.reset();
+        unsetenv("JACK_DEFAULT_SERVER");
+    }
+    void begin() {
+        auto started =
+            host::Child::start("sh", {"-c", "echo $$; exec jackd --name " + name +
+                                                " --no-realtime --no-mlock --timeout 60000"
+                                                " -d dummy -p 256"});
+        ASSERT_TRUE(started);
+        server = std::move(*started);
+        std::string said;
+        ASSERT_TRUE(soon([&] {
+            if (const auto more = server->read(std::chrono::milliseconds(10)))
+                said += *more;
+            return said.find('\n') != std::string::npos;
+        }));
+        pid = std::stoi(said);
+        ASSERT_TRUE(soon([&] { return std::filesystem::exists(socket()); }))
+            << "the packages of tools/setup";
+    }
+    std::string socket() const { return fmt::format("/dev/shm/jack_{}_{}_0", name, getuid()); }
+    template <class F>
+    static bool soon(F&& f) {
+        for (int i = 0; i < 500; ++i, std::this_thread::sleep_for(std::chrono::milliseconds(10)))
+            if (f())
+                return true;
+        return false;
+    }
+
+    RtMidi::Api api = RtMidi::UNIX_JACK;
+    MidiPorts::System system = MidiPorts::System::Jack;
+    std::string name;
+    std::unique_ptr<host::Child> server;
+    int pid = 0; // of it
+};
+
+TEST_F(MidiDevices, AreHeardAndToldBackAndMayComeAndGo) {
+    std::mutex mutex;
+    std::vector<Moved> heard;
+    const auto count = [&] {
+        const std::scoped_lock lock(mutex);
+        return heard.size();
+    };
+    std::atomic<int> changes{0};
+    MidiPorts ports(
+        [&](const Moved& moved) {
+            const std::scoped_lock lock(mutex);
+            heard.push_back(moved);
+        },
+        [&] { ++changes; }, kOften, system);
+    ASSERT_TRUE(soon([&] { return ports.available(); }));
+    const auto before = ports.devices().size();
+
+    auto faders = std::make_unique<RtMidiOut>(api, "Twelve Faders capture");
+    faders->openVirtualPort("a");
+    RtMidiIn motors(api, "Twelve Faders playback");
+    motors.openVirtualPort("a");
+    ASSERT_TRUE(soon([&] { return ports.devices().size() == before + 1; }))
+        << "plugged in while it runs";
+    EXPECT_GE(changes, 2) << "told of MIDI, and of the device";
+    const Bytes moved{0xb0, 7, 64};
+    faders->sendMessage(&moved);
+    ASSERT_TRUE(soon([&] { return count() == 1; }));
+    const Control fader = heard[0].control;
+    EXPECT_EQ(fader, (Control{Control::Kind::Level, 0, 7, "Twelve Faders capture:a"}));
+    EXPECT_NEAR(heard[0].value, 64 / 127.0, 1e-9);
+
+    Bytes told;
+    ASSERT_TRUE(soon([&] {
+        ports.send(fader, 1.0); // the motor goes where it should stand
+        motors.getMessage(&told);
+        return !told.empty();
+    }));
+    EXPECT_EQ(told, (Bytes{0xb0, 7, 127}));
+    ports.send({Control::Kind::Level, 0, 7, "another"}, 0.5); // nobody
+
+    faders.reset();
+    ASSERT_TRUE(soon([&] { return ports.devices().size() == before; })) << "pulled out";
+    ports.send(fader, 0.2); // nobody, and nothing breaks
+}
+
+TEST_F(MidiDevices, OfASystemThatHangsHoldUpNobody) {
+    if (api != RtMidi::UNIX_JACK)
+        GTEST_SKIP() << "the system's sequencer does not hang";
+    const auto begun = std::chrono::steady_clock::now();
+    const auto took = [&] { return std::chrono::steady_clock::now() - begun; };
+    {
+        MidiPorts before([](const Moved&) {}, [] {}, kOften, system);
+        ASSERT_TRUE(soon([&] { return before.available(); }));
+        kill(pid, SIGSTOP);
+        MidiPorts ports([](const Moved&) {}, [] {}, kOften, system);
+        EXPECT_FALSE(ports.available());
+        for (int i = 0; i < 20'000; ++i) // more than its buffers hold
+            before.send({Control::Kind::Level, 0, i % 100, "x"}, 1);
+        EXPECT_LT(took(), std::chrono::seconds(5));
+    }
+    EXPECT_LT(took(), std::chrono::seconds(8)) << "nor does the end";
+    kill(pid, SIGCONT);
+}
+
+TEST(NoMidi, IsNoTrouble) {
+    if (std::filesystem::exists("/dev/snd/seq"))
+        GTEST_SKIP() << "this system has a sequencer";
+    MidiPorts ports([](const Moved&) {}, [] { ADD_FAILURE() << "nothing came"; }, kOften);
+    ports.send({Control::Kind::Level, 0, 7, "x"}, 1); // nothing happens, nothing breaks
+    std::this_thread::sleep_for(5 * kOften);
+    EXPECT_FALSE(ports.available());
+    EXPECT_TRUE(ports.devices().empty());
 }
 
 } // namespace

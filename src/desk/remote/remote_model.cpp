@@ -19,12 +19,11 @@ using remote::Way;
 
 namespace {
 constexpr const char* kTable = "remote/controls"; // in the settings
-constexpr int kLook_ms = 3000;
-constexpr double kLevelStep = 0.01;  // of intensity, by a step of a wheel
-constexpr double kNudgeShare = 0.25; // of a press of a key
-constexpr double kMostSteps = 64;    // of one message
-constexpr int kMostWaiting = 2000;   // messages for the interface's thread
-constexpr double kTold = 1e-3;       // less is not told again
+constexpr double kLevelStep = 0.01;               // of intensity, by a step of a wheel
+constexpr double kNudgeShare = 0.25;              // of a press of a key
+constexpr double kMostSteps = 64;                 // of one message
+constexpr int kMostWaiting = 2000;                // messages for the interface's thread
+constexpr double kTold = 1e-3;                    // less is not told again
 
 // Whether such a control may be learned for what is moved so.
 bool fits(remote::Control::Kind kind, Way way) {
@@ -37,16 +36,6 @@ RemoteModel::RemoteModel(Document& document, CueModel& cues, FocusModel& focus, 
                          QObject* parent)
     : QObject(parent), document_(document), cues_(cues), focus_(focus), mixing_(mixing) {
     readKept();
-    look_.setInterval(kLook_ms);
-    connect(&look_, &QTimer::timeout, this, [this] {
-        const auto before = midi_->devices();
-        midi_->look();
-        if (midi_->devices() != before) {
-            told_.clear(); // a new one knows nothing yet
-            emit changed();
-            tellBack();
-        }
-    });
     connect(&document_, &Document::changed, this, [this](Changes what) {
         if (what.has(Change::Light | Change::Controls | Change::Focus))
             tellBack();
@@ -76,9 +65,15 @@ std::function<void(const remote::Moved&)> RemoteModel::posts() {
 }
 
 void RemoteModel::start() {
-    midi_ = std::make_unique<remote::MidiPorts>(posts());
-    if (midi_->available())
-        look_.start();
+    midi_ = std::make_unique<remote::MidiPorts>(posts(), [this] {
+        document_.post([self = QPointer(this)] {
+            if (!self)
+                return;
+            self->told_.clear(); // a new device knows nothing yet
+            emit self->changed();
+            self->tellBack();
+        });
+    });
     listen();
 }
 

@@ -10,7 +10,6 @@
 #include "remote/osc_port.h"
 #include "remote/take_over.h"
 
-#include <QTimer>
 #include <atomic>
 #include <map>
 
@@ -83,7 +82,6 @@ private:
     QString osc_trouble_;
     int osc_senders_ = 0; // that have been told all
     std::shared_ptr<std::atomic<int>> waiting_ = std::make_shared<std::atomic<int>>(0);
-    QTimer look_; // for devices that come and go
     std::unique_ptr<remote::MidiPorts> midi_;
     std::unique_ptr<remote::OscPort> osc_;
 };
