@@ -342,7 +342,12 @@ int start(const StartWish& wish) {
         SettingsPage::apply(document);
     window.matchView().calibration().meter().setPort(static_cast<std::uint16_t>(wish.meter_port));
     Frame frame(window);
-    frame.resize(wish.width, wish.height);
+    const QSize size(wish.width > 0 ? wish.width : Frame::kFirstSize.width(),
+                     wish.height > 0 ? wish.height : Frame::kFirstSize.height());
+    if (!wish.shot.empty())
+        frame.resize(size);
+    else
+        frame.comeBack(wish.width > 0 || wish.height > 0 ? size : QSize());
     if (auto opened = openWanted(window, document, wish, *data); !opened)
         return complain(opened.error());
     const int view = !wish.view.empty() ? MainWindow::viewNamed(toQt(wish.view))

@@ -22,8 +22,8 @@ struct StartWish {
     std::vector<std::string> commands; // run before the picture, by the beginnings of their texts
     std::string shot;                  // draw the window to this PNG once all is computed, and exit
     std::string language; // "en", "de"; empty: as people chose, or as the desktop speaks
-    int width = 1280;
-    int height = 800;
+    int width = 0;        // of the window; 0: as it was last
+    int height = 0;
     int size = 0; // of everything, in percent; 0: as people set it
     int port = 5568;
     int art_port = 6454;

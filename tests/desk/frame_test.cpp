@@ -8,7 +8,9 @@
 #include <QMenu>
 #include <QMessageBox>
 #include <QPushButton>
+#include <QScreen>
 #include <QScrollBar>
+#include <QSettings>
 
 namespace zelo::desk {
 namespace {
@@ -67,6 +69,52 @@ TEST_F(FrameTest, ASettingMadeByHandDoesNoHarm) {
     EXPECT_EQ(chosenLanguage(), "en");
     Frame::setSizePercent(100);
     chooseLanguage("en");
+}
+
+class FramePlaceTest : public WindowTest {
+protected:
+    FramePlaceTest() { QSettings().remove("windows/main/place"); }
+};
+
+TEST_F(FramePlaceTest, TheFirstTimeItIsNeverLargerThanTheScreenHasRoomFor) {
+    Frame frame(window);
+    frame.setMinimumSize(0, 0);
+    frame.comeBack();
+    frame.show();
+    settle();
+    const QSize room = frame.screen()->availableSize();
+    EXPECT_LE(frame.normalGeometry().height() + 30, room.height()) << "a title stands above it";
+    EXPECT_LE(frame.normalGeometry().width(), room.width());
+    EXPECT_EQ(frame.isMaximized(), room.width() < Frame::kFirstSize.width() ||
+                                       room.height() < Frame::kFirstSize.height() + 40);
+}
+
+TEST_F(FramePlaceTest, TheNextTimeItIsWhereAndAsLargeAsItWas) {
+    const auto seen = [&](auto&& f) {
+        Frame frame(window);
+        frame.setMinimumSize(0, 0);
+        frame.comeBack();
+        frame.show();
+        EXPECT_TRUE(QTest::qWaitForWindowExposed(&frame));
+        f(frame);
+        QTest::qWait(50);
+    };
+    const QSize room = QApplication::primaryScreen()->availableSize();
+    const QRect place(20, 40, room.width() / 2, room.height() / 2);
+    seen([&](Frame& frame) {
+        frame.showNormal();
+        frame.setGeometry(place);
+    });
+    seen([&](Frame& frame) {
+        EXPECT_EQ(frame.geometry(), place);
+        frame.setWindowState(Qt::WindowFullScreen);
+    });
+    seen([](Frame& frame) { EXPECT_TRUE(frame.isFullScreen()); });
+    Frame frame(window);
+    frame.setMinimumSize(0, 0);
+    frame.comeBack(room / 3); // asked for on the command line
+    EXPECT_EQ(frame.normalGeometry().size(), room / 3);
+    EXPECT_FALSE(frame.isFullScreen());
 }
 
 } // namespace

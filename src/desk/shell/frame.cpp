@@ -13,6 +13,11 @@
 
 namespace zelo::desk {
 
+namespace {
+constexpr const char* kPlace = "windows/main/place";
+constexpr int kTitleHeight = 40; // what desktops put above a window, about
+} // namespace
+
 Frame::Frame(MainWindow& window) : window_(window) {
     setWindowTitle(window.windowTitle());
     setFrameShape(NoFrame);
@@ -29,6 +34,19 @@ Frame::Frame(MainWindow& window) : window_(window) {
 
 Frame::~Frame() {
     takeWidget()->setParent(nullptr); // it is not ours
+    if (kept_)
+        QSettings().setValue(kPlace, saveGeometry());
+}
+
+void Frame::comeBack(const QSize& asked) {
+    kept_ = true;
+    if (!asked.isValid() && restoreGeometry(QSettings().value(kPlace).toByteArray()))
+        return;
+    const QSize wish = asked.isValid() ? asked : kFirstSize;
+    const QSize room = screen()->availableSize() - QSize(0, kTitleHeight);
+    resize(wish.boundedTo(room));
+    if (size() != wish)
+        setWindowState(Qt::WindowMaximized);
 }
 
 int Frame::sizePercent() {
