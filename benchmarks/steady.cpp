@@ -5,6 +5,7 @@
 //   zelo_steady [SECONDS] [idle]     idle: this thread hangs without working
 #include "host/session.h"
 #include "show/edits.h"
+#include "support/places.h"
 #include "wire/net/e131_sender.h"
 
 #include <algorithm>
@@ -76,7 +77,7 @@ void tell(const char* who, const std::vector<Clock::time_point>& sent) {
 }
 
 void run(double seconds, bool idle) {
-    host::Library library{std::filesystem::path(ZELO_DATA)};
+    host::Library library{std::filesystem::path(places::data)};
     std::vector<Clock::time_point> sent;
     sent.reserve(static_cast<std::size_t>(60 * seconds) + 1000);
     // What this machine lets any thread do meanwhile that works as long for each frame.

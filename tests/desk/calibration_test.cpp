@@ -5,6 +5,7 @@
 #include "desk/match/calibration_view.h"
 #include "desk/match/match_view.h"
 #include "practice_node.h"
+#include "support/places.h"
 #include "window_test.h"
 
 #include <QMenu>
@@ -62,7 +63,7 @@ TEST_F(CalibrationDeskTest, MeasuresKeepsAndIsRightAfterwards) {
 // what it measures keeps the type's light in all.
 TEST_F(CalibrationDeskTest, AnInstrumentIsAskedForInWords) {
     setenv("STAND_IN", "calibrate", 1);
-    view.meter().setProgram(std::string(ZELO_DATA) + "/../tests/stand_in/spotread");
+    view.meter().setProgram(std::string(places::data) + "/../tests/stand_in/spotread");
     QTest::keyClick(&window, Qt::Key_M, Qt::ControlModifier);
     auto* which = view.findChild<Stations*>();
     ASSERT_TRUE(which && which->isVisible());

@@ -11,6 +11,7 @@
 #include "desk/readings/readings_panel.h"
 #include "desk/shell/keep_form.h"
 #include "desk/swatches/swatch_panel.h"
+#include "support/places.h"
 #include "window_test.h"
 
 #include <QLineEdit>
@@ -433,7 +434,7 @@ int main(int argc, char** argv) {
     qputenv("XDG_CONFIG_HOME", settings.path().toUtf8());
     ::testing::InitGoogleTest(&argc, argv);
     QApplication app(argc, argv);
-    zelo::desk::loadFonts(ZELO_DATA);
+    zelo::desk::loadFonts(zelo::places::data);
     zelo::desk::useLanguage("en"); // whatever the desktop speaks
     QApplication::setStyle("Fusion");
     zelo::desk::useTheme(zelo::desk::boothTheme());

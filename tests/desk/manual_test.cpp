@@ -12,6 +12,7 @@
 #include "desk/swatches/convert_form.h"
 #include "show/gradient.h"
 #include "show/kept.h"
+#include "support/places.h"
 
 #include <QDir>
 #include <QMenu>
@@ -21,7 +22,7 @@
 namespace zelo::desk {
 namespace {
 
-const QString kManual = QStringLiteral(ZELO_DATA "/../docs/manual");
+const QString kManual = QString(places::data) + "/../docs/manual";
 
 QString read(const QString& page) {
     QFile file(kManual + '/' + page);

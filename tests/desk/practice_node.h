@@ -7,6 +7,7 @@
 #include "host/meter.h"
 #include "practice/meter.h"
 #include "practice/responder.h"
+#include "support/places.h"
 #include "wire/net/lines.h"
 #include "wire/net/udp_port.h"
 
@@ -19,8 +20,8 @@ namespace zelo::desk {
 class PracticeNode {
 public:
     PracticeNode() {
-        const host::Library library{std::filesystem::path(ZELO_DATA)};
-        const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
+        const host::Library library{std::filesystem::path(places::data)};
+        const auto demo = files::readShow(std::string(places::data) + "/shows/salt-lanterns.zelo");
         for (const auto& [id, f] : demo->show->fixtures)
             EXPECT_TRUE(rig.add(id.value, f->number, library.type(f->type), f->mode, f->universe,
                                 f->address));

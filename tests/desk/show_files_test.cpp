@@ -3,6 +3,7 @@
 // wrong answer.
 #include "desk/kit/watch.h"
 #include "desk/shell/message_line.h"
+#include "support/places.h"
 #include "window_test.h"
 
 #include <QDir>
@@ -390,7 +391,7 @@ TEST_F(ShowFilesTest, AViewComputesOnlyWhileItIsSeen) {
 }
 
 TEST_F(ShowFilesTest, LevelsOfTheSecondFormatGetTheNamesOfTheirEmitters) {
-    ASSERT_TRUE(document.open(std::string(ZELO_DATA) + "/../tests/data/second-format.zelo"));
+    ASSERT_TRUE(document.open(std::string(places::data) + "/../tests/data/second-format.zelo"));
     settle();
     EXPECT_NEAR(document.state().hand->at({13})->parts.at(lamp(13).mixer->type().partName(1)), 0.2,
                 1e-12);

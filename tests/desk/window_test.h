@@ -7,6 +7,7 @@
 #include "desk/shell/show_files.h"
 #include "files/show_file.h"
 #include "support/asked.h"
+#include "support/places.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
@@ -31,7 +32,7 @@ protected:
         begin(MainWindow::Match);
     }
     void begin(int view) {
-        const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
+        const auto demo = files::readShow(std::string(places::data) + "/shows/salt-lanterns.zelo");
         EXPECT_TRUE(demo.has_value());
         document.start(demo->show, demo->hand);
         window.showView(view);
@@ -89,7 +90,7 @@ protected:
     const show::Fixture& fixture(int id) { return *document.show().fixture({id}); }
     std::string undoName() { return document.history().undoName(); }
 
-    host::Library library{std::filesystem::path(ZELO_DATA)};
+    host::Library library{std::filesystem::path(places::data)};
     Document document;
     MainWindow window{document};
 };

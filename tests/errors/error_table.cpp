@@ -13,6 +13,7 @@
 #include "files/swatch_book_file.h"
 #include "mix/mix.h"
 #include "route/way.h"
+#include "support/places.h"
 
 #include <algorithm>
 #include <fmt/format.h>
@@ -27,7 +28,7 @@ using namespace zelo;
 using nlohmann::json;
 
 std::string path(const std::string& name) {
-    return std::string(ZELO_TEST_DATA) + "/" + name;
+    return std::string(places::test_data) + "/" + name;
 }
 json read(const std::string& name) {
     std::ifstream in(path(name));

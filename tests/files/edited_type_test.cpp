@@ -4,6 +4,7 @@
 #include "files/gdtf_writer.h"
 #include "light/levels.h"
 #include "light/type_edit.h"
+#include "support/places.h"
 
 #include <gtest/gtest.h>
 
@@ -51,7 +52,7 @@ TEST(EditedType, ATypeMadeFromNothingComesBack) {
 }
 
 TEST(EditedType, AShippedTypeKeepsTheRestWhenChanged) {
-    const auto gannet = *readGdtf(std::string(ZELO_DATA) + "/fixtures/gannet-8");
+    const auto gannet = *readGdtf(std::string(places::data) + "/fixtures/gannet-8");
     auto type = *light::removeEmitter(gannet, 2);
     type = *light::addEmitter(type, {"Far red", *light::modelledLine(720, 25, 4)});
     type = *light::setHome(type, 0, 0, 0.5);

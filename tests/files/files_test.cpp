@@ -9,6 +9,7 @@
 #include "files/swatch_book_file.h"
 #include "light/levels.h"
 #include "show/edits.h"
+#include "support/places.h"
 #include "support/vectors.h"
 
 #include <filesystem>
@@ -19,7 +20,7 @@ namespace zelo::files {
 namespace {
 
 std::string shipped(const std::string& name) {
-    return std::string(ZELO_DATA) + "/" + name;
+    return std::string(places::data) + "/" + name;
 }
 
 template <class T>

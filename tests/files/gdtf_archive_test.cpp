@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Fixture types in archives: the same as their folders, and harmless when damaged.
 #include "files/gdtf_reader.h"
+#include "support/places.h"
 
 #include <filesystem>
 #include <fstream>
@@ -23,7 +24,7 @@ protected:
     ~Archive() override { fs::remove_all(folder); }
 
     static std::string shipped(const char* name) {
-        std::ifstream in(fs::path(ZELO_DATA) / "fixtures/tern-6" / name);
+        std::ifstream in(fs::path(places::data) / "fixtures/tern-6" / name);
         std::stringstream text;
         text << in.rdbuf();
         return text.str();
@@ -46,7 +47,7 @@ TEST_F(Archive, HoldsTheSameAsTheFolder) {
     const auto power = shipped("zelochrome.json");
     pack({{"description.xml", description}, {"zelochrome.json", power}});
     const auto packed = readGdtf(path);
-    const auto open = readGdtf(fs::path(ZELO_DATA) / "fixtures/tern-6");
+    const auto open = readGdtf(fs::path(places::data) / "fixtures/tern-6");
     ASSERT_TRUE(packed && open) << packed.error().text();
     EXPECT_EQ(packed->id, "tern 6") << "named after the archive";
     ASSERT_EQ(packed->emitters.size(), open->emitters.size());

@@ -7,6 +7,7 @@
 #include "files/gdtf_writer.h"
 #include "light/levels.h"
 #include "light/type_edit.h"
+#include "support/places.h"
 
 #include <filesystem>
 #include <gmock/gmock.h>
@@ -22,7 +23,7 @@ using testing::IsEmpty;
 
 std::vector<FixtureType> shipped() {
     std::vector<FixtureType> all;
-    for (const auto& entry : fs::directory_iterator(fs::path(ZELO_DATA) / "fixtures"))
+    for (const auto& entry : fs::directory_iterator(fs::path(places::data) / "fixtures"))
         all.push_back(readGdtf(entry.path()).value());
     return all;
 }
@@ -40,7 +41,7 @@ double brightest(const FixtureType& type, std::size_t mode) {
 }
 
 TEST(GdtfRules, SeeWhatIsWrong) { // or the tests below would say nothing
-    auto type = *readGdtf(fs::path(ZELO_DATA) / "fixtures/tern-6");
+    auto type = *readGdtf(fs::path(places::data) / "fixtures/tern-6");
     type.kept = nullptr;
     const auto text = descriptionOf(type);
     const auto with = [&](const std::string& was, const std::string& now) {
@@ -87,7 +88,7 @@ TEST(GdtfRules, AreKeptByEditedTypesWhichAreTheSameWhenReadAgain) {
 }
 
 TEST(GdtfRules, WhatStandsInAnEditedModeStays) {
-    auto files = *readGdtf(fs::path(ZELO_DATA) / "fixtures/tern-6")->kept;
+    auto files = *readGdtf(fs::path(places::data) / "fixtures/tern-6")->kept;
     auto& text = files.at("description.xml");
     pugi::xml_document doc;
     doc.load_string(text.c_str());
@@ -168,7 +169,7 @@ TEST(GdtfRules, NamesInOtherLettersComeBack) {
 }
 
 TEST(GdtfRules, NamesOfAnotherHandAreTakenWithCare) {
-    auto files = *readGdtf(fs::path(ZELO_DATA) / "fixtures/tern-6")->kept;
+    auto files = *readGdtf(fs::path(places::data) / "fixtures/tern-6")->kept;
     for (const char* words : {R"({"names": {"Red": "Green", "Blue": ""}})",
                               R"({"names": {"Red": "Same", "Blue": "Same"}})", R"({"names": 7})",
                               R"({"names": [1, 2], "emitters": 5})", "null", "[]"}) {

@@ -3,6 +3,7 @@
 #include "files/gdtf_reader.h"
 #include "files/gdtf_writer.h"
 #include "light/levels.h"
+#include "support/places.h"
 
 #include <filesystem>
 #include <fstream>
@@ -18,7 +19,7 @@ using light::FixtureType;
 
 std::vector<FixtureType> shipped() {
     std::vector<FixtureType> all;
-    for (const auto& entry : fs::directory_iterator(fs::path(ZELO_DATA) / "fixtures")) {
+    for (const auto& entry : fs::directory_iterator(fs::path(places::data) / "fixtures")) {
         auto type = readGdtf(entry.path());
         EXPECT_TRUE(type) << entry.path();
         all.push_back(std::move(*type));
@@ -80,7 +81,7 @@ TEST(GdtfWriter, ATypeMadeHereComesBack) {
 }
 
 std::string folderText(const std::string& id) {
-    std::ifstream in(fs::path(ZELO_DATA) / "fixtures" / id / "description.xml");
+    std::ifstream in(fs::path(places::data) / "fixtures" / id / "description.xml");
     std::stringstream text;
     text << in.rdbuf();
     return text.str();
@@ -157,7 +158,7 @@ TEST(GdtfWriter, OneChangedEmitterChangesThatAlone) {
 }
 
 TEST(GdtfWriter, EmittersModesAndChannelsComeAndGo) {
-    auto type = readGdtf(fs::path(ZELO_DATA) / "fixtures/tern-6");
+    auto type = readGdtf(fs::path(places::data) / "fixtures/tern-6");
     ASSERT_TRUE(type);
     type->modes.erase(type->modes.begin() + 1);
     type->modes[0].channels[0].home = 12;
@@ -186,7 +187,7 @@ protected:
 };
 
 TEST_F(OnDisk, ArchivesAndFoldersHoldTheSame) {
-    const auto type = readGdtf(fs::path(ZELO_DATA) / "fixtures/skua-cmy");
+    const auto type = readGdtf(fs::path(places::data) / "fixtures/skua-cmy");
     ASSERT_TRUE(type);
     ASSERT_TRUE(writeGdtf(*type, folder / "Skua.gdtf"));
     const auto packed = readGdtf(folder / "Skua.gdtf");
@@ -200,7 +201,7 @@ TEST_F(OnDisk, ArchivesAndFoldersHoldTheSame) {
 
 TEST_F(OnDisk, AForeignFolderIsLeftAlone) {
     std::ofstream(folder / "letter.txt") << "dear";
-    const auto type = readGdtf(fs::path(ZELO_DATA) / "fixtures/knot-2");
+    const auto type = readGdtf(fs::path(places::data) / "fixtures/knot-2");
     ASSERT_TRUE(type);
     const auto done = writeGdtf(*type, folder);
     ASSERT_FALSE(done);
@@ -209,7 +210,7 @@ TEST_F(OnDisk, AForeignFolderIsLeftAlone) {
 }
 
 TEST_F(OnDisk, AFileThatLeadsOutOfTheFolderIsRefused) {
-    auto type = readGdtf(fs::path(ZELO_DATA) / "fixtures/knot-2");
+    auto type = readGdtf(fs::path(places::data) / "fixtures/knot-2");
     ASSERT_TRUE(type);
     auto files = *type->kept;
     files["../evil.txt"] = "x";

@@ -4,6 +4,7 @@
 #include "show/holders.h"
 #include "show/kept.h"
 #include "support/asked.h"
+#include "support/places.h"
 
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
@@ -155,7 +156,7 @@ TEST(GradientParts, UnknownMembersAreKept) {
 }
 
 TEST(GradientParts, AShowOfTheThirdFormatStillOpensWithAllThatIsInIt) {
-    const auto old = readShow(std::string(ZELO_TEST_DATA) + "/third-format.zelo");
+    const auto old = readShow(std::string(places::test_data) + "/third-format.zelo");
     ASSERT_TRUE(old) << old.error().text();
     EXPECT_TRUE(old->notes.empty());
     EXPECT_EQ(old->show->fixtures.size(), 40u);

@@ -15,6 +15,7 @@
 #include "show/kept.h"
 #include "show/patch.h"
 #include "support/asked.h"
+#include "support/places.h"
 
 #include <chrono>
 #include <fstream>
@@ -220,7 +221,7 @@ TEST(Hostile, NumbersAtTheEdgeInFixtureTypes) {
     int read = 0;
     int refused = 0;
     for (const char* name : {"gannet-8", "eider-1000"}) {
-        std::ifstream in(std::string(ZELO_DATA) + "/fixtures/" + name + "/description.xml");
+        std::ifstream in(std::string(places::data) + "/fixtures/" + name + "/description.xml");
         const std::string whole{std::istreambuf_iterator<char>(in), {}};
         ASSERT_FALSE(whole.empty());
         std::set<std::string> seen; // an attribute of each kind, and of each some

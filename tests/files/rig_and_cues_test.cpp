@@ -7,6 +7,7 @@
 #include "files/gdtf_writer.h"
 #include "files/mvr.h"
 #include "files/show_file.h"
+#include "support/places.h"
 
 #include <filesystem>
 #include <gmock/gmock.h>
@@ -17,14 +18,14 @@ namespace {
 using ::testing::HasSubstr;
 
 std::shared_ptr<const light::FixtureType> typeNamed(const std::string& id) {
-    const auto path = std::filesystem::path(ZELO_DATA) / "fixtures" / id;
+    const auto path = std::filesystem::path(places::data) / "fixtures" / id;
     if (!std::filesystem::exists(path))
         return nullptr;
     return std::make_shared<const light::FixtureType>(readGdtf(path).value());
 }
 
 TEST(Mvr, TheDemoRigComesBack) {
-    const auto opened = readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
+    const auto opened = readShow(std::string(places::data) + "/shows/salt-lanterns.zelo");
     ASSERT_TRUE(opened);
     const auto bytes = mvrBytes(*opened->show, typeNamed);
     ASSERT_TRUE(bytes);

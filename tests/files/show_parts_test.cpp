@@ -8,6 +8,7 @@
 #include "show/edits.h"
 #include "show/kept.h"
 #include "support/asked.h"
+#include "support/places.h"
 
 #include <gtest/gtest.h>
 
@@ -15,7 +16,7 @@ namespace zelo::files {
 namespace {
 
 std::string demoText() {
-    return *readFile(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
+    return *readFile(std::string(places::data) + "/shows/salt-lanterns.zelo");
 }
 
 TEST(ShowParts, GoThroughTheFileUnchanged) {
@@ -25,9 +26,9 @@ TEST(ShowParts, GoThroughTheFileUnchanged) {
     for (std::size_t i = 0; i < grid.size(); ++i)
         grid[i] = 1.0f / (1.0f + static_cast<float>(i)); // kept in single precision
     show = *show::keepMeasured(show, "street lamp", colour::Spectrum(grid));
-    const auto file = *readCamera(std::string(ZELO_DATA) + "/cameras/fulmar.csv");
+    const auto file = *readCamera(std::string(places::data) + "/cameras/fulmar.csv");
     show = *show::keepCamera(show, {file.name, file.channels, light::AskedWhite{3200, {}}, false});
-    auto type = *readGdtf(std::string(ZELO_DATA) + "/fixtures/gannet-8");
+    auto type = *readGdtf(std::string(places::data) + "/fixtures/gannet-8");
     type.id = "my-gannet";
     type.emitters[0].power_w = 12.25;
     show = *show::keepType(show, std::make_shared<light::FixtureType>(type));
@@ -77,7 +78,7 @@ TEST(ShowParts, GoThroughTheFileUnchanged) {
 }
 
 TEST(ShowParts, ACameraThatSeesNothingIsLeftOutAndTold) {
-    const auto file = *readCamera(std::string(ZELO_DATA) + "/cameras/fulmar.csv");
+    const auto file = *readCamera(std::string(places::data) + "/cameras/fulmar.csv");
     auto show = std::make_shared<const show::Show>();
     show = *show::keepCamera(show, {file.name, file.channels});
     std::string text = *showText(*show, {});
@@ -91,7 +92,7 @@ TEST(ShowParts, ACameraThatSeesNothingIsLeftOutAndTold) {
 }
 
 TEST(ShowParts, AShowOfTheFirstFormatStillOpens) {
-    const auto old = readShow(std::string(ZELO_TEST_DATA) + "/first-format.zelo");
+    const auto old = readShow(std::string(places::test_data) + "/first-format.zelo");
     ASSERT_TRUE(old) << old.error().text();
     EXPECT_EQ(old->show->fixtures.size(), 40u);
     EXPECT_EQ(old->show->groups.size(), 7u);
@@ -100,7 +101,7 @@ TEST(ShowParts, AShowOfTheFirstFormatStillOpens) {
 }
 
 TEST(ShowParts, AShowOfTheSecondFormatStillOpensWithAllThatIsInIt) {
-    const auto old = readShow(std::string(ZELO_TEST_DATA) + "/second-format.zelo");
+    const auto old = readShow(std::string(places::test_data) + "/second-format.zelo");
     ASSERT_TRUE(old) << old.error().text();
     EXPECT_TRUE(old->notes.empty());
     const auto& show = *old->show;
@@ -183,7 +184,7 @@ TEST(ShowParts, IdsAreNotUsedAgainAfterSavingEither) {
 }
 
 TEST(ShowParts, ATypeThatCouldNotBeUnpackedAgainIsAnErrorAndNotLeftOut) {
-    auto type = *readGdtf(std::string(ZELO_DATA) + "/fixtures/tern-6");
+    auto type = *readGdtf(std::string(places::data) + "/fixtures/tern-6");
     auto kept = *type.kept;
     kept["model.glb"] = std::string(40u << 20, '\0');
     type.kept = std::make_shared<const std::map<std::string, std::string>>(kept);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "host/book_report.h"
 #include "host/library.h"
+#include "support/places.h"
 
 #include <algorithm>
 #include <gtest/gtest.h>
@@ -20,7 +21,7 @@ protected:
         const auto type = library.type(id);
         return std::make_shared<const mix::Mixer>(type, type->modes.front());
     }
-    Library library{std::filesystem::path(ZELO_DATA)};
+    Library library{std::filesystem::path(places::data)};
     BookWish wish;
 };
 

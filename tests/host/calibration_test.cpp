@@ -8,6 +8,7 @@
 #include "practice/meter.h"
 #include "show/edits.h"
 #include "support/asked.h"
+#include "support/places.h"
 #include "wire/net/lines.h"
 
 #include <gtest/gtest.h>
@@ -18,7 +19,8 @@ namespace {
 class CalibrationTest : public ::testing::Test {
 protected:
     CalibrationTest() {
-        show = files::readShow(std::filesystem::path(ZELO_DATA) / "shows/salt-lanterns.zelo")->show;
+        show =
+            files::readShow(std::filesystem::path(places::data) / "shows/salt-lanterns.zelo")->show;
         for (const auto& [id, f] : show->fixtures)
             EXPECT_TRUE(rig.add(id.value, f->number, library.type(f->type), f->mode, f->universe,
                                 f->address));
@@ -76,7 +78,7 @@ protected:
         return sum / count;
     }
 
-    Library library{std::filesystem::path(ZELO_DATA)};
+    Library library{std::filesystem::path(places::data)};
     play::Mixes mixes;
     practice::PracticeRig rig{1};
     practice::Meter meter{rig, 5};

@@ -12,6 +12,7 @@
 #include "show/holders.h"
 #include "show/ripple_edits.h"
 #include "support/asked.h"
+#include "support/places.h"
 #include "wire/net/e131_receiver.h"
 #include "wire/net/e131_sender.h"
 
@@ -62,7 +63,7 @@ protected:
         return most;
     }
 
-    Library library{fs::path(ZELO_DATA)};
+    Library library{fs::path(places::data)};
     practice::PracticeRig rig{1, true};
     std::mutex mutex;
     std::function<void()> on_packet;
@@ -72,7 +73,7 @@ protected:
 };
 
 TEST_F(ClosedLoop, TheRigShowsTheColourWanted) {
-    const auto demo = files::readShow(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo");
+    const auto demo = files::readShow(fs::path(places::data) / "shows/salt-lanterns.zelo");
     ASSERT_TRUE(demo);
     begin(demo->show, demo->hand);
     for (const char* colour : {"gel:214@3200", "cct:5600", "gel:109", "gel:341@5600"}) {
@@ -406,7 +407,7 @@ TEST_F(ClosedLoop, RipplesArriveAsTheyArePlanned) {
 // The demo's list from its first cue to its last, through the network: at rest every lamp of the
 // rig shows what the cue stands for. Ten times as fast; ZELO_REAL_TIME=1: in its own times.
 TEST_F(ClosedLoop, TheDemoListArrivesCueByCue) {
-    const auto demo = files::readShow(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo");
+    const auto demo = files::readShow(fs::path(places::data) / "shows/salt-lanterns.zelo");
     ASSERT_TRUE(demo);
     show::Show still = *demo->show; // what never rests is looked at elsewhere
     still.ripples = {};

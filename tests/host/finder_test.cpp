@@ -3,6 +3,7 @@
 #include "files/show_file.h"
 #include "host/library.h"
 #include "practice/responder.h"
+#include "support/places.h"
 #include "wire/net/finder.h"
 
 #include <condition_variable>
@@ -18,9 +19,9 @@ using wire::FinderState;
 class FinderTest : public ::testing::Test {
 protected:
     FinderTest() {
-        const Library library{std::filesystem::path(ZELO_DATA)};
+        const Library library{std::filesystem::path(places::data)};
         const auto show =
-            files::readShow(std::filesystem::path(ZELO_DATA) / "shows/salt-lanterns.zelo");
+            files::readShow(std::filesystem::path(places::data) / "shows/salt-lanterns.zelo");
         for (const auto& [id, f] : show->show->fixtures)
             EXPECT_TRUE(rig.add(id.value, f->number, library.type(f->type), f->mode, f->universe,
                                 f->address));

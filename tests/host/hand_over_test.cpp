@@ -11,6 +11,7 @@
 #include "show/edits.h"
 #include "show/ripple_edits.h"
 #include "support/asked.h"
+#include "support/places.h"
 
 #include <gtest/gtest.h>
 
@@ -165,7 +166,7 @@ TEST_F(HandOverTest, FollowsGoOnFromTheLastStep) {
 }
 
 TEST_F(HandOverTest, TheDemoShowGoesOverWhole) {
-    const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
+    const auto demo = files::readShow(std::string(places::data) + "/shows/salt-lanterns.zelo");
     ASSERT_TRUE(demo);
     show = demo->show;
     const auto made = handed();
@@ -185,7 +186,7 @@ TEST_F(HandOverTest, TheDemoShowGoesOverWhole) {
 }
 
 TEST(Sheets, ColoursAndThePatchAsTables) {
-    const auto demo = files::readShow(std::string(ZELO_DATA) + "/shows/salt-lanterns.zelo");
+    const auto demo = files::readShow(std::string(places::data) + "/shows/salt-lanterns.zelo");
     ASSERT_TRUE(demo);
     show::ShowPtr show = demo->show;
     show::Fixture odd = *show->fixture({1});

@@ -6,6 +6,7 @@
 #include "practice/practice_rig.h"
 #include "show/kept.h"
 #include "support/asked.h"
+#include "support/places.h"
 #include "wire/net/e131_receiver.h"
 #include "wire/net/e131_sender.h"
 
@@ -39,7 +40,7 @@ private:
 };
 
 TEST(Library, HoldsWhatShipsAndTellsWhatIsBroken) {
-    const Library shipped{fs::path(ZELO_DATA)};
+    const Library shipped{fs::path(places::data)};
     EXPECT_TRUE(shipped.troubles().empty());
     EXPECT_GE(shipped.types().size(), 3u);
     EXPECT_TRUE(shipped.gel("214"));
@@ -47,7 +48,7 @@ TEST(Library, HoldsWhatShipsAndTellsWhatIsBroken) {
 
     const Folder data;
     fs::create_directories(data.path / "fixtures/broken");
-    fs::copy(fs::path(ZELO_DATA) / "fixtures/tern-6", data.path / "fixtures/tern-6");
+    fs::copy(fs::path(places::data) / "fixtures/tern-6", data.path / "fixtures/tern-6");
     std::ofstream(data.path / "fixtures/broken/description.xml") << "<GDTF><FixtureType/>";
     fs::create_directories(data.path / "gels");
     std::ofstream(data.path / "gels/bad.txt") << "id,name,400,500,600\n1,a,x,1,1\n";
@@ -60,7 +61,7 @@ TEST(Library, HoldsWhatShipsAndTellsWhatIsBroken) {
 
 // A camera of the show that comes, goes or is balanced anew makes other mixes of what is filmed.
 TEST(Library, CamerasOfTheShowAreMinded) {
-    Library library{fs::path(ZELO_DATA)};
+    Library library{fs::path(places::data)};
     EXPECT_GE(library.shippedCameras().size(), 3u);
     EXPECT_TRUE(library.camera("fulmar"));
     const auto none = library.camera("no such");
@@ -91,9 +92,9 @@ TEST(Library, CamerasOfTheShowAreMinded) {
 }
 
 TEST(Library, FindsByIdAndByPath) {
-    Library library{fs::path(ZELO_DATA)};
+    Library library{fs::path(places::data)};
     EXPECT_TRUE(library.find("Petrel-4")) << "ids compare without regard to case";
-    const auto path = std::string(ZELO_TEST_DATA) + "/reference/fixtures/Fulmar";
+    const auto path = std::string(places::test_data) + "/reference/fixtures/Fulmar";
     const auto found = library.find(path);
     ASSERT_TRUE(found);
     EXPECT_EQ((*found)->name, "Fulmar");
@@ -132,7 +133,7 @@ protected:
             const std::lock_guard lock(mutex);
             stage = std::move(s);
         };
-        EXPECT_TRUE(session.open(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo"));
+        EXPECT_TRUE(session.open(fs::path(places::data) / "shows/salt-lanterns.zelo"));
     }
     std::shared_ptr<const play::Stage> settled() {
         session.waitUntilIdle();
@@ -147,7 +148,7 @@ protected:
     std::mutex mutex;
     std::shared_ptr<const play::Stage> stage;
     std::shared_ptr<Recorder::Heard> heard = std::make_shared<Recorder::Heard>();
-    Library library{fs::path(ZELO_DATA)};
+    Library library{fs::path(places::data)};
     Session session{library, std::make_unique<Recorder>(heard)};
 };
 
@@ -207,9 +208,9 @@ TEST_F(SessionTest, InRehearsalTheStageHolds) {
 }
 
 TEST(Session, ACopyAndATemplateLeaveTheDocumentAlone) {
-    Library library{fs::path(ZELO_DATA)};
+    Library library{fs::path(places::data)};
     Session session(library, nullptr);
-    const fs::path demo = fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo";
+    const fs::path demo = fs::path(places::data) / "shows/salt-lanterns.zelo";
     ASSERT_TRUE(session.open(demo));
     const fs::path copy = fs::path(::testing::TempDir()) / "zelo-copy.zelo";
     ASSERT_TRUE(session.guard().saveCopy(session.state(), copy));
@@ -269,9 +270,9 @@ TEST(Session, AddedLampsThatAreUndoneLeaveTheLineup) {
 }
 
 TEST(Session, ChangedPalettesAndTypesReachTheStage) {
-    Library library{fs::path(ZELO_DATA)};
+    Library library{fs::path(places::data)};
     Session session(library, nullptr);
-    ASSERT_TRUE(session.open(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo"));
+    ASSERT_TRUE(session.open(fs::path(places::data) / "shows/salt-lanterns.zelo"));
     const auto embers = [&] {
         const auto light =
             session.mixes().wanted(*session.sources(), light::AskedPalette{"embers"});

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The player's thread: steady, in time after a stall, and never waiting for those who feed it.
 #include "host/player.h"
+#include "support/places.h"
 
 #include "host/library.h"
 #include "host/support.h"
@@ -65,7 +66,7 @@ protected:
         return std::make_shared<play::Playing>(std::make_shared<const play::Compiled>(
             play::compiled({show, hand}, *library.sources(), mixes)));
     }
-    Library library{fs::path(ZELO_DATA)};
+    Library library{fs::path(places::data)};
     play::Mixes mixes;
     std::shared_ptr<Recorder::Heard> heard = std::make_shared<Recorder::Heard>();
 };

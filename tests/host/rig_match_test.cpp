@@ -3,6 +3,7 @@
 #include "files/show_file.h"
 #include "host/rig_match.h"
 #include "show/kept.h"
+#include "support/places.h"
 
 #include <gtest/gtest.h>
 
@@ -14,7 +15,8 @@ using Kind = RigMatch::Kind;
 class RigMatchTest : public ::testing::Test {
 protected:
     RigMatchTest() {
-        show = files::readShow(std::filesystem::path(ZELO_DATA) / "shows/salt-lanterns.zelo")->show;
+        show =
+            files::readShow(std::filesystem::path(places::data) / "shows/salt-lanterns.zelo")->show;
         for (const auto& [id, f] : show->fixtures) {
             const auto type = library.type(f->type);
             wire::FoundDevice d;
@@ -35,7 +37,7 @@ protected:
     RigMatches match() { return matchRig(*show, library, found); }
     RigMatch matchOf(int number) { return match().devices[static_cast<std::size_t>(number - 1)]; }
 
-    Library library{std::filesystem::path(ZELO_DATA)};
+    Library library{std::filesystem::path(places::data)};
     show::ShowPtr show;
     wire::FinderState found;
 };

@@ -2,6 +2,7 @@
 // Real spectrometers through spotread: what it writes, and the whole conversation with a stand-in
 // that speaks as it does (tests/stand_in/spotread).
 #include "host/spot_read.h"
+#include "support/places.h"
 
 #include <gtest/gtest.h>
 
@@ -80,7 +81,7 @@ protected:
     // As the stand-in is told to be.
     SpotRead with(const std::string& how) {
         setenv("STAND_IN", how.c_str(), 1);
-        return SpotRead(std::string(ZELO_TEST_DATA) + "/../stand_in/spotread");
+        return SpotRead(std::string(places::test_data) + "/../stand_in/spotread");
     }
     Result<colour::Spectrum> measure(SpotRead& meter, bool go_on = true) {
         return meter.measure(

@@ -8,6 +8,7 @@
 #include "show/cue_edits.h"
 #include "show/trims.h"
 #include "support/asked.h"
+#include "support/places.h"
 
 #include <gtest/gtest.h>
 #include <rapidcheck/gtest.h>
@@ -26,7 +27,8 @@ public:
             const std::lock_guard lock(mutex_);
             stage_ = std::move(next);
         };
-        static const auto demo = files::readShow(fs::path(ZELO_DATA) / "shows/salt-lanterns.zelo");
+        static const auto demo =
+            files::readShow(fs::path(places::data) / "shows/salt-lanterns.zelo");
         session_.start(demo->show, demo->hand);
         look();
     }
@@ -148,7 +150,7 @@ private:
         return lamps;
     }
     static Library& library() {
-        static Library one{fs::path(ZELO_DATA)};
+        static Library one{fs::path(places::data)};
         return one;
     }
     double now_s_ = 0;

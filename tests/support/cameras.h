@@ -4,11 +4,13 @@
 
 #include "colour/lamp.h"
 #include "files/camera_file.h"
+#include "support/places.h"
 
 namespace zelo::test {
 
 inline colour::Camera shippedCamera(const std::string& id, double balance_k = 3200) {
-    const auto file = files::readCamera(std::string(ZELO_DATA) + "/cameras/" + id + ".csv").value();
+    const auto file =
+        files::readCamera(std::string(places::data) + "/cameras/" + id + ".csv").value();
     return colour::Camera::of(file.name, file.channels, colour::lampOf({balance_k})).value();
 }
 

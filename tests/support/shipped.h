@@ -7,6 +7,7 @@
 #include "files/swatch_book_file.h"
 #include "light/asked.h"
 #include "mix/mix.h"
+#include "support/places.h"
 #include "support/test_types.h"
 
 #include <gtest/gtest.h>
@@ -18,7 +19,7 @@ inline std::shared_ptr<const light::FixtureType> shippedType(const std::string& 
     static std::map<std::string, std::shared_ptr<const light::FixtureType>> all;
     auto& known = all[id];
     if (!known) {
-        auto read = files::readGdtf(std::string(ZELO_DATA) + "/fixtures/" + id);
+        auto read = files::readGdtf(std::string(places::data) + "/fixtures/" + id);
         EXPECT_TRUE(read) << id;
         known = std::make_shared<light::FixtureType>(std::move(*read));
     }
@@ -38,7 +39,7 @@ inline mix::Mixer mixerOf(light::FixtureType type) {
 
 inline const light::SwatchBook& shippedBook() {
     static const auto book =
-        files::readSwatchBook(std::string(ZELO_DATA) + "/gels/salt-road.txt").value();
+        files::readSwatchBook(std::string(places::data) + "/gels/salt-road.txt").value();
     return book.book;
 }
 

@@ -3,6 +3,7 @@
 #pragma once
 
 #include "colour/resample.h"
+#include "support/places.h"
 
 #include <fstream>
 #include <gtest/gtest.h>
@@ -12,7 +13,7 @@
 namespace zelo::test {
 
 inline std::string dataPath(const std::string& name) {
-    return std::string(ZELO_TEST_DATA) + "/" + name;
+    return std::string(places::test_data) + "/" + name;
 }
 
 inline nlohmann::json readJson(const std::string& name) {
