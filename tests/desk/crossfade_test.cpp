@@ -458,13 +458,16 @@ TEST_F(CrossfadeTest, PlaysInItsTimeAndComesBack) {
     EXPECT_GT(clock.elapsed(), 700);
     ASSERT_TRUE(comes([&] { return !window.fadePlayer().playing(); }));
     ASSERT_TRUE(comes([&] { return colour::distance(shown(1), before) < 0.001; }));
-    // On the lamps the engine plays it.
+    // On the lamps the engine plays it; over and over, since its end stands there for a moment
+    // only.
+    window.fadePlayer().setLoops(true);
     choose(side().where(), 1);
     plot().setFocus();
     press(Qt::Key_P);
     const auto cyan = model().picture()->caseOf(0)->fading.to.uv;
     ASSERT_TRUE(comes([&] { return colour::distance(shown(1), cyan) < 0.003; }));
     press(Qt::Key_P);
+    window.fadePlayer().setLoops(false);
     EXPECT_FALSE(window.fadePlayer().playing());
     ASSERT_TRUE(comes([&] { return colour::distance(shown(1), before) < 0.001; }));
     // Another type is looked at meanwhile: the engine's fade goes on.
