@@ -16,6 +16,7 @@
 #include "wire/net/e131_receiver.h"
 #include "wire/net/e131_sender.h"
 
+#include <atomic>
 #include <gtest/gtest.h>
 
 namespace zelo::host {
@@ -49,6 +50,26 @@ protected:
         session->setHand(colour, show::withIntensity(
                                      show::withColour(session->hand(), all, test::wishFor(colour)),
                                      all, intensity));
+    }
+    // No fade goes on: packets that say the same; there are few of those.
+    bool rests() {
+        std::atomic<int> same{0};
+        std::vector<practice::Shown> before;
+        const auto look = [&] {
+            std::vector<practice::Shown> now;
+            for (std::size_t i = 0; i < rig.lamps().size(); ++i)
+                now.push_back(rig.shown(i));
+            same = now == before ? same + 1 : 0;
+            before = std::move(now);
+        };
+        {
+            const std::lock_guard lock(mutex);
+            on_packet = look;
+        }
+        const bool yes = eventually([&] { return same >= 3; });
+        const std::lock_guard lock(mutex);
+        on_packet = nullptr;
+        return yes;
     }
     // The farthest that any lamp is from this colour; 1 in the dark.
     double worst(const Uv& wanted) {
@@ -112,6 +133,7 @@ TEST_F(ClosedLoop, AFadeInHandStaysOnItsPlan) {
         ASSERT_TRUE(eventually([&] { return worst(wantedOf(colour)) < 0.003; }));
         session->waitUntilIdle();
     }
+    ASSERT_TRUE(rests());
 
     struct Frame {
         std::vector<practice::Shown> lamps;
@@ -176,7 +198,7 @@ TEST_F(ClosedLoop, AFadeInHandStaysOnItsPlan) {
             ASSERT_TRUE(colour::hasChromaticity(now.xyz));
             double nearest = 1;
             std::size_t there = at;
-            for (std::size_t p = at; p < std::min(curve.size(), at + 200); ++p)
+            for (std::size_t p = at; p < curve.size(); ++p)
                 if (const double d = colour::distance(curve[p], colour::toUv(now.xyz));
                     d < nearest) {
                     nearest = d;
@@ -211,7 +233,7 @@ TEST_F(ClosedLoop, AFadeInHandStaysOnItsPlan) {
         std::printf("[ figures  ] %s %s (%s): at most %.4f off the plan\n", f.type.c_str(),
                     f.mode.c_str(), fine ? "16 bit" : "8 bit", most);
         EXPECT_LT(most, fine ? 0.003 : 0.006) << f.type << " " << f.mode;
-        EXPECT_GT(moved, 60u);
+        EXPECT_GT(moved, 20u);
     }
     EXPECT_GE(compared, 7);
 }
@@ -404,7 +426,7 @@ TEST_F(ClosedLoop, RipplesArriveAsTheyArePlanned) {
                     bound, frames.size());
         EXPECT_GT(frames.size(), 20u) << "all along";
         EXPECT_LT(bound, 0.0065) << ripple->name;
-        std::this_thread::sleep_for(1200ms); // it is let go
+        ASSERT_TRUE(rests()) << "it is let go";
     }
 }
 
