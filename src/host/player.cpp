@@ -20,21 +20,21 @@ constexpr auto kAsGoodAsOnTime = std::chrono::milliseconds(2);
 constexpr auto kLeastGap = std::chrono::milliseconds(10); // between two packets, after a stall too
 constexpr auto kLongestWait = std::chrono::milliseconds(200);
 
-// When the last frames went out, as many as may in a second.
-class LastFrames {
-public:
-    void push(std::chrono::steady_clock::time_point at) {
-        at_[next_] = at;
-        next_ = (next_ + 1) % at_.size();
-    }
-    // Of the frame that is followed by a second's worth; long ago while there were fewer.
-    std::chrono::steady_clock::time_point oldest() const { return at_[next_]; }
+constexpr auto kPatience = std::chrono::milliseconds(1); // until another stands in
 
-private:
-    std::array<std::chrono::steady_clock::time_point, static_cast<std::size_t>(kFramesPerSecond)>
-        at_{};
-    std::size_t next_ = 0;
-};
+// Every other one of the processors that may be used, from the first or the second on.
+void useProcessors(bool second) {
+    cpu_set_t all, ours;
+    CPU_ZERO(&ours);
+    if (sched_getaffinity(0, sizeof all, &all) != 0)
+        return;
+    int n = 0;
+    for (int i = 0; i < CPU_SETSIZE; ++i)
+        if (CPU_ISSET(i, &all) && (n++ % 2 == 1) == second)
+            CPU_SET(i, &ours);
+    if (n > 1) // of a processor alone all threads are
+        pthread_setaffinity_np(pthread_self(), sizeof ours, &ours);
+}
 
 } // namespace
 
@@ -46,16 +46,47 @@ void beOnTime() {
         setpriority(PRIO_PROCESS, static_cast<id_t>(gettid()), -10);
 }
 
+// Deadlines on a grid, and when the last frames went out, as many as may in a second.
+struct Player::Beat {
+    Steady::time_point start = Steady::now();
+    Steady::time_point due = start;
+    Steady::time_point second = start;
+    int in_second = 0;
+    std::array<Steady::time_point, static_cast<std::size_t>(kFramesPerSecond)> sent{};
+    std::size_t oldest = 0;
+
+    // One was sent. How many that follow are left out.
+    std::uint64_t next(Steady::time_point now) {
+        due += kPeriod;
+        std::uint64_t left_out = 0;
+        // After a stall: on in time, on the same grid, without a burst.
+        if (const auto least = now + kLeastGap; due < least)
+            left_out =
+                static_cast<std::uint64_t>((least - due + kPeriod - Steady::duration(1)) / kPeriod);
+        due += static_cast<Steady::rep>(left_out) * kPeriod;
+        // A late frame is followed by those on the grid: within a second of it one too many.
+        sent[oldest] = now;
+        oldest = (oldest + 1) % sent.size();
+        if (due - sent[oldest] < std::chrono::seconds(1) - kAsGoodAsOnTime) {
+            ++left_out;
+            due += kPeriod;
+        }
+        return left_out;
+    }
+};
+
 Player::Player(std::unique_ptr<light::FrameSink> sink)
-    : sink_(std::move(sink)), thread_([this](const std::stop_token& stop) { run(stop); }) {}
+    : sink_(std::move(sink)), beat_(std::make_unique<Beat>()) {
+    for (const bool stands_in : {false, true})
+        threads_.emplace_back(
+            [this, stands_in](const std::stop_token& stop) { run(stop, stands_in); });
+}
 
 Player::Player(Clock clock) : clock_(std::move(clock)) {}
 
 Player::~Player() {
-    if (!thread_.joinable())
-        return;
-    thread_.request_stop();
-    thread_.join();
+    for (std::jthread& thread : threads_)
+        thread.request_stop();
 }
 
 std::uint64_t Player::put(std::shared_ptr<play::Playing> next, double fade_s, bool drags) {
@@ -175,37 +206,28 @@ void Player::makeFrame(double t_s) {
     sink_->send(holds ? held_frame_ : playing_->frame());
 }
 
-void Player::run(const std::stop_token& stop) {
+void Player::run(const std::stop_token& stop, bool stands_in) {
     beOnTime();
-    const auto start = Steady::now();
-    auto deadline = start;
-    auto second = start;
-    int in_second = 0;
-    LastFrames sent;
+    useProcessors(stands_in);
+    Beat& beat = *beat_;
     while (!stop.stop_requested()) {
-        makeFrame(std::chrono::duration<double>(deadline - start).count());
+        std::unique_lock turn(turn_);
+        const auto due = beat.due;
+        turn.unlock();
+        std::this_thread::sleep_until(stands_in ? due + kPatience : due);
+        turn.lock();
+        if (beat.due != due)
+            continue; // the other one has been there
+        makeFrame(std::chrono::duration<double>(due - beat.start).count());
         ++frames_;
-        ++in_second;
-        deadline += kPeriod;
+        ++beat.in_second;
         const auto now = Steady::now();
-        if (now - second >= std::chrono::seconds(1)) {
-            rate_ = in_second / std::chrono::duration<double>(now - second).count();
-            second = now;
-            in_second = 0;
+        if (now - beat.second >= std::chrono::seconds(1)) {
+            rate_ = beat.in_second / std::chrono::duration<double>(now - beat.second).count();
+            beat.second = now;
+            beat.in_second = 0;
         }
-        // After a stall: on in time, on the same grid, without a burst.
-        if (const auto least = now + kLeastGap; deadline < least) {
-            const auto left_out = (least - deadline + kPeriod - Steady::duration(1)) / kPeriod;
-            late_ += static_cast<std::uint64_t>(left_out);
-            deadline += left_out * kPeriod;
-        }
-        // A late frame is followed by those on the grid: within a second of it one too many.
-        sent.push(now);
-        if (deadline - sent.oldest() < std::chrono::seconds(1) - kAsGoodAsOnTime) {
-            ++late_;
-            deadline += kPeriod;
-        }
-        std::this_thread::sleep_until(deadline);
+        late_ += beat.next(now);
     }
 }
 

@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Plays: a thread of its own makes a frame 44 times a second and sends it. Deadlines are absolute,
-// so it does not drift, and it goes on steadily whatever the others do: it waits for no lock, and
-// neither allocates nor frees.
+// so it does not drift, and it goes on steadily whatever the others do: it waits for no lock of
+// theirs, and neither allocates nor frees. A second thread, on other processors, stands in for it
+// when its processor is held up.
 #pragma once
 
 #include "base/ring.h"
@@ -57,7 +58,8 @@ public:
     std::uint64_t late() const { return late_; } // frames left out because the machine was late
 
 private:
-    void run(const std::stop_token& stop);
+    struct Beat; // when the frames are due
+    void run(const std::stop_token& stop, bool stands_in);
     void makeFrame(double t_s);
 
     std::unique_ptr<light::FrameSink> sink_;
@@ -89,7 +91,9 @@ private:
     std::uint64_t last_number_ = 0;
     std::atomic<std::uint64_t> playing_number_{0};
 
-    std::shared_ptr<play::Playing> playing_; // the thread's
+    std::mutex turn_; // of the two threads: who has it makes the frame
+    std::unique_ptr<Beat> beat_;
+    std::shared_ptr<play::Playing> playing_; // theirs, as what follows
     std::shared_ptr<const std::vector<int>> solo_;
     std::uint64_t taken_number_ = 0;
     bool held_ = false;
@@ -98,7 +102,7 @@ private:
     std::atomic<double> rate_{0};
     std::atomic<std::uint64_t> frames_{0};
     std::atomic<std::uint64_t> late_{0};
-    std::jthread thread_; // last: it uses the others
+    std::vector<std::jthread> threads_; // last: they use the others
 };
 
 } // namespace zelo::host

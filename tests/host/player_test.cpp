@@ -9,6 +9,7 @@
 #include "show/edits.h"
 
 #include <gtest/gtest.h>
+#include <pthread.h>
 
 namespace zelo::host {
 namespace {
@@ -114,6 +115,38 @@ TEST_F(PlayerTest, AfterAStallItGoesOnInTimeWithoutABurst) {
     for (std::size_t i = 44; i < heard->at.size(); ++i)
         EXPECT_GE(heard->at[i] - heard->at[i - 44], 997ms) << "44 in a second, not one more";
     EXPECT_GE(player.late(), 210u * 44 / 1000) << "frames are left out, not made up for";
+}
+
+// Something that matters more than anything else has a processor for itself for a while.
+TEST_F(PlayerTest, AProcessorThatIsTakenHoldsUpNoFrame) {
+    cpu_set_t processors;
+    ASSERT_EQ(sched_getaffinity(0, sizeof processors, &processors), 0);
+    if (CPU_COUNT(&processors) < 2)
+        GTEST_SKIP() << "one processor: nobody could stand in";
+    Player player(std::make_unique<Recorder>(heard));
+    player.put(lampAt(1), 0);
+    EXPECT_TRUE(eventually([&] { return heard->frames() > 4; }));
+    const auto framesWhileTaken = [&](int processor) {
+        std::size_t frames = 0;
+        std::jthread([&] {
+            sched_param most{};
+            most.sched_priority = sched_get_priority_max(SCHED_FIFO);
+            pthread_setschedparam(pthread_self(), SCHED_FIFO, &most); // as far as it is allowed
+            cpu_set_t one;
+            CPU_ZERO(&one);
+            CPU_SET(processor, &one);
+            pthread_setaffinity_np(pthread_self(), sizeof one, &one);
+            const std::size_t before = heard->frames();
+            const auto until = Steady::now() + 150ms; // of more than six frames
+            while (Steady::now() < until) {
+            }
+            frames = heard->frames() - before;
+        }).join();
+        return frames;
+    };
+    for (int processor = 0; processor < CPU_SETSIZE; ++processor)
+        if (CPU_ISSET(processor, &processors))
+            EXPECT_TRUE(eventually([&] { return framesWhileTaken(processor) >= 5; })) << processor;
 }
 
 TEST_F(PlayerTest, APressIsInTheNextFrameAndAFadeInTime) {
