@@ -51,14 +51,15 @@ Uv planckianUv(Kelvin t) {
     return toUv(toXyz(blackbody(t)));
 }
 
-LocusPlace::LocusPlace(Kelvin at) : at_(planckianUv(at)) {
-    const double t = at.value;
-    const double step = std::min(1e-4, std::min(t / kCoolestK, kHottestK / t) - 1 + 1e-9);
-    const auto hot = to60(planckianUv({std::min(t * (1 + step), kHottestK)}));
-    const auto cold = to60(planckianUv({std::max(t * (1 - step), kCoolestK)}));
+LocusPlace::LocusPlace(Kelvin at) {
+    const Xyz light = toXyz(blackbody(at));
+    const Xyz growth = toXyz(blackbodyGrowth(at));
+    at_ = toUv(light);
+    // CIE 1960's u = 4 X / S and v = 6 Y / S, S = X + 15 Y + 3 Z, towards cold and over S² alike.
+    const auto sum = [](const Xyz& c) { return c.X + 15 * c.Y + 3 * c.Z; };
+    const double du = 4 * (light.X * sum(growth) - growth.X * sum(light));
+    const double dv = 6 * (light.Y * sum(growth) - growth.Y * sum(light));
     // Towards cold the locus runs to growing u; its normal with v > 0 is the green side.
-    const double du = cold.u - hot.u;
-    const double dv = cold.v - hot.v;
     const double length = std::hypot(du, dv);
     normal_ = {-dv / length, du / length * 1.5};
 }

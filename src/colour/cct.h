@@ -25,7 +25,7 @@ std::optional<Cct> cctOf(const Uv& uv);
 Uv planckianUv(Kelvin t);
 
 // A place of the locus, and what stands one Duv of 1 above it there: beside(duv) are the colours
-// of that temperature. Requires 500..100000 K. Costs three blackbodies, each colour nearly nothing.
+// of that temperature. Requires 500..100000 K. Costs two blackbodies, each colour nearly nothing.
 class LocusPlace {
 public:
     explicit LocusPlace(Kelvin t);

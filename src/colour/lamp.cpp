@@ -4,6 +4,8 @@
 #include "base/assert.h"
 #include "colour/resample.h"
 
+#include <Eigen/Core>
+
 #include <algorithm>
 #include <cmath>
 
@@ -20,22 +22,35 @@ constexpr DaylightRow kDaylight[] = {
 
 } // namespace
 
-Spectrum blackbody(Kelvin t) {
+namespace {
+
+using Values = Eigen::Array<double, kGridSize, 1>;
+constexpr double kC2NmK = 1.4388e7; // m K -> nm K
+
+// What Planck's exponent is at each wavelength; from 0.18 up.
+Values exponents(Kelvin t) {
     ZELO_ASSERT(t.value >= kCoolestK && t.value <= kHottestK);
-    constexpr double c2_nm = 1.4388e7; // m K -> nm K
+    return kC2NmK / t.value / Values::LinSpaced(kGridFirstNm, kGridLastNm);
+}
+
+} // namespace
+
+Spectrum blackbody(Kelvin t) {
     constexpr double reference_nm = 560;
-    static const Grid fifth_power = [] {
-        Grid powers;
-        for (std::size_t i = 0; i < kGridSize; ++i)
-            powers[i] = std::pow(reference_nm / (kGridFirstNm + static_cast<double>(i)), 5);
-        return powers;
-    }();
-    const double at_reference = std::expm1(c2_nm / (reference_nm * t.value));
+    static const Values fifth_power =
+        (reference_nm / Values::LinSpaced(kGridFirstNm, kGridLastNm)).pow(5);
+    const double at_reference = std::expm1(kC2NmK / (reference_nm * t.value));
     Grid grid;
-    for (std::size_t i = 0; i < kGridSize; ++i) {
-        const double nm = kGridFirstNm + static_cast<double>(i);
-        grid[i] = fifth_power[i] * at_reference / std::expm1(c2_nm / (nm * t.value));
-    }
+    Eigen::Map<Values>(grid.data()) = fifth_power * at_reference / (exponents(t).exp() - 1);
+    return Spectrum(grid);
+}
+
+Spectrum blackbodyGrowth(Kelvin t) {
+    const Spectrum light = blackbody(t);
+    const Values x = exponents(t);
+    Grid grid;
+    Eigen::Map<Values>(grid.data()) =
+        Eigen::Map<const Values>(light.values().data()) * x / (1 - (-x).exp());
     return Spectrum(grid);
 }
 

@@ -14,6 +14,9 @@ inline constexpr double kDaylightToK = 25000;
 
 // Planck's law, c2 = 1.4388e-2 m K. Requires kCoolestK..kHottestK.
 Spectrum blackbody(Kelvin t);
+// How its power grows with the logarithm of the temperature, at each wavelength. In the same units
+// but for a factor common to all: what the colour does is right, not how bright it becomes.
+Spectrum blackbodyGrowth(Kelvin t);
 
 // CIE daylight of this correlated colour temperature. Source: CIE 15:2018 §4.1.2, components at
 // 5 nm, linear between. Requires 4000..25000 K.

@@ -6,6 +6,8 @@
 #include "colour/monitor.h"
 
 #include <algorithm>
+#include <array>
+#include <cmath>
 
 namespace zelo::colour {
 
@@ -21,8 +23,7 @@ const Matrix3d kToLinear = kFromLinear.inverse();
 
 const Matrix3d kCat16Back = kCat16.inverse();
 
-double decoded(std::uint8_t value) {
-    const double s = value / 255.0;
+double decoded(double s) {
     return s <= 0.04045 ? s / 12.92 : std::pow((s + 0.055) / 1.055, 2.4);
 }
 
@@ -38,7 +39,8 @@ double kneeBent(double d) {
 } // namespace
 
 Xyz toXyz(const Srgb& c) {
-    const Vector3d xyz = kFromLinear * Vector3d(decoded(c.r), decoded(c.g), decoded(c.b));
+    const Vector3d xyz =
+        kFromLinear * Vector3d(decoded(c.r / 255.0), decoded(c.g / 255.0), decoded(c.b / 255.0));
     return {xyz[0], xyz[1], xyz[2]};
 }
 
@@ -48,9 +50,16 @@ LinearRgb toLinearRgb(const Xyz& c) {
 }
 
 std::uint8_t srgbEncoded(double linear) {
-    const double c = std::clamp(linear, 0.0, 1.0);
-    const double s = c <= 0.0031308 ? 12.92 * c : 1.055 * std::pow(c, 1 / 2.4) - 0.055;
-    return static_cast<std::uint8_t>(std::lround(s * 255));
+    // The least light of each value above 0: found among these without a power of each channel.
+    static const auto least = [] {
+        std::array<double, 255> light;
+        for (std::size_t i = 0; i < light.size(); ++i)
+            light[i] = decoded((static_cast<double>(i) + 0.5) / 255);
+        return light;
+    }();
+    return static_cast<std::uint8_t>(
+        std::partition_point(least.begin(), least.end(), [&](double l) { return l <= linear; }) -
+        least.begin());
 }
 
 Screen::Screen(const Xyz& adapted_white, std::shared_ptr<const Monitor> monitor)
@@ -100,10 +109,11 @@ ScreenColour Screen::show(const Xyz& light, double level) const {
     if (!(std::max({rgb.r, rgb.g, rgb.b}) > 0))
         return {};
     const Bent bent = bentInside(rgb);
+    const auto squared = [](double c) { return c * c; };
     double norm8 = 0;
     for (const double c : bent.c)
-        norm8 += std::pow(c, 8);
-    const double scale = kShownNorm * level / std::pow(norm8, 1.0 / 8);
+        norm8 += squared(squared(squared(c)));
+    const double scale = kShownNorm * level / std::sqrt(std::sqrt(std::sqrt(norm8)));
     return {sent({bent.c[0] * scale, bent.c[1] * scale, bent.c[2] * scale}), bent.outside};
 }
 

@@ -140,6 +140,23 @@ TEST(Cct, IsItsOwnInverse) {
         }
 }
 
+TEST(Cct, TintsStandSquareToTheLocus) {
+    const auto to60 = [](const Uv& c) { return std::pair(c.u, c.v * 2 / 3); };
+    for (double k = kCoolestK; k <= kHottestK; k *= 1.09) {
+        const auto [u, v] = to60(planckianUv({k}));
+        const auto [tinted_u, tinted_v] = to60(uvOf({{k}, 0.02}));
+        EXPECT_NEAR(std::hypot(tinted_u - u, tinted_v - v), 0.02, 1e-12) << k;
+        EXPECT_GT(tinted_v, v) << k << ": greener";
+        const auto [cold_u, cold_v] = to60(planckianUv({std::max(kCoolestK, k * 0.9999)}));
+        const auto [hot_u, hot_v] = to60(planckianUv({std::min(kHottestK, k * 1.0001)}));
+        const double along = std::hypot(hot_u - cold_u, hot_v - cold_v);
+        EXPECT_NEAR(((hot_u - cold_u) * (tinted_u - u) + (hot_v - cold_v) * (tinted_v - v)) /
+                        along / 0.02,
+                    0, 1e-4)
+            << k << ": the cosine between them";
+    }
+}
+
 TEST(Cct, IsNoNumberFarFromWhite) {
     EXPECT_FALSE(cctOf({0.55, 0.52})); // deep red
     EXPECT_FALSE(cctOf({0.05, 0.58})); // green
@@ -184,6 +201,19 @@ TEST(Screen, TheAdaptedWhiteIsNeutral) {
         EXPECT_GT(c.r, 180) << "bright enough to be seen";
         EXPECT_LT(c.r, 250) << "never full white";
     }
+}
+
+TEST(Screen, LightIsEncodedToTheNearestValue) { // IEC 61966-2-1
+    for (int i = 0; i <= 5000; ++i) {
+        const double linear = i / 5000.0;
+        const double s =
+            linear <= 0.0031308 ? 12.92 * linear : 1.055 * std::pow(linear, 1 / 2.4) - 0.055;
+        EXPECT_EQ(srgbEncoded(linear), static_cast<int>(std::lround(s * 255))) << linear;
+    }
+    EXPECT_EQ(srgbEncoded(-1), 0);
+    EXPECT_EQ(srgbEncoded(7), 255);
+    EXPECT_EQ(srgbEncoded(HUGE_VAL), 255);
+    EXPECT_EQ(srgbEncoded(std::nan("")), 0);
 }
 
 TEST(Screen, SrgbComesBackAsItWas) { // D65 adapted to itself, before brightness is normalised
