@@ -423,11 +423,13 @@ void Session::planWays() {
     if (next != compiled_) {
         player_->put(std::make_shared<play::Playing>(next), 0);
         compiled_ = std::move(next);
+        planned_ = true;
     }
     if (more)
-        light_.post("ways", [this] { planWays(); });
-    else
-        changed_from_.reset();
+        return light_.post("ways", [this] { planWays(); });
+    changed_from_.reset();
+    if (std::exchange(planned_, false))
+        look(); // pictures of what goes these ways
 }
 
 void Session::look() {

@@ -171,6 +171,7 @@ private:
     // Of the thread that compiles: the last one, and the one that it changed by hand.
     std::shared_ptr<const play::Compiled> compiled_, changed_from_;
     std::shared_ptr<const play::LampWays> changed_by_;
+    bool planned_ = false; // since it was looked at
     play::Ways ways_;
     play::Rounding rounding_; // of the thread that looks
     Workers workers_;

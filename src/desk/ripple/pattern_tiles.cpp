@@ -3,7 +3,6 @@
 
 #include "desk/kit/draw.h"
 #include "desk/kit/watch.h"
-#include "desk/ripple/raster_plot.h"
 
 #include <QMouseEvent>
 
@@ -21,7 +20,11 @@ PatternTiles::PatternTiles(RippleModel& model, QWidget* parent) : QWidget(parent
                   "the first colour. ← → choose"));
     setFocusPolicy(Qt::StrongFocus);
     watch(model_, &RippleModel::modelChanged, this, [this] { update(); });
-    watch(model_.document(), this, Change::Seen, [this] { update(); });
+    watch(model_.document(), this, Change::Seen, [this] {
+        for (auto& image : images_)
+            image.forget();
+        update();
+    });
 }
 
 QRect PatternTiles::tile(int pattern) const {
@@ -41,9 +44,10 @@ void PatternTiles::paintEvent(QPaintEvent*) {
     for (int i = 0; i < 3; ++i) {
         const QRect r = tile(i);
         const QRect light(r.left(), r.top(), r.width(), kRaster);
-        if (pictures && !pictures->patterns[static_cast<std::size_t>(i)].cells.empty())
-            p.drawImage(light, imageOf(pictures->patterns[static_cast<std::size_t>(i)],
-                                       model_.document().colours()));
+        const auto at = static_cast<std::size_t>(i);
+        if (pictures && !pictures->patterns[at].cells.empty())
+            p.drawImage(light, images_[at].of(pictures->patterns[at], model_.picturesPtr(),
+                                              model_.document().colours()));
         else
             p.fillRect(light, theme().glass);
         const int name =

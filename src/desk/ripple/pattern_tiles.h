@@ -4,7 +4,9 @@
 
 #include "desk/kit/accessible.h"
 #include "desk/kit/keys.h"
-#include "desk/ripple/ripple_model.h"
+#include "desk/ripple/raster_image.h"
+
+#include <array>
 
 namespace zelo::desk {
 
@@ -25,6 +27,7 @@ protected:
 private:
     void choose(int pattern);
     RippleModel& model_;
+    std::array<RasterImage, 3> images_;
 };
 
 } // namespace zelo::desk

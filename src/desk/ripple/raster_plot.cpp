@@ -23,21 +23,6 @@ constexpr double kSteps_s[] = {0.01, 0.02, 0.05, 0.1, 0.2, 0.5,  1,    2,    5, 
 
 } // namespace
 
-QImage imageOf(const play::RippleRaster& raster, const LightColours& colours) {
-    QImage image(static_cast<int>(raster.columns), static_cast<int>(raster.lamps.size()),
-                 QImage::Format_RGB32);
-    for (std::size_t row = 0; row < raster.lamps.size(); ++row) {
-        auto* line = reinterpret_cast<QRgb*>(image.scanLine(static_cast<int>(row)));
-        for (std::size_t column = 0; column < raster.columns; ++column) {
-            const auto& cell = raster.at(row, column);
-            line[column] = colour::hasChromaticity(cell.light)
-                               ? colours.of(cell.shown, std::max(0.06, cell.level)).rgb()
-                               : theme().glass.rgb();
-        }
-    }
-    return image;
-}
-
 RasterPlot::RasterPlot(RippleModel& model, QWidget* parent) : QWidget(parent), model_(model) {
     setAccessibleName(tr("Raster of the ripple"));
     setToolTip(tr("Lamps down, time across. Drag the line to look ahead; ← → in steps, Shift "
@@ -46,7 +31,7 @@ RasterPlot::RasterPlot(RippleModel& model, QWidget* parent) : QWidget(parent), m
     watch(model_, &RippleModel::modelChanged, this, [this] { update(); });
     watch(model_, &RippleModel::momentChanged, this, [this] { update(); });
     watch(model_.document(), this, Change::Seen, [this] {
-        image_of_.reset();
+        image_.forget();
         update();
     });
 }
@@ -75,12 +60,8 @@ void RasterPlot::paintEvent(QPaintEvent*) {
     if (!pictures || pictures->raster.cells.empty())
         return;
     const auto& raster = pictures->raster;
-    if (image_of_ != model_.picturesPtr()) {
-        image_ = imageOf(raster, model_.document().colours());
-        image_of_ = model_.picturesPtr();
-    }
     const QRect r = plot();
-    p.drawImage(r, image_);
+    p.drawImage(r, image_.of(raster, model_.picturesPtr(), model_.document().colours()));
     const double row = static_cast<double>(r.height()) / static_cast<double>(raster.lamps.size());
     int last = -kRowAtLeast;
     for (std::size_t i = 0; i < raster.lamps.size(); ++i) {

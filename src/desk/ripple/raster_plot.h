@@ -5,14 +5,9 @@
 
 #include "desk/kit/accessible.h"
 #include "desk/kit/keys.h"
-#include "desk/ripple/ripple_model.h"
-
-#include <QImage>
+#include "desk/ripple/raster_image.h"
 
 namespace zelo::desk {
-
-// Its cells as they are seen.
-QImage imageOf(const play::RippleRaster& raster, const LightColours& colours);
 
 class RasterPlot : public QWidget, public OwnKeys, public HasParts {
     Q_OBJECT
@@ -34,8 +29,7 @@ private:
     double xOf(double t_s) const;
     double timeAt(double x) const;
     RippleModel& model_;
-    QImage image_;
-    std::shared_ptr<const RippleModel::Pictures> image_of_;
+    RasterImage image_;
 };
 
 } // namespace zelo::desk
