@@ -163,6 +163,25 @@ void goToCue(MainWindow& window, Document& document, const std::string& text) {
     settle(document); // the picture comes after the light
 }
 
+// A fade that goes on by itself is let come to its end.
+void waitForRest(Document& document) {
+    const auto fades = [&] {
+        const play::Stage& stage = document.stage();
+        return std::none_of(stage.lists.begin(), stage.lists.end(),
+                            [](const play::StageList& list) { return list.held; }) &&
+               std::none_of(stage.ripples.begin(), stage.ripples.end(),
+                            [](const play::StageRipple& ripple) { return ripple.runs; }) &&
+               std::any_of(stage.lamps.begin(), stage.lamps.end(),
+                           [](const play::StageLamp& lamp) { return lamp.moving; });
+    };
+    QElapsedTimer waited;
+    waited.start();
+    do
+        settle(document);
+    while (fades() && waited.elapsed() < 15'000);
+    settle(document);
+}
+
 void takeShot(MainWindow& window, Document& document, const StartWish& wish) {
     QElapsedTimer waited;
     waited.start();
@@ -201,6 +220,7 @@ void takeShot(MainWindow& window, Document& document, const StartWish& wish) {
             it->run();
         settle(document);
     }
+    waitForRest(document);
     const bool written = window.grab().save(toQt(wish.shot));
     if (!written)
         std::fprintf(stderr, "zelochrome: cannot write %s\n", wish.shot.c_str());
