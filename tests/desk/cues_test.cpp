@@ -17,6 +17,7 @@
 #include <QClipboard>
 #include <QInputDialog>
 #include <QLineEdit>
+#include <QScrollBar>
 #include <QTemporaryDir>
 #include <QWheelEvent>
 
@@ -75,6 +76,42 @@ TEST_F(CuesTest, TwoPressesOfNextAreOne) {
     model().setGuard(0);
     key(Qt::Key_Space);
     EXPECT_TRUE(stands(CueNumber{2000}));
+}
+
+TEST_F(CuesTest, TheCueItStandsInStaysInViewAndItsTimesWhole) {
+    const auto& cues = model().list()->cues;
+    const CueNumber last = cues.entry(cues.size() - 2).first; // the very last is locked
+    model().jump(last);
+    ASSERT_TRUE(stands(last));
+    const auto seen = [&] {
+        const int row = table().rows().rowOf(last);
+        const int top = table().rowViewportPosition(row);
+        return top >= 0 && top + table().rowHeight(row) <= table().viewport()->height();
+    };
+    for (const QSize size : {QSize(1920, 1080), QSize(1024, 700), QSize(1371, 771)}) {
+        window.resize(size);
+        settle();
+        EXPECT_TRUE(seen()) << size.width();
+    }
+    table().verticalScrollBar()->setValue(0); // somebody looks elsewhere
+    ASSERT_FALSE(seen());
+    window.resize(1280, 720);
+    settle();
+    EXPECT_FALSE(seen());
+    model().change({last}, "x", [](show::Cue& cue) {
+        cue.colour_s = 6.25;
+        cue.colour_delay_s = 90;
+        cue.up_delay_s = 12.5;
+        cue.down_delay_s = 75;
+    });
+    settle();
+    for (const CueCell cell : {CueCell::Colour, CueCell::Delay}) {
+        CueRows& rows = table().rows();
+        const int column = static_cast<int>(cell);
+        const QString text = rows.index(rows.rowOf(last), column).data().toString();
+        EXPECT_EQ(text, cell == CueCell::Colour ? "6.25+1:30" : "12.5/1:15");
+        EXPECT_LE(textWidth(text, typeface(Type::Work)), table().columnWidth(column) - 8);
+    }
 }
 
 TEST_F(CuesTest, CellsAreTypedOver) {

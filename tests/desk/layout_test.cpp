@@ -103,6 +103,7 @@ struct Spoken {
 
 class LayoutTest : private Spoken, public WindowTest {
 protected:
+    QStringList own_words; // names and notes, which may be shortened: tips tell them whole
     // What is wrong with the texts of the window as it is now.
     std::vector<std::string> wrong() {
         settle();
@@ -124,7 +125,12 @@ protected:
             const bool scrolled =
                 std::any_of(scrolled_in.begin(), scrolled_in.end(),
                             [&](const QRectF& room) { return room.intersects(texts[i].place); });
-            if (texts[i].cut && !scrolled)
+            const QString start = texts[i].text.chopped(texts[i].text.endsWith(u'…'));
+            const bool own = !start.isEmpty() && std::any_of(own_words.begin(), own_words.end(),
+                                                             [&](const QString& word) {
+                                                                 return word.startsWith(start);
+                                                             });
+            if (texts[i].cut && !scrolled && !own)
                 found.push_back("cut: " + fromQt(texts[i].text));
             for (std::size_t j = 0; j < i; ++j) {
                 const QRectF both = texts[i].place.intersected(texts[j].place);
@@ -466,6 +472,8 @@ TEST_F(LayoutTest, CuesStandingRehearsingAndNone) {
     for (const auto& f : document.show().faders)
         document.setFader(f.first, 1);
     settle();
+    for (const auto& [number, cue] : cues.list()->cues)
+        own_words << toQt(cue->name) << toQt(cue->note);
     expectClean("standing in a cue");
     document.setOnStage(false);
     cues.jump({12000});

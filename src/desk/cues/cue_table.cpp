@@ -92,6 +92,7 @@ void CueTable::refresh() {
             selectionModel()->setCurrentIndex(rows_->index(rows_->rowOf(*at), column),
                                               QItemSelectionModel::NoUpdate);
     }
+    measure();
     placeColumns();
     stands_.reset();
     stand();
@@ -111,13 +112,18 @@ void CueTable::stand() {
                 verticalHeader()->resizeSection(row, kCueRow);
         high(now, kStanding);
         stands_ = now;
-        if (const int row = now ? rows_->rowOf(*now) : -1; row >= 0) {
-            scrollTo(rows_->index(row, 0));
-            if (row + 1 < rows_->rowCount() && state() != EditingState)
-                scrollTo(rows_->index(row + 1, 0)); // and the next one
-        }
+        showStanding();
     }
     viewport()->update();
+}
+
+void CueTable::showStanding() {
+    const int row = stands_ ? rows_->rowOf(*stands_) : -1;
+    if (row < 0)
+        return;
+    if (row + 1 < rows_->rowCount() && state() != EditingState)
+        scrollTo(rows_->index(row + 1, 0)); // the next one too, where there is room for both
+    scrollTo(rows_->index(row, 0));
 }
 
 CueNumbers CueTable::chosen() const {
@@ -401,8 +407,31 @@ void CueTable::tellOrigin() {
 }
 
 void CueTable::resizeEvent(QResizeEvent* event) {
+    const int row = stands_ ? rows_->rowOf(*stands_) : -1;
+    const int at = row >= 0 ? rowViewportPosition(row) : -1;
+    const bool seen = at >= 0 && at < event->oldSize().height();
     QTableView::resizeEvent(event);
     placeColumns();
+    if (seen)
+        showStanding();
+}
+
+// Cells of two times, which some cues have, are as wide as the widest of them.
+void CueTable::measure() {
+    constexpr int kMost = 96;
+    wide_ = {};
+    const auto take = [&](const show::Cue& cue, CueCell cell) {
+        const int wide = textWidth(cellText(cue, cell, {}), typeface(Type::Work)) + 14;
+        int& widest = wide_[cell == CueCell::Colour];
+        widest = std::max(widest, std::min(wide, kMost));
+    };
+    if (const auto* list = model_.list())
+        for (const auto& [number, cue] : list->cues) {
+            if (cue->up_delay_s != cue->down_delay_s)
+                take(*cue, CueCell::Delay);
+            if (cue->colour_delay_s)
+                take(*cue, CueCell::Colour);
+        }
 }
 
 // Names have what the others leave; where that is too little, looks and delay make room.
@@ -429,6 +458,8 @@ void CueTable::placeColumns() {
             return cue.second->follow == show::FollowWhen::TimeOfDay;
         }))
         at(CueCell::Follow) = 64;
+    for (const CueCell cell : {CueCell::Delay, CueCell::Colour})
+        at(cell) = std::max(at(cell), wide_[cell == CueCell::Colour]);
     at(CueCell::Route) = narrow ? 70 : 84 + 2 * more;
     at(CueCell::Fault) = 24;
     const int least_lamps = narrow ? 48 : 60;

@@ -5,6 +5,7 @@
 #include "desk/cues/cue_rows.h"
 
 #include <QTableView>
+#include <array>
 
 class QMenu;
 
@@ -40,11 +41,14 @@ private:
     void addRipples(QMenu& menu, show::CueNumber at, const show::CueNumbers& numbers);
     void refresh();
     void stand(); // the cue that it stands in changed, or how far it is
+    void measure();
     void placeColumns();
+    void showStanding(); // scrolled to
     void style();
     CueModel& model_;
     CueRows* rows_;
     std::optional<show::CueNumber> stands_;
+    std::array<int, 2> wide_{};     // delay, colour: what cells of two times need
     std::vector<show::Cue> copied_; // with what they say
     QString copied_text_;
 };
