@@ -218,9 +218,8 @@ void takeShot(MainWindow& window, Document& document, const StartWish& wish) {
             std::fprintf(stderr, "zelochrome: --run %s: no such command\n", text.c_str());
         else
             it->run();
-        settle(document);
+        waitForRest(document);
     }
-    waitForRest(document);
     const bool written = window.grab().save(toQt(wish.shot));
     if (!written)
         std::fprintf(stderr, "zelochrome: cannot write %s\n", wish.shot.c_str());
