@@ -260,6 +260,7 @@ TEST_F(ClosedLoop, ALookGoesOnItsWayAndLeavesNothing) {
     ASSERT_TRUE(eventually([&] { return worst(wantedOf(red)) < 0.003; }));
     std::mutex seen;
     std::shared_ptr<const play::Stage> stage;
+    session->waitUntilIdle(); // nobody tells a stage while it is said who hears it
     session->on_stage = [&](std::shared_ptr<const play::Stage> next) {
         const std::lock_guard lock(seen);
         stage = std::move(next);
@@ -312,6 +313,7 @@ TEST_F(ClosedLoop, ALookGoesOnItsWayAndLeavesNothing) {
     ASSERT_TRUE(
         eventually([&] { return colour::distance(onScreen(), wantedOf("cct:4000")) < 0.003; }));
     EXPECT_FALSE(session->looking());
+    session->waitUntilIdle();
     session->on_stage = nullptr;
 }
 
@@ -441,6 +443,7 @@ TEST_F(ClosedLoop, TheDemoListArrivesCueByCue) {
           show::emptyHand());
     std::mutex seen;
     std::shared_ptr<const play::Stage> stage;
+    session->waitUntilIdle();
     session->on_stage = [&](std::shared_ptr<const play::Stage> next) {
         const std::lock_guard lock(seen);
         stage = std::move(next);
@@ -490,6 +493,7 @@ TEST_F(ClosedLoop, TheDemoListArrivesCueByCue) {
             << "cue " << show::toText(*cue) << ": " << off();
     }
     EXPECT_GE(looked, 25u);
+    session->waitUntilIdle();
     session->on_stage = nullptr;
 }
 
