@@ -419,11 +419,12 @@ void CueTable::resizeEvent(QResizeEvent* event) {
 // Cells of two times, which some cues have, are as wide as the widest of them.
 void CueTable::measure() {
     constexpr int kMost = 96;
-    wide_ = {};
+    QString longest[2]; // as long as it has letters: measuring each would take a list too long
     const auto take = [&](const show::Cue& cue, CueCell cell) {
-        const int wide = textWidth(cellText(cue, cell, {}), typeface(Type::Work)) + 14;
-        int& widest = wide_[cell == CueCell::Colour];
-        widest = std::max(widest, std::min(wide, kMost));
+        const QString text = cellText(cue, cell, {});
+        QString& most = longest[cell == CueCell::Colour];
+        if (text.size() > most.size())
+            most = text;
     };
     if (const auto* list = model_.list())
         for (const auto& [number, cue] : list->cues) {
@@ -432,6 +433,10 @@ void CueTable::measure() {
             if (cue->colour_delay_s)
                 take(*cue, CueCell::Colour);
         }
+    for (std::size_t i = 0; i < wide_.size(); ++i)
+        wide_[i] = longest[i].isEmpty()
+                       ? 0
+                       : std::min(textWidth(longest[i], typeface(Type::Work)) + 14, kMost);
 }
 
 // Names have what the others leave; where that is too little, looks and delay make room.
