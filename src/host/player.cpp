@@ -55,6 +55,9 @@ struct Player::Beat {
     std::array<Steady::time_point, static_cast<std::size_t>(kFramesPerSecond)> sent{};
     std::size_t oldest = 0;
 
+    double seconds(Steady::time_point at) const {
+        return std::chrono::duration<double>(at - start).count();
+    }
     // One was sent. How many that follow are left out.
     std::uint64_t next(Steady::time_point now) {
         due += kPeriod;
@@ -162,13 +165,8 @@ void Player::step() {
     makeFrame(clock_());
 }
 
-void Player::makeFrame(double t_s) {
-    const bool holds = holds_;
-    if (holds && !held_ && playing_)
-        held_frame_ = playing_->frame(); // as it was sent last
-    held_ = holds;
-    std::uint64_t taken = 0; // presses
-    bool solo_anew = false;
+bool Player::takeWhatCame(double t_s) {
+    bool any = false, solo_anew = false;
     {
         const std::unique_lock lock(mail_mutex_, std::try_to_lock);
         if (lock && mail_.next) {
@@ -176,34 +174,46 @@ void Player::makeFrame(double t_s) {
                 mail_.next->takeOver(*playing_, t_s, mail_.fade_s);
             playing_ = std::move(mail_.next);
             taken_number_ = mail_.number;
-            solo_anew = true;
+            any = solo_anew = true;
         }
         if (lock && mail_.solo) {
             std::swap(solo_, mail_.solo);
             mail_.used_solo = std::move(mail_.solo);
-            solo_anew = true;
-            ++taken;
+            any = solo_anew = true;
+            ++taken_;
         }
         if (lock && mail_.rests) {
-            if (mail_.rests->number == taken_number_)
+            if (mail_.rests->number == taken_number_) {
                 playing_->rest(mail_.rests->rests);
+                any = true;
+            }
             mail_.used_rests = std::move(mail_.rests);
         }
     }
-    if (!playing_) {
-        presses_taken_ += taken;
-        return;
-    }
+    if (!playing_)
+        return false;
     if (solo_anew && solo_)
         playing_->solo(*solo_);
-    for (play::Command c; pressed_.pop(c); ++taken)
+    for (play::Command c; pressed_.pop(c); ++taken_) {
         playing_->apply(c, t_s);
-    playing_->step(t_s);
-    presses_taken_ += taken;
+        any = true;
+    }
+    return any;
+}
+
+void Player::makeFrame(double t_s) {
+    const bool holds = holds_;
+    if (holds && !held_ && playing_)
+        held_frame_ = playing_->frame(); // as it was made last
+    held_ = holds;
+    const bool came = takeWhatCame(t_s);
+    if (playing_ && (came || !made_ahead_))
+        playing_->step(t_s);
+    made_ahead_ = false;
+    presses_taken_ = taken_;
     playing_number_ = taken_number_;
-    if (!sink_)
-        return;
-    sink_->send(holds ? held_frame_ : playing_->frame());
+    if (sink_ && playing_)
+        sink_->send(holds ? held_frame_ : playing_->frame());
 }
 
 void Player::run(const std::stop_token& stop, bool stands_in) {
@@ -218,7 +228,7 @@ void Player::run(const std::stop_token& stop, bool stands_in) {
         turn.lock();
         if (beat.due != due)
             continue; // the other one has been there
-        makeFrame(std::chrono::duration<double>(due - beat.start).count());
+        makeFrame(beat.seconds(due));
         ++frames_;
         ++beat.in_second;
         const auto now = Steady::now();
@@ -228,6 +238,10 @@ void Player::run(const std::stop_token& stop, bool stands_in) {
             beat.in_second = 0;
         }
         late_ += beat.next(now);
+        if (playing_) {
+            playing_->step(beat.seconds(beat.due));
+            made_ahead_ = true;
+        }
     }
 }
 

@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Plays: a thread of its own makes a frame 44 times a second and sends it. Deadlines are absolute,
 // so it does not drift, and it goes on steadily whatever the others do: it waits for no lock of
-// theirs, and neither allocates nor frees. A second thread, on other processors, stands in for it
-// when its processor is held up.
+// theirs, and neither allocates nor frees. A frame is made as soon as the one before it is sent, so
+// that a processor that is held up meanwhile delays nothing; what comes until it is due is in it
+// all the same, for it is made anew then. A second thread, on other processors, stands in for the
+// first when that is held up.
 #pragma once
 
 #include "base/ring.h"
@@ -60,7 +62,8 @@ public:
 private:
     struct Beat; // when the frames are due
     void run(const std::stop_token& stop, bool stands_in);
-    void makeFrame(double t_s);
+    bool takeWhatCame(double t_s); // whether there was anything that changes the frame
+    void makeFrame(double t_s);    // and sends it
 
     std::unique_ptr<light::FrameSink> sink_;
     Clock clock_;
@@ -96,6 +99,8 @@ private:
     std::shared_ptr<play::Playing> playing_; // theirs, as what follows
     std::shared_ptr<const std::vector<int>> solo_;
     std::uint64_t taken_number_ = 0;
+    std::uint64_t taken_ = 0; // presses
+    bool made_ahead_ = false; // the frame that is due next, of all that came before
     bool held_ = false;
     light::Frame held_frame_;
 

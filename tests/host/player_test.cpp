@@ -21,6 +21,7 @@ public:
     struct Heard {
         std::mutex mutex;
         std::vector<Steady::time_point> at;
+        std::vector<int> first; // of each frame, the value of slot 1
         light::Frame last;
         std::chrono::milliseconds stall{0}; // behind the next frame
         std::chrono::milliseconds late{0};  // before it goes out
@@ -46,6 +47,7 @@ public:
         {
             const std::lock_guard lock(heard_->mutex);
             heard_->at.push_back(Steady::now());
+            heard_->first.push_back(frame.universes[0].values[0]);
             heard_->last = frame;
             std::swap(stall, heard_->stall);
         }
@@ -115,6 +117,45 @@ TEST_F(PlayerTest, AfterAStallItGoesOnInTimeWithoutABurst) {
     for (std::size_t i = 44; i < heard->at.size(); ++i)
         EXPECT_GE(heard->at[i] - heard->at[i - 44], 997ms) << "44 in a second, not one more";
     EXPECT_GE(player.late(), 210u * 44 / 1000) << "frames are left out, not made up for";
+}
+
+// Nothing is left to do when a frame is due but to send it, and what comes until then is in it.
+TEST_F(PlayerTest, FramesAreMadeAheadAndTakeWhatComesUntilTheyAreDue) {
+    Player player(std::make_unique<Recorder>(heard));
+    player.put(lampAt(0), 0);
+    EXPECT_TRUE(player.waitForFrame());
+    player.put(lampAt(1), 2);
+    EXPECT_TRUE(player.waitForFrame());
+    const auto playing = player.now().playing;
+    EXPECT_TRUE(eventually([&] {
+        const double made = playing->newest().shown.intensity[0];
+        std::this_thread::sleep_for(5ms);
+        return 255 * made > heard->value(0) + 1;
+    })) << "of the fade";
+    player.hold(true);
+    std::size_t then = heard->frames();
+    EXPECT_TRUE(eventually([&] { return heard->frames() > then + 1; }));
+    const int held = heard->value(0);
+    then = heard->frames();
+    EXPECT_TRUE(eventually([&] { return heard->frames() > then + 8; }));
+    EXPECT_EQ(heard->value(0), held) << "the frame that was made by then, and none that follow";
+    player.hold(false);
+    EXPECT_TRUE(eventually([&] { return heard->value(0) == 255; }));
+    double master = 1;
+    EXPECT_TRUE(eventually([&] {
+        then = heard->frames();
+        while (heard->frames() == then)
+            std::this_thread::sleep_for(100us);
+        std::this_thread::sleep_for(5ms); // the next one is made
+        then = heard->frames();
+        master = master < 1 ? 1 : 0.4;
+        player.press({play::Command::What::Master, 0, master, {}});
+        while (heard->frames() < then + 2)
+            std::this_thread::sleep_for(1ms);
+        const std::lock_guard lock(heard->mutex);
+        const int wanted = master < 1 ? 102 : 255;
+        return heard->first[then - 1] != wanted && heard->first[then] == wanted;
+    })) << "a press is in the next one";
 }
 
 // Something that matters more than anything else has a processor for itself for a while.

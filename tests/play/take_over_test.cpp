@@ -479,6 +479,43 @@ TEST_F(ListTakeOverTest, KeepOutsHoldBetweenCues) {
     }
 }
 
+// The player makes each frame as soon as it can, and once more when something came since.
+TEST_F(ListTakeOverTest, AFrameMadeTwiceIsTheSameFrame) {
+    const auto played = [&](bool twice) {
+        std::vector<std::pair<Shown, light::Frame>> all;
+        take(0, 0);
+        for (int i = 0; i < 500; ++i) {
+            const double t = i / 44.0;
+            if (twice)
+                playing->step(t);
+            if (i == 10 || i == 100 || i == 300)
+                press(What::Next, t);
+            if (i == 40 || i == 60)
+                press(What::Hold, t);
+            if (i == 170)
+                press(What::Back, t);
+            if (i == 400)
+                press(What::Release, t);
+            if (i == 250)
+                take(t, 2);
+            playing->step(t);
+            all.emplace_back(playing->newest().shown, playing->frame());
+        }
+        playing.reset();
+        return all;
+    };
+    playing.reset();
+    const auto once = played(false), twice = played(true);
+    std::size_t changes = 0;
+    for (std::size_t i = 0; i < once.size(); ++i) {
+        EXPECT_EQ(once[i].first.intensity, twice[i].first.intensity) << i;
+        EXPECT_EQ(once[i].first.drives, twice[i].first.drives) << i;
+        EXPECT_EQ(once[i].second, twice[i].second) << i;
+        changes += i > 0 && once[i].second != once[i - 1].second;
+    }
+    EXPECT_GT(changes, 200u);
+}
+
 TEST_F(ListTakeOverTest, AChangedCueIsSeenWhereItPlays) {
     press(What::Next, 0);
     at(5);
