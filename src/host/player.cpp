@@ -51,7 +51,7 @@ struct Player::Beat {
     Steady::time_point start = Steady::now();
     Steady::time_point due = start;
     Steady::time_point second = start;
-    int in_second = 0;
+    int in_second = -1; // the first one begins it
     std::array<Steady::time_point, static_cast<std::size_t>(kFramesPerSecond)> sent{};
     std::size_t oldest = 0;
 
