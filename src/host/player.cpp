@@ -20,7 +20,8 @@ constexpr auto kAsGoodAsOnTime = std::chrono::milliseconds(2);
 constexpr auto kLeastGap = std::chrono::milliseconds(10); // between two packets, after a stall too
 constexpr auto kLongestWait = std::chrono::milliseconds(200);
 
-constexpr auto kPatience = std::chrono::milliseconds(1); // until another stands in
+// Until another stands in; most frames are out by then.
+constexpr auto kPatience = std::chrono::microseconds(250);
 
 // Every other one of the processors that may be used, from the first or the second on.
 void useProcessors(bool second) {
@@ -223,6 +224,10 @@ void Player::run(const std::stop_token& stop, bool stands_in) {
     while (!stop.stop_requested()) {
         std::unique_lock turn(turn_);
         const auto due = beat.due;
+        if (playing_ && !made_ahead_) { // by who comes first
+            playing_->step(beat.seconds(due));
+            made_ahead_ = true;
+        }
         turn.unlock();
         std::this_thread::sleep_until(stands_in ? due + kPatience : due);
         turn.lock();
@@ -238,10 +243,6 @@ void Player::run(const std::stop_token& stop, bool stands_in) {
             beat.in_second = 0;
         }
         late_ += beat.next(now);
-        if (playing_) {
-            playing_->step(beat.seconds(beat.due));
-            made_ahead_ = true;
-        }
     }
 }
 
