@@ -41,7 +41,7 @@ public:
     bool press(const play::Command& command);
     // Only these lamps show from the next frame on, in the programs to come too; none: all do.
     void solo(std::vector<int> ids);
-    // Fixtures hold what was sent last; play goes on.
+    // Fixtures hold the frame that is due next; play goes on.
     void hold(bool holds) { holds_ = holds; }
 
     struct Now {
